@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonInterface;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Spatie\Activitylog\LogOptions;
+use Spatie\Activitylog\Traits\LogsActivity;
+
+/** A company. */
+final class Account extends Model
+{
+    use LogsActivity;
+
+    protected $guarded = [];
+
+    protected $casts = ['stale' => 'boolean', 'seen_at' => 'datetime'];
+
+    /** @return BelongsTo<User, $this> */
+    public function owner(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<self, $this> */
+    public function parent(): BelongsTo
+    {
+        return $this->belongsTo(self::class);
+    }
+
+    /** @return HasMany<Place, $this> */
+    public function places(): HasMany
+    {
+        return $this->hasMany(Place::class)->orderByDesc('headquarters')->orderBy('id');
+    }
+
+    /** @return HasMany<Contact, $this> */
+    public function contacts(): HasMany
+    {
+        return $this->hasMany(Contact::class);
+    }
+
+    /** @return HasMany<Signal, $this> */
+    public function signals(): HasMany
+    {
+        return $this->hasMany(Signal::class)->orderByDesc('occurred_at');
+    }
+
+    /** @return HasMany<Note, $this> */
+    public function notes(): HasMany
+    {
+        return $this->hasMany(Note::class)->latest()->latest('id');
+    }
+
+    /** @return HasMany<CustomerPeriod, $this> */
+    public function customerPeriods(): HasMany
+    {
+        return $this->hasMany(CustomerPeriod::class)->orderBy('since');
+    }
+
+    /** @return HasMany<AccountIndustry, $this> */
+    public function industries(): HasMany
+    {
+        return $this->hasMany(AccountIndustry::class)->orderBy('position');
+    }
+
+    /** @return HasMany<Approach, $this> */
+    public function approaches(): HasMany
+    {
+        return $this->hasMany(Approach::class)->latest('made_at');
+    }
+
+    /** @return HasMany<Reason, $this> */
+    public function reasons(): HasMany
+    {
+        return $this->hasMany(Reason::class)->latest();
+    }
+
+    /** @return HasMany<Standing, $this> */
+    public function standings(): HasMany
+    {
+        return $this->hasMany(Standing::class);
+    }
+
+    /** @return BelongsToMany<Technology, $this> */
+    public function technologies(): BelongsToMany
+    {
+        return $this->belongsToMany(Technology::class)->orderBy('name');
+    }
+
+    /** @return BelongsToMany<Attribute, $this> */
+    public function extras(): BelongsToMany
+    {
+        return $this->belongsToMany(Attribute::class)->withPivot('value')->orderBy('name');
+    }
+
+    public function headquarters(): ?Place
+    {
+        return $this->places->firstWhere('headquarters', true);
+    }
+
+    public function isCustomerOn(CarbonInterface $day): bool
+    {
+        return $this->customerPeriods->contains(fn (CustomerPeriod $period): bool => $period->covers($day));
+    }
+
+    public function getActivitylogOptions(): LogOptions
+    {
+        return LogOptions::defaults()->logOnly(['name', 'domain', 'status', 'owner_id', 'parent_id'])->logOnlyDirty()->dontSubmitEmptyLogs();
+    }
+}

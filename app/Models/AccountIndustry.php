@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/** An industry of an account; position 0 is the main one. */
+final class AccountIndustry extends Model
+{
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $table = 'account_industry';
+
+    protected $guarded = [];
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Spatie\Activitylog\LogOptions;
+use Spatie\Activitylog\Traits\LogsActivity;
+
+/**
+ * That a contact was approached, and what came of it (rule 19).
+ *
+ * @property array<string, mixed> $snapshot what rule 20 learns from, as it was at the time
+ */
+final class Approach extends Model
+{
+    use LogsActivity;
+
+    protected $guarded = [];
+
+    protected $casts = [
+        'kind' => ApproachKind::class, 'result' => Result::class, 'made_at' => 'datetime', 'result_at' => 'datetime',
+        'next_step_on' => 'date', 'later_on' => 'date', 'snapshot' => 'array',
+    ];
+
+    /** @return BelongsTo<Account, $this> */
+    public function account(): BelongsTo
+    {
+        return $this->belongsTo(Account::class);
+    }
+
+    /** @return BelongsTo<Contact, $this> */
+    public function contact(): BelongsTo
+    {
+        return $this->belongsTo(Contact::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Reason, $this> */
+    public function reason(): BelongsTo
+    {
+        return $this->belongsTo(Reason::class);
+    }
+
+    public function getActivitylogOptions(): LogOptions
+    {
+        return LogOptions::defaults()->logAll()->logOnlyDirty()->dontSubmitEmptyLogs();
+    }
+}

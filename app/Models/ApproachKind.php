@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/** How somebody was approached (rule 19). */
+enum ApproachKind: string
+{
+    case Comment = 'comment';
+    case Connect = 'connect';
+    case Message = 'message';
+    case Email = 'email';
+    case Call = 'call';
+    case Letter = 'letter';
+    case AskIntroduction = 'ask_intro';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Comment => 'comment',
+            self::Connect => 'connection',
+            self::Message => 'message',
+            self::Email => 'e-mail',
+            self::Call => 'call',
+            self::Letter => 'letter',
+            self::AskIntroduction => 'ask for an introduction',
+        };
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/** A fact that the team defined for itself; confidence is that of its source. */
+final class Attribute extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}

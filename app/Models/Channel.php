@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonInterface;
+use Illuminate\Database\Eloquent\Model;
+use Luftig\Core\Priority\AddressState;
+use Luftig\Core\Priority\Channel as Rule;
+use Luftig\Core\Priority\ChannelType;
+
+/** A way to reach a contact, with its state. */
+final class Channel extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['active_at' => 'datetime', 'type' => ChannelType::class, 'state' => AddressState::class];
+
+    /** What the core takes it for at a moment. */
+    public function asRule(CarbonInterface $now): Rule
+    {
+        return new Rule($this->type, $this->state, $this->chance, $this->active_at === null ? null : max(0, $this->active_at->diffInSeconds($now) / 86400));
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Intake\IntakeKind;
+use App\Intake\IntakeState;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A file that was brought, and how far it got.
+ *
+ * @property array{encoding: string, delimiter: string, columns: list<string>} $format
+ * @property array<int, string>|null $mapping column position → field
+ */
+final class Intake extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = [
+        'kind' => IntakeKind::class, 'state' => IntakeState::class, 'format' => 'array', 'mapping' => 'array',
+        'started_at' => 'datetime', 'finished_at' => 'datetime',
+    ];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return HasMany<IntakeRejection, $this> */
+    public function rejections(): HasMany
+    {
+        return $this->hasMany(IntakeRejection::class)->orderBy('line');
+    }
+
+    public function progress(): float
+    {
+        return $this->bytes === 0 ? 1.0 : min(1.0, $this->offset / $this->bytes);
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+enum KeepOutType: string
+{
+    case Account = 'account';
+    case Domain = 'domain';
+    case Contact = 'contact';
+    case Address = 'address';
+}

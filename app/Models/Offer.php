@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/** What we sell, with its own rules. */
+final class Offer extends Model
+{
+    protected $guarded = [];
+
+    /** @return HasOne<RuleSet, $this> the rules in force */
+    public function rules(): HasOne
+    {
+        return $this->hasOne(RuleSet::class)->latestOfMany('version');
+    }
+
+    /** @return HasMany<RuleSet, $this> */
+    public function ruleSets(): HasMany
+    {
+        return $this->hasMany(RuleSet::class)->orderByDesc('version');
+    }
+}

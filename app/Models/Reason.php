@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * Why to approach a contact now, frozen with what it rests on (rule 19).
+ *
+ * @property array<string, mixed> $evidence
+ */
+final class Reason extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['evidence' => 'array', 'expires_on' => 'date'];
+
+    /** @return BelongsTo<Offer, $this> */
+    public function offer(): BelongsTo
+    {
+        return $this->belongsTo(Offer::class);
+    }
+
+    /** @return BelongsTo<Account, $this> */
+    public function account(): BelongsTo
+    {
+        return $this->belongsTo(Account::class);
+    }
+
+    /** @return BelongsTo<Contact, $this> */
+    public function contact(): BelongsTo
+    {
+        return $this->belongsTo(Contact::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return HasMany<Approach, $this> */
+    public function approaches(): HasMany
+    {
+        return $this->hasMany(Approach::class)->latest('made_at');
+    }
+
+    public function isExpired(): bool
+    {
+        return $this->expires_on <= today();
+    }
+
+    /**
+     * @param  Builder<self>  $query
+     * @return Builder<self>
+     */
+    public function scopeInState(Builder $query, string $state): Builder
+    {
+        return match ($state) {
+            'used' => $query->has('approaches'),
+            'expired' => $query->doesntHave('approaches')->where('expires_on', '<=', today()),
+            default => $query->doesntHave('approaches')->where('expires_on', '>', today()),
+        };
+    }
+}

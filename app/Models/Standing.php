@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Standings\StandingState;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Luftig\Core\Signal\Timing;
+
+/**
+ * An account's computed row for an offer (rules 3 to 6).
+ *
+ * @property list<float|null> $criteria memberships in the order of the rule set's criteria
+ * @property list<array{int, string, float, float, int, float, float|null, float, float}> $lines see App\Standings\Line
+ */
+final class Standing extends Model
+{
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $primaryKey = null;
+
+    protected $guarded = [];
+
+    protected $casts = ['state' => StandingState::class, 'act_by' => 'date', 'criteria' => 'array', 'lines' => 'array', 'computed_at' => 'datetime'];
+
+    /** @return BelongsTo<Account, $this> */
+    public function account(): BelongsTo
+    {
+        return $this->belongsTo(Account::class);
+    }
+
+    /** @return BelongsTo<Offer, $this> */
+    public function offer(): BelongsTo
+    {
+        return $this->belongsTo(Offer::class);
+    }
+
+    /** @return BelongsTo<RuleSet, $this> */
+    public function ruleSet(): BelongsTo
+    {
+        return $this->belongsTo(RuleSet::class);
+    }
+
+    public function timing(): float
+    {
+        return Timing::shown($this->push);
+    }
+
+    /** A live drag outweighs what speaks for the account. */
+    public function isDragged(): bool
+    {
+        return $this->push < 0;
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/** Something an account runs. */
+final class Technology extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Foundation\Auth\User as Authenticatable;
+use Spatie\Activitylog\LogOptions;
+use Spatie\Activitylog\Traits\LogsActivity;
+
+/**
+ * A person of the team; leaders and colleagues who never sign in are here too.
+ */
+final class User extends Authenticatable
+{
+    use LogsActivity;
+
+    protected $guarded = [];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['password' => 'hashed', 'role' => Role::class, 'signs_in' => 'boolean'];
+    }
+
+    public function leads(): bool
+    {
+        return $this->role !== Role::Rep;
+    }
+
+    public function initials(): string
+    {
+        return collect(explode(' ', $this->name))->map(fn (string $part): string => mb_substr($part, 0, 1))->take(2)->implode('');
+    }
+
+    public function getActivitylogOptions(): LogOptions
+    {
+        return LogOptions::defaults()->logOnly(['name', 'email', 'role', 'signs_in', 'pace'])->logOnlyDirty()->dontSubmitEmptyLogs();
+    }
+}

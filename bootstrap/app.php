@@ -1,0 +1,28 @@
+<?php
+
+use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\ShareOffer;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Exceptions\PostTooLargeException;
+use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Session\TokenMismatchException;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
+    ->withMiddleware(function (Middleware $middleware): void {
+        // Its package is not in every mirror, and no other site calls this one.
+        $middleware->remove(HandleCors::class);
+        $middleware->append(SecurityHeaders::class);
+        $middleware->web(append: [ShareOffer::class]);
+        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->redirectUsersTo('/');
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->render(fn (PostTooLargeException $e, $request) => redirect('/intake')
+            ->with('warning', 'That file is larger than '.config('luftig.upload_megabytes').' MB, so it was not taken. Nothing was changed. Split it into parts and bring them one after the other.'));
+        $exceptions->render(fn (TokenMismatchException $e, $request) => redirect()->back()->withInput($request->except('password', '_token', 'file'))
+            ->with('warning', 'The page had been open too long, so nothing was saved. What you typed is still here; send it again.'));
+    })
+    ->create();

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Stands in for symfony/clock and symfony/polyfill-php85, which not every package mirror carries and which
+ * composer.json therefore names under "replace". Only what Laravel and Carbon use is here; once both packages
+ * can be had everywhere, this file and the entries under "replace" go.
+ */
+
+namespace Symfony\Component\Clock {
+    use DateTimeImmutable;
+    use DateTimeZone;
+
+    if (! interface_exists(ClockInterface::class)) {
+        interface ClockInterface extends \Psr\Clock\ClockInterface
+        {
+            public function sleep(float|int $seconds): void;
+
+            public function withTimeZone(DateTimeZone|string $timezone): static;
+        }
+
+        final class NativeClock implements ClockInterface
+        {
+            private DateTimeZone $timezone;
+
+            public function __construct(DateTimeZone|string|null $timezone = null)
+            {
+                $timezone ??= date_default_timezone_get();
+                $this->timezone = is_string($timezone) ? new DateTimeZone($timezone) : $timezone;
+            }
+
+            public function now(): DateTimeImmutable
+            {
+                return new DateTimeImmutable('now', $this->timezone);
+            }
+
+            public function sleep(float|int $seconds): void
+            {
+                usleep((int) ($seconds * 1_000_000));
+            }
+
+            public function withTimeZone(DateTimeZone|string $timezone): static
+            {
+                return new static($timezone);
+            }
+        }
+    }
+}
+
+namespace {
+    if (! function_exists('array_first')) {
+        function array_first(array $array): mixed
+        {
+            foreach ($array as $value) {
+                return $value;
+            }
+
+            return null;
+        }
+    }
+
+    if (! function_exists('array_last')) {
+        function array_last(array $array): mixed
+        {
+            return $array === [] ? null : end($array);
+        }
+    }
+}

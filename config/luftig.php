@@ -1,0 +1,20 @@
+<?php
+
+return [
+    /* Fills an empty database with the demo scenario, and offers one-click sign-in. Never in production. */
+    'demo' => (bool) env('LUFTIG_DEMO', false) && env('APP_ENV') !== 'production',
+
+    /* A time that stands still, for tests and pictures; `php artisan luftig:clock` sets one for the running app. */
+    'clock_file' => storage_path('framework/clock'),
+
+    'upload_megabytes' => 128,
+
+    /* Units of a currency for one EUR, as stated on the day. Amounts keep their own currency beside the EUR value. */
+    'rates' => [
+        'day' => '2026-11-02',
+        'per_eur' => [
+            'EUR' => 1.0, 'SEK' => 11.20, 'NOK' => 11.70, 'DKK' => 7.46, 'PLN' => 4.26, 'CZK' => 24.60,
+            'GBP' => 0.86, 'USD' => 1.12, 'CHF' => 0.94,
+        ],
+    ],
+];

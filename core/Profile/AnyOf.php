@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Luftig\Core\Profile;
+
+use Luftig\Core\Mistake;
+use Luftig\Core\Text\Fold;
+
+/** One of several values. An industry matches through the tree, a side industry for .6 (rule 4). */
+final readonly class AnyOf implements Test
+{
+    private const SIDE_INDUSTRY = .6;
+
+    /** @var array<string, true> folded */
+    private array $values;
+
+    /** @param non-empty-list<string> $values */
+    public function __construct(private Field $field, array $values)
+    {
+        if (! in_array($field, Field::testedBy('any'), true)) {
+            throw Mistake::at('any', "A list of values does not suit {$field->value}.");
+        }
+        $this->values = array_fill_keys(array_map(self::fold(...), $values), true);
+    }
+
+    public function membership(AccountFacts $account, bool $gate): ?float
+    {
+        return match ($this->field) {
+            Field::Industries => $this->ofIndustries($account->industries),
+            Field::Technologies => $this->ofTechnologies($account->technologies),
+            Field::PostalCode => $this->ofPostalCode($account->postalCode),
+            Field::Country => $this->ofValue($account->country),
+            default => $this->ofValue($account->region),
+        };
+    }
+
+    /** @param list<string> $codes */
+    private function ofIndustries(array $codes): ?float
+    {
+        $best = 0.0;
+        foreach ($codes as $place => $code) {
+            foreach ($this->values as $wanted => $_) {
+                if (Industry::holds((string) $wanted, $code)) {
+                    $best = max($best, $place === 0 ? 1.0 : self::SIDE_INDUSTRY);
+                }
+            }
+        }
+
+        return $codes === [] ? null : $best;
+    }
+
+    /** @param list<string> $names */
+    private function ofTechnologies(array $names): ?float
+    {
+        foreach ($names as $name) {
+            if (isset($this->values[self::fold($name)])) {
+                return 1.0;
+            }
+        }
+
+        return $names === [] ? null : 0.0;
+    }
+
+    /** A postal area is the beginning of a postal code, as 41 of 41103. */
+    private function ofPostalCode(?string $code): ?float
+    {
+        if ($code === null) {
+            return null;
+        }
+        $code = str_replace(' ', '', self::fold($code));
+        foreach ($this->values as $area => $_) {
+            if (str_starts_with($code, str_replace(' ', '', (string) $area))) {
+                return 1.0;
+            }
+        }
+
+        return 0.0;
+    }
+
+    private function ofValue(?string $value): ?float
+    {
+        return $value === null ? null : (float) isset($this->values[self::fold($value)]);
+    }
+
+    private static function fold(string $value): string
+    {
+        return trim(Fold::letters($value));
+    }
+}

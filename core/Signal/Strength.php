@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Luftig\Core\Signal;
+
+/** How much of it happened, 0–1, from the raw facts (rule 2, last column). */
+final class Strength
+{
+    private const ROUNDS = [
+        'pre-seed' => .8, 'seed' => .8, 'a' => 1.0, 'b' => .9, 'grant' => .6, 'debt' => .5, 'undisclosed' => .5,
+    ];
+
+    private const ENGAGEMENTS = [
+        'wrote' => 1.0, 'commented' => .9, 'passed on' => .7, 'reacted' => .5,
+        'event' => 1.0, 'answered' => 1.0, 'asked' => 1.0, 'follows' => .5, 'page' => .4,
+    ];
+
+    /**
+     * @param  string|null  $round  pre-seed, seed, a letter, grant or debt; anything else is undisclosed
+     * @param  float|null  $amount  EUR
+     */
+    public static function ofFunding(?string $round, ?float $amount, ?int $headcount): float
+    {
+        $round = strtolower(trim($round ?? ''));
+        $weight = self::ROUNDS[$round] ?? (preg_match('/^[c-z]$/', $round) ? .6 : .5);
+        if ($amount === null || $amount <= 0 || $headcount === null || $headcount <= 0) {
+            return $weight * .6;
+        }
+
+        return $weight * min(1.0, max(.3, log10($amount / $headcount / 1000) / 2));
+    }
+
+    /** @param list<bool> $openings one entry a distinct opening: whether title and text both match */
+    public static function ofHiring(array $openings): float
+    {
+        $sum = array_sum(array_map(static fn (bool $both): float => $both ? 1.0 : .5, $openings));
+
+        return 1 - .5 ** $sum;
+    }
+
+    /**
+     * Growth or decline over 90 days; null where it is none (under 3 %, or an account under 10 heads).
+     */
+    public static function ofChange(int $before, int $after): ?float
+    {
+        $gained = abs($after - $before);
+        if ($before < 10 || $gained / $before < .03) {
+            return null;
+        }
+
+        return min(1.0, $gained / $before / .25) * min(1.0, $gained / 10);
+    }
+
+    /** @param string $deed wrote, commented, passed on, reacted; event, answered, asked, follows, page */
+    public static function ofEngagement(string $deed): float
+    {
+        return self::ENGAGEMENTS[$deed] ?? .4;
+    }
+
+    public static function ofNews(bool $inHeadline): float
+    {
+        return $inHeadline ? 1.0 : .6;
+    }
+
+    /** @return list<string> */
+    public static function engagements(): array
+    {
+        return array_keys(self::ENGAGEMENTS);
+    }
+}
