@@ -5,9 +5,16 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /** What an industry label of a file stands for; without a code it is still to decide. */
 final class IndustryLabel extends Model
 {
     protected $guarded = [];
+
+    /** @return HasMany<AccountIndustry, $this> */
+    public function accounts(): HasMany
+    {
+        return $this->hasMany(AccountIndustry::class, 'label_id');
+    }
 }

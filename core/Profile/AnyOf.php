@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Profile;
 
+use Luftig\Core\Firm\IndustryTree;
 use Luftig\Core\Mistake;
 use Luftig\Core\Text\Fold;
 
@@ -41,7 +42,7 @@ final readonly class AnyOf implements Test
         $best = 0.0;
         foreach ($codes as $place => $code) {
             foreach ($this->values as $wanted => $_) {
-                if (Industry::holds((string) $wanted, $code)) {
+                if (IndustryTree::holds((string) $wanted, $code)) {
                     $best = max($best, $place === 0 ? 1.0 : self::SIDE_INDUSTRY);
                 }
             }

@@ -85,7 +85,8 @@ return new class extends Migration
         Schema::create('account_industry', function (Blueprint $table): void {
             $table->foreignId('account_id')->constrained()->cascadeOnDelete();
             $table->unsignedTinyInteger('position');
-            $table->string('code', 4)->charset('ascii')->collation('ascii_bin')->index();
+            $table->string('code', 4)->charset('ascii')->collation('ascii_bin')->nullable()->index();
+            $table->foreignId('label_id')->nullable()->constrained('industry_labels')->nullOnDelete();
             $table->primary(['account_id', 'position']);
         });
         Schema::create('places', function (Blueprint $table): void {

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Luftig\Core\Profile;
+namespace Luftig\Core\Firm;
 
 /** The tree of ISIC Rev. 4: sections are letters, divisions two digits, groups three, classes four. */
-final class Industry
+final class IndustryTree
 {
     /** First and last division of each section. */
     private const SECTIONS = [

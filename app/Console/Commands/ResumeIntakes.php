@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Intake\Importer;
+use App\Intake\IntakeState;
+use App\Jobs\RunIntake;
+use App\Models\Intake;
+use Illuminate\Console\Command;
+
+final class ResumeIntakes extends Command
+{
+    protected $signature = 'luftig:resume';
+
+    protected $description = 'Goes on with intakes whose worker died';
+
+    public function handle(Importer $importer): int
+    {
+        if ($importer->isBusy()) {
+            return self::SUCCESS;
+        }
+        foreach (Intake::query()->whereIn('state', [IntakeState::Running, IntakeState::Undoing])->get() as $intake) {
+            RunIntake::dispatch($intake->id, $intake->state === IntakeState::Undoing);
+            $this->line("{$intake->name} goes on.");
+        }
+
+        return self::SUCCESS;
+    }
+}

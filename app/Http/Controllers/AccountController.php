@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Account;
+use App\Models\Contact;
+use App\Models\Decision;
+use App\Models\Offer;
+use App\Models\Standing;
+use App\Screens\Line;
+use App\Screens\Ranking;
+use App\Screens\Reach;
+use App\Screens\Ribbon;
+use App\Standings\Barred;
+use App\Standings\RuleBook;
+use App\Standings\StandingState;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+final class AccountController extends Controller
+{
+    private const PAGE = 25;
+
+    /** How many the picture can show and still be read. */
+    private const PICTURE = 400;
+
+    public function index(Request $request, Offer $offer): View
+    {
+        $ranking = Ranking::from($offer, $request->query());
+        $standings = $ranking->query()->with('account.places', 'account.industries', 'account.owner')->paginate(self::PAGE)->withQueryString();
+        $standings->load(['account' => fn ($query) => $query->withMax('approaches', 'made_at')]);
+
+        return view('accounts.index', [
+            'ranking' => $ranking, 'standings' => $standings, 'counts' => $ranking->counts(),
+            'lines' => Ranking::lines($offer, $standings->getCollection()),
+            'picture' => $request->query('view') === 'picture' && $ranking->state === StandingState::Ranked,
+        ]);
+    }
+
+    /** What the picture of fit against timing is drawn from. */
+    public function picture(Request $request, Offer $offer): JsonResponse
+    {
+        $ranking = Ranking::from($offer, $request->query());
+        $standings = $ranking->query()->with('account:id,name')->limit(self::PICTURE)->get();
+
+        return response()->json(['of' => $ranking->query()->count(), 'accounts' => $standings->map(fn (Standing $standing): array => [
+            'id' => $standing->account_id, 'name' => $standing->account->name, 'fit' => $standing->fit, 'timing' => $standing->timing(), 'access' => $standing->access, 'priority' => $standing->priority,
+        ])]);
+    }
+
+    public function show(Request $request, Offer $offer, Account $account): View
+    {
+        $account->load('places', 'industries', 'technologies', 'extras', 'customerPeriods', 'signals.contact', 'notes.user', 'contacts.channels', 'contacts.posts.account', 'approaches.contact', 'approaches.user', 'owner', 'parent');
+        $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->first();
+        $ranking = Ranking::from($offer, $request->query());
+        $barred = Barred::now();
+        $book = $standing === null ? null : RuleBook::of($standing->ruleSet);
+
+        return view('accounts.show', [
+            'account' => $account, 'standing' => $standing, 'ranking' => $ranking, 'around' => $ranking->around($account->id), 'barred' => $barred,
+            'catalogue' => $book?->catalogue, 'criteria' => $standing === null ? [] : $standing->ruleSet->criteria,
+            'lines' => $standing === null || $book === null ? [] : Line::of($standing, $account->signals, $book->catalogue),
+            'ribbon' => $standing === null || $book === null ? null : Ribbon::of($account, $standing, $book),
+            'decision' => Decision::query()->with('user')->where('offer_id', $offer->id)->where('account_id', $account->id)->first(),
+            'reached' => $account->contacts->map(fn (Contact $contact): array => ['contact' => $contact, 'reach' => Reach::of($contact, $barred), 'barred' => $barred->contact($contact->id)])
+                ->sortByDesc(fn (array $row): float => $row['barred'] === null ? $row['reach']->access : -1)->values(),
+        ]);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\DecisionRequest;
+use App\Standings\Standings;
+use App\Models\Account;
+use App\Models\Decision;
+use App\Models\Offer;
+use Carbon\CarbonImmutable;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** Keep, drop, put off: and each of them taken back. */
+final class DecisionController extends Controller
+{
+    private const SAID = ['kept' => 'is kept, and yours.', 'dropped' => 'is dropped.', 'later' => 'is put off to %s.'];
+
+    public function __construct(private readonly Standings $standings) {}
+
+    public function store(DecisionRequest $request, Offer $offer, Account $account): RedirectResponse
+    {
+        $decision = $request->string('decision')->toString();
+        $until = $decision === 'later' ? CarbonImmutable::parse($request->string('until')->toString()) : null;
+        Decision::query()->updateOrCreate(['offer_id' => $offer->id, 'account_id' => $account->id], ['decision' => $decision, 'until' => $until, 'user_id' => $request->user()->id]);
+        $account->update(['stale' => true] + ($decision === 'kept' && $account->owner_id === null ? ['owner_id' => $request->user()->id] : []));
+        $this->standings->refresh();
+
+        return redirect()->to($request->nextPage())->with('said', $account->name.' '.sprintf(self::SAID[$decision], $until?->isoFormat('dddd D MMMM')))
+            ->with('takeBack', route('decision.destroy', $account));
+    }
+
+    public function destroy(Request $request, Offer $offer, Account $account): RedirectResponse
+    {
+        $decision = Decision::query()->where('offer_id', $offer->id)->where('account_id', $account->id)->first();
+        if ($decision !== null) {
+            $account->update(['stale' => true] + ($decision->decision === 'kept' && $account->owner_id === $decision->user_id ? ['owner_id' => null] : []));
+            $decision->delete();
+            $this->standings->refresh();
+        }
+
+        return redirect()->route('accounts.show', $account)->with('said', $account->name.' is as it was before.');
+    }
+}

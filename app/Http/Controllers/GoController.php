@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Account;
+use App\Models\Contact;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+/** Finds any account, contact or screen by what one types. */
+final class GoController extends Controller
+{
+    private const MOST = 8;
+
+    public function __invoke(Request $request): View
+    {
+        $text = $request->string('q')->trim()->limit(100, '')->toString();
+        $like = addcslashes($text, '%_\\').'%';
+        $accounts = $contacts = collect();
+        if ($text !== '') {
+            $accounts = Account::query()->where('name', 'like', $like)->orWhere('domain', 'like', $like)->orWhere('name', 'like', '% '.$like)->orderBy('name')->limit(self::MOST)->get(['id', 'name', 'domain']);
+            $words = preg_split('/\s+/', $text) ?: [];
+            $contacts = Contact::query()->with('account:id,name')->where(function ($query) use ($words): void {
+                foreach ($words as $word) {
+                    $query->where(fn ($either) => $either->where('first_name', 'like', addcslashes($word, '%_\\').'%')->orWhere('last_name', 'like', addcslashes($word, '%_\\').'%'));
+                }
+            })->orderBy('last_name')->limit(self::MOST)->get(['id', 'first_name', 'last_name', 'title', 'account_id']);
+        }
+        $screens = collect(self::screens($request))->filter(fn (string $url, string $name): bool => $text === '' || str_contains(mb_strtolower($name), mb_strtolower($text)));
+
+        return view($request->header('HX-Request') ? 'go.results' : 'go.index', compact('text', 'accounts', 'contacts', 'screens'));
+    }
+
+    /** @return array<string, string> name → address */
+    private static function screens(Request $request): array
+    {
+        return ['Today' => '/', 'Accounts' => '/accounts', 'Reasons' => '/reasons', 'Intake' => '/intake', 'Keep-out' => '/keep-out', 'My pace' => '/pace']
+            + ($request->user()->leads() ? ['Rules' => '/rules', 'Team' => '/team'] : []);
+    }
+}

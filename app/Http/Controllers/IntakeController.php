@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\MappingRequest;
+use App\Http\Requests\UploadRequest;
+use App\Intake\Importer;
+use App\Intake\IntakeKind;
+use App\Intake\IntakeState;
+use App\Intake\Mapping;
+use App\Intake\Preview;
+use App\Intake\Receive;
+use App\Intake\UnreadableFile;
+use App\Jobs\RunIntake;
+use App\Models\IndustryLabel;
+use App\Models\Intake;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\View\View;
+use Luftig\Core\Firm\Industries;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+final class IntakeController extends Controller
+{
+    private const PAGE = 15;
+
+    private const REJECTED_SHOWN = 50;
+
+    public function index(): View
+    {
+        return view('intake.index', [
+            'intakes' => Intake::query()->with('user')->latest('id')->paginate(self::PAGE),
+            'labels' => IndustryLabel::query()->whereNull('code')->orderBy('label')
+                ->withCount(['accounts as used'])->get(),
+            'industries' => Industries::names(),
+        ]);
+    }
+
+    public function store(UploadRequest $request): RedirectResponse
+    {
+        $file = $request->upload();
+        try {
+            $intake = Receive::file($file->getPathname(), $file->getClientOriginalName(), $request->user());
+        } catch (UnreadableFile $e) {
+            return back()->withErrors(['file' => $file->getClientOriginalName().' was not taken. '.$e->getMessage()]);
+        }
+
+        return redirect()->route('intake.show', $intake);
+    }
+
+    public function show(Intake $intake): View
+    {
+        $intake->load('user');
+        if ($intake->state === IntakeState::Draft) {
+            return view('intake.check', [
+                'intake' => $intake, 'columns' => $intake->kind->rows()::columns(), 'preview' => Preview::of($intake),
+                'problem' => Mapping::problem($intake->kind, $intake->mapping ?? []), 'same' => $this->same($intake),
+            ]);
+        }
+
+        return view('intake.show', ['intake' => $intake, 'rejected' => $intake->rejections()->limit(self::REJECTED_SHOWN)->get()]);
+    }
+
+    /** Another kind of rows, or other columns. */
+    public function update(MappingRequest $request, Intake $intake): RedirectResponse
+    {
+        $kind = $request->kind();
+        $intake->update($kind !== $intake->kind
+            ? ['kind' => $kind, 'mapping' => Mapping::guess($kind, $intake->format['columns'])]
+            : ['mapping' => $request->mapping(), 'source' => $request->input('source')]);
+
+        return redirect()->route('intake.show', $intake);
+    }
+
+    public function start(MappingRequest $request, Intake $intake): RedirectResponse
+    {
+        $intake->update(['mapping' => $request->mapping(), 'source' => $request->input('source')]);
+        $problem = Mapping::problem($intake->kind, $intake->mapping ?? []);
+        if ($problem !== null) {
+            return redirect()->route('intake.show', $intake)->withErrors(['mapping' => $problem]);
+        }
+        // Only one of two clicks at once finds it still a draft.
+        if (Intake::query()->whereKey($intake->id)->where('state', IntakeState::Draft)->update(['state' => IntakeState::Queued]) === 1) {
+            RunIntake::dispatch($intake->id);
+        }
+
+        return redirect()->route('intake.show', $intake);
+    }
+
+    public function resume(Intake $intake): RedirectResponse
+    {
+        if (Intake::query()->whereKey($intake->id)->where('state', IntakeState::Stopped)->update(['state' => IntakeState::Queued]) === 1) {
+            RunIntake::dispatch($intake->id);
+        }
+
+        return redirect()->route('intake.show', $intake);
+    }
+
+    public function undo(Intake $intake): RedirectResponse
+    {
+        $this->authorize('undo', $intake);
+        if (Intake::query()->whereKey($intake->id)->whereIn('state', [IntakeState::Done, IntakeState::Stopped])->update(['state' => IntakeState::Undoing]) === 1) {
+            RunIntake::dispatch($intake->id, true);
+        }
+
+        return redirect()->route('intake.show', $intake);
+    }
+
+    /** Forgets a file that was not taken in. */
+    public function destroy(Intake $intake, Importer $importer): RedirectResponse
+    {
+        abort_unless($intake->state === IntakeState::Draft, 409);
+        @unlink($importer::path($intake));
+        $intake->delete();
+
+        return redirect()->route('intake.index')->with('said', "{$intake->name} was put aside; nothing of it was taken in.");
+    }
+
+    public function rejected(Intake $intake): StreamedResponse
+    {
+        return response()->streamDownload(function () use ($intake): void {
+            $out = fopen('php://output', 'wb');
+            if ($out === false) {
+                return;
+            }
+            fwrite($out, "\xEF\xBB\xBF");
+            fputcsv($out, [...$intake->format['columns'], 'line', 'why it was not taken'], ';', '"', '');
+            foreach ($intake->rejections()->lazy(500) as $row) {
+                $cells = array_pad(array_slice($row->row, 0, count($intake->format['columns'])), count($intake->format['columns']), '');
+                fputcsv($out, array_map(self::harmless(...), [...$cells, (string) $row->line, $row->reason]), ';', '"', '');
+            }
+            fclose($out);
+        }, 'rejected-'.$intake->id.'.csv', ['Content-Type' => 'text/csv; charset=UTF-8']);
+    }
+
+    public function template(string $kind): StreamedResponse
+    {
+        $columns = (IntakeKind::tryFrom($kind) ?? abort(404))->rows()::columns();
+        unset($columns['extras']);
+
+        return response()->streamDownload(function () use ($columns): void {
+            $out = fopen('php://output', 'wb');
+            if ($out !== false) {
+                fwrite($out, "\xEF\xBB\xBF");
+                fputcsv($out, array_map(fn (string $field): string => str_replace('_', ' ', $field), array_keys($columns)), ';', '"', '');
+                fputcsv($out, array_column($columns, 'example'), ';', '"', '');
+            }
+        }, "luftig-$kind.csv", ['Content-Type' => 'text/csv; charset=UTF-8']);
+    }
+
+    /** A spreadsheet would take a cell that begins so for a formula. */
+    private static function harmless(string $cell): string
+    {
+        return preg_match('/^[=+\-@\t\r]/', $cell) ? "'".$cell : $cell;
+    }
+
+    /** The same file, brought before or by somebody else just now. */
+    private function same(Intake $intake): ?Intake
+    {
+        return Intake::query()->with('user')->where('checksum', $intake->checksum)->whereKeyNot($intake->id)->whereNotIn('state', [IntakeState::Draft, IntakeState::Undone])->latest('id')->first();
+    }
+}

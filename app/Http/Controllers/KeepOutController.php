@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\KeepOutRequest;
+use App\Intake\AccountIds;
+use App\Models\Account;
+use App\Models\Channel;
+use App\Models\Contact;
+use App\Models\CustomerPeriod;
+use App\Models\KeepOut;
+use App\Models\KeepOutType;
+use App\Standings\Standings;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\View\View;
+
+final class KeepOutController extends Controller
+{
+    private const PAGE = 25;
+
+    public function index(Request $request): View
+    {
+        return view('keep-out', [
+            'entries' => KeepOut::query()->with('account', 'contact', 'user')->inForce()->latest()->latest('id')->paginate(self::PAGE),
+            'ended' => KeepOut::query()->where('until', '<', today())->count(),
+            'customers' => CustomerPeriod::query()->where(fn ($q) => $q->whereNull('since')->orWhere('since', '<=', today()))->where(fn ($q) => $q->whereNull('until')->orWhere('until', '>=', today()))->distinct()->count('account_id'),
+            'competitors' => Account::query()->where('status', 'competitor')->count(),
+            'agencies' => Account::query()->where('status', 'agency')->count(),
+        ]);
+    }
+
+    public function store(KeepOutRequest $request, Standings $standings): RedirectResponse
+    {
+        $entry = DB::transaction(function () use ($request): KeepOut {
+            $entry = KeepOut::query()->create($request->entry() + ['user_id' => $request->user()->id]);
+            self::touch($entry);
+
+            return $entry;
+        });
+        $standings->refresh();
+
+        return redirect()->to($request->nextPage())->with('said', "{$entry->value} is kept out.")->with('takeBack', route('keep-out.destroy', $entry));
+    }
+
+    public function destroy(KeepOut $keepOut, Standings $standings): RedirectResponse
+    {
+        $this->authorize('delete', $keepOut);
+        DB::transaction(function () use ($keepOut): void {
+            self::touch($keepOut);
+            $keepOut->delete();
+        });
+        $standings->refresh();
+
+        return back()->with('said', "{$keepOut->value} may be approached again.");
+    }
+
+    private static function touch(KeepOut $entry): void
+    {
+        AccountIds::markStale(match ($entry->type) {
+            KeepOutType::Account => array_filter([$entry->account_id]),
+            KeepOutType::Contact => Contact::query()->whereKey($entry->contact_id)->pluck('account_id')->all(),
+            KeepOutType::Domain => Account::query()->where('domain', $entry->value)->pluck('id')
+                ->concat(Contact::query()->whereIn('id', Channel::query()->where('value', 'like', '%@'.addcslashes($entry->value, '%_'))->select('contact_id'))->pluck('account_id'))->all(),
+            KeepOutType::Address => Contact::query()->whereIn('id', Channel::query()->where('value', $entry->value)->select('contact_id'))->pluck('account_id')->all(),
+        });
+    }
+}

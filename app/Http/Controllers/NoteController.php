@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Account;
+use App\Models\Note;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+final class NoteController extends Controller
+{
+    public function store(Request $request, Account $account): RedirectResponse
+    {
+        $request->validate(['text' => ['required', 'string', 'max:5000']], ['text.required' => 'The note is empty.']);
+        Note::query()->create(['account_id' => $account->id, 'user_id' => $request->user()->id, 'text' => $request->string('text')->toString()]);
+
+        return back()->with('said', 'The note is kept.');
+    }
+
+    public function destroy(Note $note): RedirectResponse
+    {
+        $this->authorize('delete', $note);
+        $note->delete();
+
+        return back()->with('said', 'The note is gone.')->with('restore', ['url' => route('notes.store', $note->account_id), 'text' => $note->text]);
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+final class PaceController extends Controller
+{
+    public function edit(): View
+    {
+        return view('pace');
+    }
+
+    public function update(Request $request): RedirectResponse
+    {
+        $request->validate(['pace' => ['required', 'integer', 'between:1,100']], ['pace.*' => 'A pace is a number of approaches a day, from 1 to 100.']);
+        $request->user()->update(['pace' => $request->integer('pace')]);
+
+        return back()->with('said', 'Your pace is '.$request->integer('pace').' approaches a day.');
+    }
+}

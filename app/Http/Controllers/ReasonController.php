@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ReasonRequest;
+use App\Models\Account;
+use App\Models\Contact;
+use App\Models\Offer;
+use App\Models\Reason;
+use App\Models\Standing;
+use App\Reasons\Recording;
+use App\Screens\Drafting;
+use App\Screens\Line;
+use App\Screens\Plan;
+use App\Screens\Reach;
+use App\Standings\Barred;
+use App\Standings\RuleBook;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
+use Illuminate\View\View;
+
+final class ReasonController extends Controller
+{
+    private const PAGE = 20;
+
+    public function index(Request $request, Offer $offer): View
+    {
+        $state = in_array($request->query('state'), ['used', 'expired'], true) ? $request->query('state') : 'ready';
+        $search = $request->string('q')->trim()->limit(100, '')->toString();
+        $find = fn (string $in) => Reason::query()->where('offer_id', $offer->id)->inState($in)->when($search !== '', fn ($query) => $query->where(fn ($either) => $either
+            ->where('words', 'like', '%'.addcslashes($search, '%_\\').'%')->orWhereHas('account', fn ($account) => $account->where('name', 'like', '%'.addcslashes($search, '%_\\').'%'))));
+
+        return view('reasons.index', [
+            'state' => $state, 'search' => $search,
+            'reasons' => $find($state)->with('account', 'contact', 'user', 'approaches')->orderByDesc('user_id')->latest()->paginate(self::PAGE)->withQueryString(),
+            'counts' => collect(['ready', 'used', 'expired'])->mapWithKeys(fn (string $one): array => [$one => $find($one)->count()]),
+        ]);
+    }
+
+    public function create(Request $request, Offer $offer, Account $account): View
+    {
+        [$standing, $lines] = $this->standing($offer, $account);
+        $contacts = $this->contacts($account);
+        $contact = $contacts->firstWhere('id', $request->integer('contact')) ?? Plan::choose($contacts, $lines);
+
+        return view('reasons.create', [
+            'account' => $account, 'standing' => $standing, 'lines' => $lines, 'contacts' => $contacts, 'contact' => $contact,
+            'draft' => Drafting::of($account->name, $contact, $lines), 'facts' => self::facts($account), 'barred' => Barred::now(),
+        ]);
+    }
+
+    public function store(ReasonRequest $request, Offer $offer, Account $account): RedirectResponse
+    {
+        [$standing, $lines] = $this->standing($offer, $account);
+        $chosen = array_values(array_filter($lines, fn (Line $line): bool => in_array((string) $line->signal->id, $request->signals(), true) && $line->mayBeSaid() && $line->isFresh()));
+        $facts = array_values(array_intersect(self::facts($account), $request->facts()));
+        if ($chosen === [] && $facts === []) {
+            return back()->withInput()->withErrors(['signals' => 'A reason rests on something: tick at least one signal or fact.']);
+        }
+        if (Reason::query()->where('account_id', $account->id)->inState('ready')->where('words', $request->words())->exists()) {
+            return back()->withInput()->withErrors(['words' => 'These very words stand in another reason for this account already; no two should read the same.']);
+        }
+        $contact = $this->contacts($account)->firstWhere('id', $request->integer('contact'));
+        $reason = Recording::record($offer, $account, $contact, $request->user(), $standing, $request->words(), $request->channel(), $chosen, $facts);
+
+        return redirect()->route('reasons.show', $reason)->with('said', 'The reason is recorded, with its evidence.');
+    }
+
+    public function show(Reason $reason): View
+    {
+        $reason->load('account', 'contact.channels', 'user', 'approaches.user', 'approaches.contact', 'offer');
+
+        return view('reasons.show', ['reason' => $reason]);
+    }
+
+    public function destroy(Reason $reason): RedirectResponse
+    {
+        $this->authorize('delete', $reason);
+        $reason->delete();
+
+        return redirect()->route('reasons.create', $reason->account_id)->withInput(['words' => $reason->words, 'channel' => $reason->channel, 'contact' => $reason->contact_id])
+            ->with('said', 'The reason is taken back. Its words stand here, should you want it after all.');
+    }
+
+    /** @return array{Standing, list<Line>} */
+    private function standing(Offer $offer, Account $account): array
+    {
+        $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->firstOrFail();
+        $account->load('signals.contact', 'industries', 'technologies', 'places');
+
+        return [$standing, Line::of($standing, $account->signals, RuleBook::of($standing->ruleSet)->catalogue)];
+    }
+
+    /** @return Collection<int, Contact> */
+    private function contacts(Account $account): Collection
+    {
+        $barred = Barred::now();
+
+        return $account->contacts()->with('channels')->get()->filter(fn (Contact $contact): bool => $barred->contact($contact->id) === null)
+            ->sortByDesc(fn (Contact $contact): float => Reach::of($contact, $barred)->access)->values();
+    }
+
+    /** @return list<string> what is known of an account without a date, as words can rest on it */
+    private static function facts(Account $account): array
+    {
+        return array_values(array_filter([
+            ...$account->technologies->map(fn ($technology): string => 'runs '.$technology->name),
+            ...collect(explode('; ', (string) $account->keywords))->filter()->map(fn (string $phrase): string => "says “{$phrase}” of itself"),
+            $account->sites > 1 ? 'has '.$account->sites.' sites' : null,
+        ]));
+    }
+}

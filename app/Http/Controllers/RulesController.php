@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\RulesRequest;
+use App\Jobs\RefreshStandings;
+use App\Models\Account;
+use App\Models\Offer;
+use App\Models\RuleSet;
+use App\Screens\Moves;
+use App\Standings\RuleBook;
+use App\Standings\Standings;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+use Luftig\Core\Mistake;
+use Luftig\Core\Signal\Catalogue;
+use Luftig\Core\Signal\Kind;
+
+final class RulesController extends Controller
+{
+    /** Up to so many accounts a change of rules takes effect at once; more are computed in the background. */
+    private const AT_ONCE = 5000;
+
+    public function edit(Offer $offer): View
+    {
+        $this->authorize('viewAny', RuleSet::class);
+
+        return view('rules.edit', $this->form($offer));
+    }
+
+    public function version(RuleSet $ruleSet): View
+    {
+        $this->authorize('viewAny', RuleSet::class);
+
+        return view('rules.edit', [...$this->form($ruleSet->offer), 'rules' => $ruleSet, 'catalogue' => RuleBook::of($ruleSet)->catalogue, 'old' => $ruleSet->isNot($ruleSet->offer->rules)]);
+    }
+
+    /** What these rules would move, before they are saved. */
+    public function preview(RulesRequest $request, Offer $offer, Standings $standings): View
+    {
+        $this->authorize('create', RuleSet::class);
+        $rules = $request->ruleSet($offer);
+        try {
+            $moves = Moves::of($offer, $standings->preview($rules));
+        } catch (Mistake $mistake) {
+            return view('rules.moves', ['mistake' => $request->explain($mistake), 'moves' => null]);
+        }
+
+        return view('rules.moves', ['moves' => $moves, 'mistake' => null]);
+    }
+
+    public function store(RulesRequest $request, Offer $offer, Standings $standings): RedirectResponse
+    {
+        $this->authorize('create', RuleSet::class);
+        $rules = $request->ruleSet($offer);
+        try {
+            RuleBook::of($rules);
+        } catch (Mistake $mistake) {
+            return back()->withInput()->withErrors(['rules' => $request->explain($mistake)]);
+        }
+        $newest = (int) RuleSet::query()->where('offer_id', $offer->id)->max('version');
+        if ($request->integer('version') !== $newest) {
+            return back()->withInput()->withErrors(['rules' => 'Somebody saved other rules while you were editing (version '.$newest.'). Yours were not saved and stand here still; compare, and save again.'])->with('newest', $newest);
+        }
+        $rules->save();
+        activity()->performedOn($rules)->log('rules of '.$offer->name.' saved as version '.$rules->version);
+        $job = RefreshStandings::ofEverything($offer);
+        Account::query()->count() <= self::AT_ONCE ? $job->handle($standings) : dispatch($job);
+
+        return redirect()->route('rules.edit', $offer)->with('said', "Saved as version {$rules->version}; the ranking follows it now.");
+    }
+
+    /** @return array<string, mixed> */
+    private function form(Offer $offer): array
+    {
+        $rules = $offer->rules ?? new RuleSet(['criteria' => [], 'kinds' => [], 'version' => 0]);
+
+        return [
+            'editing' => $offer, 'rules' => $rules, 'catalogue' => RuleBook::of($rules->offer_id === null ? $rules->fill(['offer_id' => $offer->id]) : $rules)->catalogue, 'standard' => Catalogue::standard(),
+            'kinds' => Kind::cases(), 'versions' => $offer->ruleSets()->with('author')->get(), 'old' => false, 'newest' => (int) $offer->ruleSets()->max('version'),
+        ];
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\ApproachKind;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class ApproachRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'kind' => ['required', Rule::enum(ApproachKind::class)],
+            'next_step' => ['nullable', 'string', 'max:190', 'required_with:next_step_on'],
+            'next_step_on' => ['nullable', 'date', 'after_or_equal:today', 'before:+1 year'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['kind.required' => 'Say how you approached them.', 'next_step.required_with' => 'Say what the next step is.', 'next_step_on.after_or_equal' => 'The next step lies ahead of us.'];
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\ApproachKind;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class ReasonRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'words' => ['required', 'string', 'min:10', 'max:2000', 'not_regex:/[\[{]/'],
+            'channel' => ['nullable', Rule::enum(ApproachKind::class)],
+            'contact' => ['nullable', 'integer'],
+            'signals' => ['array'], 'signals.*' => ['string'],
+            'facts' => ['array'], 'facts.*' => ['string'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'words.required' => 'Write down what to say.', 'words.min' => 'That is too short to be a reason.',
+            'words.not_regex' => 'There is an open slot in brackets left in the words; fill it in.',
+        ];
+    }
+
+    public function words(): string
+    {
+        return trim($this->string('words')->toString());
+    }
+
+    public function channel(): ?string
+    {
+        return $this->filled('channel') ? $this->string('channel')->toString() : null;
+    }
+
+    /** @return list<string> */
+    public function signals(): array
+    {
+        return array_values((array) $this->input('signals', []));
+    }
+
+    /** @return list<string> */
+    public function facts(): array
+    {
+        return array_values((array) $this->input('facts', []));
+    }
+}

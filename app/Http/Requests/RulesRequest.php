@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Offer;
+use App\Models\RuleSet;
+use Illuminate\Foundation\Http\FormRequest;
+use Luftig\Core\Mistake;
+use Luftig\Core\Signal\Catalogue;
+use Luftig\Core\Signal\Kind;
+
+/** The form of rules, read into the criteria and kinds that the core takes. */
+final class RulesRequest extends FormRequest
+{
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return [
+            'version' => ['required', 'integer'], 'note' => ['nullable', 'string', 'max:190'],
+            'criteria' => ['array', 'max:60'], 'criteria.*.name' => ['nullable', 'string', 'max:100'],
+            'criteria.*.*' => ['nullable', 'max:2000'],
+            'kinds' => ['array'], 'kinds.*.weight' => ['required', 'numeric', 'between:0,1'], 'kinds.*.ramp' => ['required', 'numeric', 'between:0,365'],
+            'kinds.*.hold' => ['required', 'numeric', 'between:0,730'], 'kinds.*.half_life' => ['required', 'numeric', 'between:0.5,1500'], 'kinds.*.counts' => ['required', 'in:for,against,ignored'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function attributes(): array
+    {
+        $names = [];
+        foreach (Kind::cases() as $kind) {
+            foreach (['weight', 'ramp', 'hold', 'half_life', 'counts'] as $field) {
+                $names["kinds.{$kind->value}.$field"] = str_replace('_', '-', $field).' of '.$kind->label();
+            }
+        }
+
+        return $names;
+    }
+
+    public function ruleSet(Offer $offer): RuleSet
+    {
+        return new RuleSet([
+            'offer_id' => $offer->id, 'version' => $this->integer('version') + 1, 'author_id' => $this->user()?->id, 'note' => $this->input('note'),
+            'criteria' => $this->criteria(), 'kinds' => $this->kinds(),
+        ]);
+    }
+
+    /** The mistake of a criterion, with the name that stands in the form. */
+    public function explain(Mistake $mistake): string
+    {
+        $place = is_string($mistake->at) && preg_match('/criteria\[(\d+)\]/', $mistake->at, $found) ? '“'.$this->criteria()[(int) $found[1]]['name'].'”: ' : '';
+
+        return $place.$mistake->getMessage().(is_int($mistake->at) ? " (at character {$mistake->at})" : '');
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function criteria(): array
+    {
+        $criteria = [];
+        foreach ((array) $this->input('criteria', []) as $row) {
+            $text = fn (string $key): string => is_scalar($row[$key] ?? null) ? trim((string) $row[$key]) : '';
+            if ($text('name') === '' && $text('value') === '' && $text('low') === '' && $text('high') === '') {
+                continue;
+            }
+            $number = fn (string $key): float|string|null => $text($key) === '' ? null : (is_numeric(str_replace([' ', ','], ['', '.'], $text($key))) ? (float) str_replace([' ', ','], ['', '.'], $text($key)) : $text($key));
+            $test = $text('test');
+            $criteria[] = [
+                'name' => $text('name') === '' ? $text('field') : $text('name'), 'field' => $text('field'), 'mode' => $text('mode'),
+                ...($text('mode') === 'prefer' ? ['weight' => $number('weight') ?? 1.0] : []),
+                ...match ($test) {
+                    'range' => ['range' => [$number('low'), $number('high')]],
+                    'any' => ['any' => array_values(array_filter(array_map(trim(...), preg_split('/[,;\n]/', $text('value')) ?: []), fn (string $one): bool => $one !== ''))],
+                    'within' => ['within' => ['km' => $number('low'), 'of' => array_map(fn (string $part): float|string => is_numeric(trim($part)) ? (float) $part : $part, explode(',', $text('value')))]],
+                    default => ['query' => $text('value')],
+                },
+            ];
+        }
+
+        return $criteria;
+    }
+
+    /** @return array<string, array<string, float|string>> what differs from the standard catalogue */
+    private function kinds(): array
+    {
+        $changes = [];
+        foreach (Catalogue::standard()->rules as $name => $rule) {
+            $row = (array) $this->input("kinds.$name", []);
+            $standard = ['weight' => $rule->weight, 'ramp' => $rule->ramp, 'hold' => $rule->hold, 'half_life' => $rule->halfLife];
+            foreach ($standard as $field => $value) {
+                if (is_numeric($row[$field] ?? null) && (float) $row[$field] !== $value) {
+                    $changes[$name][$field] = (float) $row[$field];
+                }
+            }
+            if (isset($row['counts']) && $row['counts'] !== $rule->counts->value) {
+                $changes[$name]['counts'] = $row['counts'];
+            }
+        }
+
+        return $changes;
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use Illuminate\Support\Facades\DB;
+
+/** Finds the accounts of rows by their domains. */
+final class AccountIds
+{
+    /**
+     * @param  iterable<array<string, mixed>>  $records  each with a domain
+     * @return array<string, int> domain → id
+     */
+    public static function of(iterable $records): array
+    {
+        $domains = [];
+        foreach ($records as $record) {
+            $domains[$record['domain']] = true;
+        }
+
+        return DB::table('accounts')->whereIn('domain', array_keys($domains))->pluck('id', 'domain')->all();
+    }
+
+    /** @param list<int> $ids */
+    public static function markStale(array $ids): void
+    {
+        if ($ids !== []) {
+            DB::table('accounts')->whereIn('id', array_unique($ids))->update(['stale' => true]);
+        }
+    }
+
+    public static function unknown(string $domain): string
+    {
+        return "No account has the domain {$domain}; bring the accounts first.";
+    }
+}

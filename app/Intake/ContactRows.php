@@ -1,0 +1,343 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use Illuminate\Support\Facades\DB;
+use libphonenumber\NumberParseException;
+use libphonenumber\PhoneNumberFormat;
+use libphonenumber\PhoneNumberUtil;
+use Luftig\Core\Firm\Domain;
+use Luftig\Core\Text\Fold;
+
+/** Contacts: the same by personal address or profile, else by name within one account. */
+final class ContactRows implements Rows
+{
+    private const FIELDS = ['first_name', 'last_name', 'title', 'about', 'interests', 'city', 'country', 'profile', 'source'];
+
+    private const STATES = [
+        'valid' => ['checked', 'ok', 'verified', 'gültig', 'gultig', 'giltig'], 'catch_all' => ['catchall', 'accept all'], 'unknown' => ['', 'not checked', 'unchecked', 'unbekannt', 'okänd'],
+        'guess' => ['guessed', 'pattern', 'geraten'], 'invalid' => ['dead', 'bounced', 'ungültig', 'ogiltig'], 'disposable' => [], 'off' => ['switched off'], 'shared' => ['role', 'shared mailbox', 'generic'],
+    ];
+
+    private const SHARED = '/^(info|kontakt|contact|office|sales|mail|post|service|hello|biuro|firma|support|reception|empfang|vaxel|kundservice)@/';
+
+    public static function columns(): array
+    {
+        $accounts = AccountRows::columns();
+
+        return [
+            'domain' => new Column('Domain of the account', [...$accounts['domain']->names, 'company domain', 'account domain', 'firmendomain'], 'tunhede.example', true),
+            'first_name' => new Column('First name', ['first name', 'firstname', 'given name', 'vorname', 'fornamn', 'fornavn', 'voornaam', 'imie', 'etunimi', 'prenom'], 'Pernille'),
+            'last_name' => new Column('Last name', ['last name', 'lastname', 'surname', 'family name', 'nachname', 'efternamn', 'efternavn', 'etternavn', 'achternaam', 'nazwisko', 'sukunimi', 'nom'], 'Askov-Rye'),
+            'name' => new Column('Whole name', ['name', 'full name', 'contact', 'person', 'namn', 'navn', 'naam', 'kontaktperson', 'ansprechpartner'], ''),
+            'title' => new Column('Title', ['title', 'job title', 'position', 'role', 'funktion', 'titel', 'tittel', 'stanowisko', 'stilling', 'functie', 'befattning', 'titteli', 'poste'], 'Head of Maintenance'),
+            'since' => new Column('In the post since', ['in post since', 'since', 'start', 'started', 'seit', 'sedan', 'siden', 'sinds', 'od'], '11/2026'),
+            'email' => new Column('E-mail address', ['email', 'e mail', 'mail', 'email address', 'e mail address', 'e post', 'epost', 'e mail adresse', 'sahkoposti', 'courriel'], 'p.askov-rye@tunhede.example'),
+            'email_state' => new Column('State of the address', ['email state', 'email status', 'state', 'address state', 'e mail status'], 'valid'),
+            'phone' => new Column('Direct phone', ['phone', 'direct phone', 'telephone', 'mobile', 'telefon', 'mobil', 'telefoon', 'direktwahl', 'puhelin', 'puh', 'komorka'], ''),
+            'switchboard' => new Column('Switchboard', ['switchboard', 'main phone', 'company phone', 'zentrale', 'vaxel', 'centrala'], ''),
+            'profile' => new Column('Profile address', ['profile', 'profile url', 'profile address', 'social', 'profil', 'social profile'], ''),
+            'active' => new Column('Active on social on', ['active', 'last active', 'social active', 'zuletzt aktiv', 'senast aktiv'], ''),
+            'asked' => new Column('Asked to be contacted by', ['asked', 'asked to be contacted', 'prefers', 'wunsch'], ''),
+            'city' => new Column('City', $accounts['city']->names, 'Hobro'),
+            'country' => new Column('Country', $accounts['country']->names, 'Denmark'),
+            'about' => new Column('About', ['about', 'bio', 'summary', 'uber', 'om'], ''),
+            'interests' => new Column('Interests', ['interests', 'topics', 'interessen', 'intressen'], ''),
+            'source' => new Column('Source', ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'], 'trade register'),
+            'before' => new Column('Earlier posts', ['earlier posts', 'before', 'past posts', 'previous', 'frueher', 'tidigare'], 'Shift Lead, Fjernlund Papir, 2019–2026'),
+        ];
+    }
+
+    public function read(array $cells): array
+    {
+        $row = new Cells($cells);
+        [$first, $last] = self::name($row);
+        $email = $row->email('email');
+        $domain = $row->domain('domain') ?? ($email === null ? null : self::ofAddress($email))
+            ?? throw new RejectedRow('The domain of the account is missing, and the address does not tell it.');
+        $record = array_filter([
+            'title' => $row->text('title'),
+            'about' => $row->text('about', 5000),
+            'interests' => $row->text('interests', 500),
+            'city' => $row->text('city', 100),
+            'country' => $row->country('country'),
+            'profile' => $row->text('profile'),
+            'source' => $row->text('source', 80),
+        ], fn ($value): bool => $value !== null);
+        $since = $row->day('since', 'The day since when');
+
+        return [
+            'domain' => $domain, 'first_name' => $first, 'last_name' => $last, ...$record,
+            'since' => $since === null ? null : substr($since, 0, 10),
+            'channels' => self::channels($row, $email, $record['country'] ?? null),
+            'before' => array_map(self::post(...), preg_split('/\s*[;|]\s*/', $cells['before'] ?? '', flags: PREG_SPLIT_NO_EMPTY) ?: []),
+        ];
+    }
+
+    public function key(array $record): string
+    {
+        return $record['domain'].'|'.self::folded($record['first_name'], $record['last_name']);
+    }
+
+    public function store(array $records, Ledger $ledger): Tally
+    {
+        $tally = new Tally;
+        $accounts = AccountIds::of($records);
+        [$byProfile, $byAddress, $byName, $people] = $this->there($records, $accounts);
+        $new = [];
+        $touched = [];
+        foreach ($records as $line => $record) {
+            $account = $accounts[$record['domain']] ?? null;
+            if ($account === null) {
+                $tally->rejected[$line] = AccountIds::unknown($record['domain']);
+
+                continue;
+            }
+            $address = self::personalAddress($record);
+            $id = $byProfile[$record['profile'] ?? ''] ?? $byAddress[$address ?? ''] ?? $byName[$account.'|'.self::folded($record['first_name'], $record['last_name'])] ?? null;
+            if ($id === null) {
+                $new[] = [$account, $record];
+                $touched[] = $account;
+
+                continue;
+            }
+            if ($this->update($people[$id], $account, $record, $ledger)) {
+                array_push($touched, $account, $people[$id]['account_id']);
+                $tally->updated++;
+            } else {
+                $tally->unchanged++;
+            }
+        }
+        $tally->created = $this->create($new, $ledger);
+        AccountIds::markStale($touched);
+
+        return $tally;
+    }
+
+    /**
+     * @param  array<int, array<string, mixed>>  $records
+     * @param  array<string, int>  $accounts
+     * @return array{array<string, int>, array<string, int>, array<string, int>, array<int, array<string, mixed>>}
+     */
+    private function there(array $records, array $accounts): array
+    {
+        $profiles = array_filter(array_column($records, 'profile'));
+        $addresses = array_filter(array_map(self::personalAddress(...), $records));
+        $byAddress = DB::table('channels')->where('type', 'email')->where('state', '<>', 'shared')->whereIn('value', $addresses)->pluck('contact_id', 'value')->all();
+        $people = [];
+        $byProfile = $byName = [];
+        $rows = DB::table('contacts')->whereIn('account_id', $accounts)->orWhereIn('profile', $profiles)->orWhereIn('id', $byAddress)->get(['id', 'account_id', ...self::FIELDS]);
+        foreach ($rows as $row) {
+            $people[$row->id] = (array) $row + ['channels' => [], 'posts' => []];
+            $byName[$row->account_id.'|'.self::folded($row->first_name, $row->last_name)] = $row->id;
+            if ($row->profile !== null) {
+                $byProfile[$row->profile] = $row->id;
+            }
+        }
+        foreach (DB::table('channels')->whereIn('contact_id', array_keys($people))->get() as $row) {
+            $people[$row->contact_id]['channels'][$row->type.'|'.$row->value] = $row;
+        }
+        foreach (DB::table('posts')->whereIn('contact_id', array_keys($people))->get() as $row) {
+            $people[$row->contact_id]['posts'][] = $row;
+        }
+
+        return [$byProfile, $byAddress, $byName, $people];
+    }
+
+    /**
+     * @param  array<string, mixed>  $person  as it is there
+     * @param  array<string, mixed>  $record
+     */
+    private function update(array $person, int $account, array $record, Ledger $ledger): bool
+    {
+        $changed = false;
+        $after = array_filter(
+            ['account_id' => $account] + array_intersect_key($record, array_flip(self::FIELDS)),
+            fn ($value, $field): bool => $field !== 'source' && $person[$field] !== $value,
+            ARRAY_FILTER_USE_BOTH,
+        );
+        if ($after !== []) {
+            DB::table('contacts')->where('id', $person['id'])->update($after + ['updated_at' => now()]);
+            $ledger->changed('contact', $person['id'], array_intersect_key($person, $after), $after);
+            $changed = true;
+        }
+        foreach ($record['channels'] as $channel) {
+            $there = $person['channels'][$channel['type'].'|'.$channel['value']] ?? null;
+            if ($there === null) {
+                $ledger->created('channel', [DB::table('channels')->insertGetId(['contact_id' => $person['id']] + $channel)]);
+                $changed = true;
+            } elseif (array_key_exists('state', $channel) && $there->state !== $channel['state'] || $there->active_at !== ($channel['active_at'] ?? $there->active_at)) {
+                $fields = array_intersect_key($channel, array_flip(['state', 'active_at']));
+                DB::table('channels')->where('id', $there->id)->update($fields);
+                $ledger->changed('channel', $there->id, array_intersect_key((array) $there, $fields), $fields);
+                $changed = true;
+            }
+        }
+        foreach (self::posts($account, $record) as $post) {
+            $known = array_filter($person['posts'], fn (object $there): bool => $there->title === $post['title'] && ($there->account_id === $post['account_id'] && $post['account_id'] !== null || $there->company === $post['company']) && ($post['since'] === null || $there->since === $post['since']));
+            if ($known === []) {
+                if ($post['until'] === null) {
+                    foreach ($person['posts'] as $there) {
+                        if ($there->until === null) {
+                            DB::table('posts')->where('id', $there->id)->update(['until' => $post['since'] ?? now()->toDateString()]);
+                            $ledger->changed('post', $there->id, ['until' => null], ['until' => $post['since'] ?? now()->toDateString()]);
+                        }
+                    }
+                }
+                $ledger->created('post', [DB::table('posts')->insertGetId(['contact_id' => $person['id']] + $post)]);
+                $changed = true;
+            }
+        }
+
+        return $changed;
+    }
+
+    /** @param list<array{int, array<string, mixed>}> $new account and record */
+    private function create(array $new, Ledger $ledger): int
+    {
+        $now = now()->toDateTimeString();
+        $rows = array_map(fn (array $entry): array => [$entry[0], ...array_map(fn (string $field) => $entry[1][$field] ?? null, self::FIELDS), $now, $now, $now], $new);
+        $ids = Bulk::insert('contacts', ['account_id', ...self::FIELDS, 'seen_at', 'created_at', 'updated_at'], $rows);
+        $channels = $posts = [];
+        foreach ($new as $i => [$account, $record]) {
+            foreach ($record['channels'] as $channel) {
+                $channels[] = [$ids[$i], $channel['type'], $channel['value'], $channel['state'] ?? 'unknown', $channel['active_at'] ?? null];
+            }
+            foreach (self::posts($account, $record) as $post) {
+                $posts[] = [$ids[$i], ...array_values($post)];
+            }
+        }
+        Bulk::insert('channels', ['contact_id', 'type', 'value', 'state', 'active_at'], $channels);
+        Bulk::insert('posts', ['contact_id', 'account_id', 'company', 'title', 'since', 'until'], $posts);
+        $ledger->created('contact', $ids);
+
+        return count($ids);
+    }
+
+    /**
+     * @param  array<string, mixed>  $record
+     * @return list<array<string, int|string|null>>
+     */
+    private static function posts(int $account, array $record): array
+    {
+        $posts = isset($record['title']) ? [['account_id' => $account, 'company' => null, 'title' => $record['title'], 'since' => $record['since'], 'until' => null]] : [];
+
+        return [...$posts, ...array_map(fn (array $post): array => ['account_id' => null] + $post, $record['before'])];
+    }
+
+    /** @return array{string, string} */
+    private static function name(Cells $row): array
+    {
+        $first = $row->text('first_name', 100);
+        $last = $row->text('last_name', 100);
+        $whole = $row->text('name');
+        if ($first === null && $last === null && $whole !== null) {
+            if (str_contains($whole, ',')) {
+                [$last, $first] = array_map(trim(...), explode(',', $whole, 2));
+            } else {
+                $parts = preg_split('/\s+/', $whole) ?: [];
+                $last = (string) array_pop($parts);
+                $first = implode(' ', $parts);
+            }
+        }
+        if (($first ?? '') === '' && ($last ?? '') === '') {
+            throw new RejectedRow('The name is missing.');
+        }
+
+        return [$first ?? '', $last ?? ''];
+    }
+
+    /** @return list<array<string, string|null>> */
+    private static function channels(Cells $row, ?string $email, ?string $country): array
+    {
+        $channels = [];
+        if ($email !== null) {
+            $state = $row->choice('email_state', 'The state of the address', self::STATES);
+            $channels[] = ['type' => 'email', 'value' => $email] + match (true) {
+                $state === null && preg_match(self::SHARED, $email) === 1 => ['state' => 'shared'],
+                $state === null => [],
+                default => ['state' => $state],
+            };
+        }
+        foreach (['phone' => 'direct_phone', 'switchboard' => 'switchboard'] as $field => $type) {
+            $number = $row->text($field, 60);
+            if ($number !== null) {
+                $channels[] = ['type' => $type, 'value' => self::phone($number, $country)];
+            }
+        }
+        $profile = $row->text('profile');
+        $active = $row->day('active', 'The day of activity');
+        if ($profile !== null || $active !== null) {
+            $channels[] = ['type' => 'social', 'value' => $profile ?? 'social'] + ($active === null ? [] : ['active_at' => $active]);
+        }
+        $asked = $row->text('asked');
+        if ($asked !== null) {
+            $channels[] = ['type' => 'asked', 'value' => $asked];
+        }
+
+        return $channels;
+    }
+
+    /** International form where the number can be read, else as it was written. */
+    private static function phone(string $number, ?string $country): string
+    {
+        if (! preg_match('/\d.*\d.*\d/', $number)) {
+            throw new RejectedRow("“{$number}” is not a phone number.");
+        }
+        try {
+            $util = PhoneNumberUtil::getInstance();
+
+            return $util->format($util->parse($number, $country), PhoneNumberFormat::INTERNATIONAL);
+        } catch (NumberParseException) {
+            return $number;
+        }
+    }
+
+    /**
+     * "Shift Lead, Fjernlund Papir, 2019–2026"
+     *
+     * @return array{company: string|null, title: string, since: string|null, until: string|null}
+     */
+    private static function post(string $text): array
+    {
+        $parts = array_map(trim(...), explode(',', $text));
+        $years = count($parts) > 1 && preg_match('/^(\d{4})(?:\s*[–-]\s*(\d{4}))?$/u', (string) end($parts), $y) ? $y : [];
+        if ($years !== []) {
+            array_pop($parts);
+        }
+        $title = (string) array_shift($parts);
+
+        return [
+            'company' => $parts === [] ? null : mb_substr(implode(', ', $parts), 0, 190),
+            'title' => mb_substr($title, 0, 190),
+            'since' => isset($years[1]) ? $years[1].'-01-01' : null,
+            'until' => isset($years[2]) ? $years[2].'-01-01' : (isset($years[1]) ? $years[1].'-12-31' : '2000-01-01'),
+        ];
+    }
+
+    /** @param array<string, mixed> $record */
+    private static function personalAddress(array $record): ?string
+    {
+        foreach ($record['channels'] as $channel) {
+            if ($channel['type'] === 'email' && ($channel['state'] ?? '') !== 'shared') {
+                return $channel['value'];
+            }
+        }
+
+        return null;
+    }
+
+    private static function ofAddress(string $email): ?string
+    {
+        $domain = Domain::from($email);
+
+        return $domain === null || $domain->freeMail ? null : $domain->name;
+    }
+
+    private static function folded(string $first, string $last): string
+    {
+        return implode(' ', Fold::words($first.' '.$last));
+    }
+}

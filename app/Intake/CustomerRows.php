@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use Illuminate\Support\Facades\DB;
+
+/** Customers: since when and until when an account is one. */
+final class CustomerRows implements Rows
+{
+    public static function columns(): array
+    {
+        $accounts = AccountRows::columns();
+
+        return [
+            'domain' => $accounts['domain'],
+            'since' => new Column('Customer since', ['since', 'customer since', 'from', 'start', 'kunde seit', 'seit', 'kund sedan', 'kunde siden', 'klant sinds', 'klient od', 'od', 'von'], '3/2024'),
+            'until' => new Column('Customer until', ['until', 'customer until', 'to', 'end', 'kunde bis', 'bis', 'till', 'til', 'tot', 'do'], ''),
+            'best' => new Column('Among the best', ['best', 'best customer', 'among the best', 'beste', 'basta', 'bedste', 'najlepszy'], 'yes'),
+        ];
+    }
+
+    public function read(array $cells): array
+    {
+        $row = new Cells($cells);
+        $domain = $row->domain('domain') ?? throw new RejectedRow('The domain is missing.');
+        $since = $row->day('since', 'The day since when');
+        $until = $row->day('until', 'The day until when');
+        if ($since !== null && $until !== null && $until < $since) {
+            throw new RejectedRow('The customer period ends before it begins.');
+        }
+
+        return [
+            'domain' => $domain,
+            'since' => $since === null ? null : substr($since, 0, 10),
+            'until' => $until === null ? null : substr($until, 0, 10),
+            'best' => $row->yes('best'),
+        ];
+    }
+
+    public function key(array $record): string
+    {
+        return $record['domain'].'|'.$record['since'];
+    }
+
+    public function store(array $records, Ledger $ledger): Tally
+    {
+        $tally = new Tally;
+        $ids = AccountIds::of($records);
+        $there = [];
+        foreach (DB::table('customer_periods')->whereIn('account_id', $ids)->get() as $row) {
+            $there[$row->account_id.'|'.$row->since] = $row;
+        }
+        $touched = [];
+        foreach ($records as $line => $record) {
+            $account = $ids[$record['domain']] ?? null;
+            if ($account === null) {
+                $tally->rejected[$line] = AccountIds::unknown($record['domain']);
+
+                continue;
+            }
+            $period = $there[$account.'|'.$record['since']] ?? null;
+            $after = ['until' => $record['until'], 'best' => $record['best']];
+            if ($period === null) {
+                $id = DB::table('customer_periods')->insertGetId(['account_id' => $account, 'since' => $record['since']] + $after);
+                $ledger->created('customer_period', [$id]);
+                $tally->created++;
+            } elseif ($period->until !== $record['until'] || (bool) $period->best !== $record['best']) {
+                DB::table('customer_periods')->where('id', $period->id)->update($after);
+                $ledger->changed('customer_period', $period->id, ['until' => $period->until, 'best' => (bool) $period->best], $after);
+                $tally->updated++;
+            } else {
+                $tally->unchanged++;
+
+                continue;
+            }
+            $touched[] = $account;
+        }
+        AccountIds::markStale($touched);
+
+        return $tally;
+    }
+}

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Models\Intake;
+use Closure;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Takes a file in, batch by batch. Each batch, with how far it got, is one transaction: whatever stops the work, it goes on
+ * after the last whole batch. Intakes wait for each other, so that two files never write the same account at once.
+ */
+final class Importer
+{
+    private const BATCH = 1000;
+
+    private const LOCK = 'luftig-intake';
+
+    /** @param Closure(): bool|null $keepGoing asked after each batch */
+    public function run(Intake $intake, ?Closure $keepGoing = null): void
+    {
+        $this->alone(function () use ($intake, $keepGoing): void {
+            $intake->refresh();
+            if ($intake->state !== IntakeState::Queued && $intake->state !== IntakeState::Running && $intake->state !== IntakeState::Stopped) {
+                return;
+            }
+            $intake->update(['state' => IntakeState::Running, 'message' => null, 'started_at' => $intake->started_at ?? now()]);
+            $rows = new ($intake->kind->rows());
+            $records = new CsvRecords(self::path($intake), $intake->format['delimiter']);
+            $batch = [];
+            try {
+                foreach ($records->from($intake->offset, $intake->line) as $record) {
+                    if ($record->line === 1) {
+                        continue;
+                    }
+                    $batch[] = $record;
+                    if (count($batch) === self::BATCH) {
+                        $this->take($intake, $rows, $batch);
+                        $batch = [];
+                        if ($keepGoing !== null && ! $keepGoing()) {
+                            return;
+                        }
+                    }
+                }
+                $this->take($intake, $rows, $batch);
+                $intake->update(['state' => IntakeState::Done, 'finished_at' => now(), 'offset' => $intake->bytes]);
+            } catch (UnreadableFile $e) {
+                $intake->update(['state' => IntakeState::Stopped, 'message' => $e->getMessage()]);
+            }
+        });
+    }
+
+    /**
+     * Puts back what an intake changed and removes what it created, unless others have built on it since.
+     */
+    public function undo(Intake $intake): void
+    {
+        $this->alone(fn () => (new Undo)->run($intake));
+    }
+
+    /** Whether a worker is taking a file in just now; a worker that died is not. */
+    public function isBusy(): bool
+    {
+        return DB::selectOne('SELECT IS_FREE_LOCK(?) AS free', [self::lock()])->free === 0;
+    }
+
+    public static function path(Intake $intake): string
+    {
+        return storage_path('app/intakes/'.$intake->path);
+    }
+
+    /** @param list<CsvRecord> $batch */
+    private function take(Intake $intake, Rows $rows, array $batch): void
+    {
+        if ($batch === []) {
+            return;
+        }
+        $read = [];
+        $texts = [];
+        $tally = new Tally;
+        $headings = $intake->format['columns'];
+        $mapping = $intake->mapping ?? [];
+        foreach ($batch as $record) {
+            $texts[$record->line] = $record->cells ?? [$record->text];
+            try {
+                if ($record->cells === null) {
+                    throw new RejectedRow('A quote opens in this row and is not closed; the file may have been cut here.');
+                }
+                if (count($record->cells) < count($headings) / 2 && count($record->cells) <= max([-1, ...array_keys($mapping)])) {
+                    throw new RejectedRow('The row ends early: '.count($record->cells).' of '.count($headings).' columns. The file may have been cut here.');
+                }
+                $read[$record->line] = $rows->read(Mapping::apply($mapping, $headings, $record->cells));
+            } catch (RejectedRow $e) {
+                $tally->rejected[$record->line] = $e->getMessage();
+            }
+        }
+        $last = $batch[count($batch) - 1];
+        DB::transaction(function () use ($intake, $rows, $batch, $read, $texts, $tally, $last): void {
+            $ledger = new Ledger($intake->id);
+            foreach ($this->distinct($rows, $read) as $group) {
+                $tally->add($rows->store($group, $ledger));
+            }
+            $ledger->write();
+            Bulk::insert('intake_rejections', ['intake_id', 'line', 'reason', 'row'], array_map(
+                fn (int $line): array => [$intake->id, $line, mb_substr($tally->rejected[$line], 0, 500), json_encode($texts[$line], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE)],
+                array_keys($tally->rejected),
+            ));
+            $intake->fill([
+                'offset' => $last->end,
+                'line' => $last->line + substr_count($last->text, "\n"),
+                'rows' => $intake->rows + count($batch),
+                'created' => $intake->created + $tally->created,
+                'updated' => $intake->updated + $tally->updated,
+                'unchanged' => $intake->unchanged + $tally->unchanged,
+                'rejected' => $intake->rejected + count($tally->rejected),
+            ])->save();
+        });
+    }
+
+    /**
+     * Parts records so that none is twice in a group: a later row then meets what an earlier one made.
+     *
+     * @param  array<int, array<string, mixed>>  $records  by line
+     * @return list<array<int, array<string, mixed>>>
+     */
+    private function distinct(Rows $rows, array $records): array
+    {
+        $groups = [];
+        $seen = [];
+        foreach ($records as $line => $record) {
+            $key = $rows->key($record);
+            $seen[$key] = ($seen[$key] ?? -1) + 1;
+            $groups[$seen[$key]][$line] = $record;
+        }
+
+        return $groups;
+    }
+
+    private function alone(Closure $work): void
+    {
+        DB::selectOne('SELECT GET_LOCK(?, 3600)', [self::lock()]);
+        try {
+            $work();
+        } finally {
+            DB::selectOne('SELECT RELEASE_LOCK(?)', [self::lock()]);
+        }
+    }
+
+    private static function lock(): string
+    {
+        return self::LOCK.'-'.DB::getDatabaseName();
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use Luftig\Core\Text\Fold;
+
+/** Which column of a file fills which field. */
+final class Mapping
+{
+    /** What kind of rows a file most likely holds, by its headings and name. */
+    public static function kind(array $headings, string $fileName): IntakeKind
+    {
+        $best = IntakeKind::Accounts;
+        $most = -1;
+        foreach (IntakeKind::cases() as $kind) {
+            $columns = $kind->rows()::columns();
+            $mapping = self::guess($kind, $headings);
+            $needed = array_keys(array_filter($columns, fn (Column $column): bool => $column->required));
+            $score = count($mapping) - 3 * count(array_diff($needed, $mapping)) + (str_contains(mb_strtolower($fileName), rtrim($kind->value, 's')) ? 5 : 0);
+            if ($score > $most) {
+                [$best, $most] = [$kind, $score];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  list<string>  $headings
+     * @return array<int, string> column position → field
+     */
+    public static function guess(IntakeKind $kind, array $headings): array
+    {
+        $mapping = [];
+        foreach ($headings as $position => $heading) {
+            $words = implode(' ', Fold::words($heading));
+            foreach ($kind->rows()::columns() as $field => $column) {
+                if (! in_array($field, $mapping, true) && ($words === str_replace('_', ' ', $field) || in_array($words, $column->names, true))) {
+                    $mapping[$position] = $field;
+                    break;
+                }
+            }
+        }
+
+        return $mapping;
+    }
+
+    /**
+     * What keeps a mapping from being used, in a sentence; null where nothing does.
+     *
+     * @param  array<int, string>  $mapping
+     */
+    public static function problem(IntakeKind $kind, array $mapping): ?string
+    {
+        $columns = $kind->rows()::columns();
+        $missing = array_keys(array_filter($columns, fn (Column $column, string $field): bool => $column->required && ! in_array($field, $mapping, true), ARRAY_FILTER_USE_BOTH));
+        // An account that is there needs no name, and an address tells a contact's domain.
+        $missing = array_diff($missing, $kind === IntakeKind::Accounts ? ['name'] : [], $kind === IntakeKind::Contacts && in_array('email', $mapping, true) ? ['domain'] : []);
+        if ($missing !== []) {
+            return 'No column is chosen for: '.implode(', ', array_map(fn (string $field): string => lcfirst($columns[$field]->label), $missing)).'.';
+        }
+        $twice = array_keys(array_filter(array_count_values($mapping), fn (int $count): bool => $count > 1));
+        $twice = array_filter($twice, fn (string $field): bool => ! str_starts_with($field, 'extras'));
+
+        return $twice === [] ? null : 'Two columns are chosen for: '.implode(', ', array_map(fn (string $field): string => lcfirst($columns[$field]->label), $twice)).'.';
+    }
+
+    /**
+     * @param  array<int, string>  $mapping
+     * @param  list<string>  $headings
+     * @param  list<string>  $cells
+     * @return array<string, string> by field, without what is blank
+     */
+    public static function apply(array $mapping, array $headings, array $cells): array
+    {
+        $named = [];
+        foreach ($mapping as $position => $field) {
+            $text = trim($cells[$position] ?? '');
+            if ($text !== '') {
+                $named[$field === 'extras' ? 'extras:'.$headings[$position] : $field] = $text;
+            }
+        }
+
+        return $named;
+    }
+}

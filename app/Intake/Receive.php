@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Models\Intake;
+use App\Models\User;
+use Illuminate\Support\Str;
+
+/** Accepts a file: finds out how it is written and what it most likely holds. */
+final class Receive
+{
+    /** @throws UnreadableFile */
+    public static function file(string $path, string $name, ?User $by, ?IntakeKind $kind = null): Intake
+    {
+        $folder = storage_path('app/intakes');
+        is_dir($folder) || mkdir($folder, 0700, true);
+        $copy = Str::ulid().'.csv';
+        try {
+            $file = TextFile::take($path, $folder.'/'.$copy);
+        } catch (UnreadableFile $e) {
+            @unlink($folder.'/'.$copy);
+            throw $e;
+        }
+        $kind ??= Mapping::kind($file->columns, $name);
+
+        return Intake::query()->create([
+            'user_id' => $by?->id, 'kind' => $kind, 'name' => mb_substr($name, 0, 190), 'path' => $copy,
+            'checksum' => (string) sha1_file($folder.'/'.$copy), 'bytes' => filesize($folder.'/'.$copy) ?: 0,
+            'format' => ['encoding' => $file->encoding, 'delimiter' => $file->delimiter, 'columns' => $file->columns],
+            'mapping' => Mapping::guess($kind, $file->columns), 'state' => IntakeState::Draft,
+        ])->refresh();
+    }
+}

@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use RuntimeException;
+
+/** A row that is not taken; the message says why. */
+final class RejectedRow extends RuntimeException {}

@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Signal\Kind;
+use Luftig\Core\Signal\Strength;
+
+/** Signals: the same by account, kind, day, title and person. */
+final class SignalRows implements Rows
+{
+    private const FIELDS = ['title', 'occurred_at', 'since', 'strength', 'strength_given', 'confidence', 'facts', 'source', 'quote', 'link'];
+
+    /** Words for a kind beyond its own name. */
+    private const KINDS = [
+        'funding' => ['round', 'finanzierung', 'finansiering', 'investment'], 'hiring' => ['opening', 'openings', 'job', 'job posting', 'stelle', 'stellenanzeige', 'jobb'], 'growth' => ['wachstum', 'tillväxt'],
+        'decline' => ['shrinking'], 'new_leader' => ['new head', 'neue leitung', 'ny chef'], 'promotion' => ['promoted', 'beförderung'], 'customer_alum' => ['came from a customer'], 'leadership_change' => ['new chief'],
+        'tech_adopted' => ['technology adopted', 'adopted'], 'tech_dropped' => ['technology dropped', 'dropped'], 'post_engagement' => ['post', 'engaged with a post'], 'own_engagement' => ['engaged with us'],
+        'topic_interest' => ['topic', 'interest'], 'news' => ['press', 'presse'], 'expansion' => ['new site', 'new plant', 'neues werk', 'contract'], 'hiring_freeze' => ['layoffs', 'hiring stop', 'einstellungsstopp'], 'rival_signed' => ['signed with a competitor'],
+    ];
+
+    private const CURRENCY = 'EUR';
+
+    public static function columns(): array
+    {
+        $accounts = AccountRows::columns();
+
+        return [
+            'domain' => new Column('Domain of the account', [...$accounts['domain']->names, 'company domain', 'account domain'], 'tunhede.example', true),
+            'kind' => new Column('Kind', ['kind', 'signal', 'signal kind', 'type', 'art', 'typ', 'event'], 'funding', true),
+            'date' => new Column('Day', ['date', 'day', 'occurred', 'occurred at', 'when', 'datum', 'dato', 'data', 'pvm', 'tag'], '2026-11-17', true),
+            'title' => new Column('What happened', ['title', 'what', 'what happened', 'headline', 'text', 'was', 'rubrik', 'overskrift'], 'Round B, €12M, for a fourth line', true),
+            'since' => new Column('Lasts since', ['since', 'lasts since', 'began', 'seit', 'sedan'], ''),
+            'strength' => new Column('Strength 0–1, if known', ['strength', 'starke', 'styrka'], ''),
+            'confidence' => new Column('Confidence 0–1', ['confidence', 'sicherheit', 'sakerhet'], '.9'),
+            'round' => new Column('Round', ['round', 'stage', 'runde'], 'B'),
+            'amount' => new Column('Amount', ['amount', 'betrag', 'belopp', 'kwota'], '12 Mio'),
+            'currency' => new Column('Currency', ['currency', 'wahrung', 'valuta'], 'EUR'),
+            'openings' => new Column('Number of openings', ['openings', 'number of openings', 'stellen'], ''),
+            'before' => new Column('Headcount before', ['heads before', 'headcount before', 'before'], ''),
+            'after' => new Column('Headcount after', ['heads after', 'headcount after', 'after'], ''),
+            'deed' => new Column('What they did', ['deed', 'engagement', 'action'], ''),
+            'person' => new Column('E-mail address of the person', ['person', 'contact', 'contact email', 'email', 'e mail'], ''),
+            'source' => new Column('Source', ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'], 'press'),
+            'quote' => new Column('Quote', ['quote', 'evidence', 'zitat', 'citat'], '“A fourth line will start in spring.”'),
+            'link' => new Column('Link', ['link', 'url', 'address'], 'https://press.example/tunhede'),
+        ];
+    }
+
+    public function read(array $cells): array
+    {
+        $row = new Cells($cells);
+        $domain = $row->domain('domain') ?? throw new RejectedRow('The domain is missing.');
+        $kind = Kind::from($row->choice('kind', 'The kind', self::KINDS) ?? throw new RejectedRow('The kind is missing.'));
+        $amount = $row->figure('amount', 'The amount');
+        $facts = array_filter([
+            'round' => $row->text('round', 20),
+            'amount' => $amount?->value,
+            'currency' => $amount === null ? null : strtoupper($row->text('currency', 3) ?? $amount->currency ?? self::CURRENCY),
+            'openings' => self::whole($row->count('openings', 'The number of openings')?->value),
+            'before' => self::whole($row->count('before', 'The headcount before')?->value),
+            'after' => self::whole($row->count('after', 'The headcount after')?->value),
+            'deed' => $row->choice('deed', 'What they did', array_fill_keys(Strength::engagements(), [])),
+        ], fn ($value): bool => $value !== null);
+        if ($amount !== null) {
+            $facts['eur'] = round(Money::inEur($amount->value, $facts['currency']), 2);
+        }
+        $strength = $row->part('strength', 'The strength');
+        $link = $row->text('link', 500);
+        if ($link !== null && ! preg_match('~^https?://~i', $link)) {
+            throw new RejectedRow("The link “{$link}” does not begin with http:// or https://.");
+        }
+
+        return [
+            'domain' => $domain, 'kind' => $kind->value, 'title' => $row->needed('title', 'What happened'),
+            'occurred_at' => $row->neededDay('date', 'The day'), 'since' => $row->day('since', 'The day since when'),
+            'strength' => $strength, 'strength_given' => $strength !== null, 'confidence' => $row->part('confidence', 'The confidence') ?? 1.0,
+            'facts' => $facts === [] ? null : $facts, 'person' => $row->email('person'),
+            'source' => $row->text('source', 80), 'quote' => $row->text('quote', 5000), 'link' => $link,
+        ];
+    }
+
+    public function key(array $record): string
+    {
+        return sha1(implode('|', [$record['domain'], $record['kind'], substr($record['occurred_at'], 0, 10), mb_strtolower($record['title']), $record['person']]));
+    }
+
+    public function store(array $records, Ledger $ledger): Tally
+    {
+        $tally = new Tally;
+        $accounts = AccountIds::of($records);
+        $heads = DB::table('accounts')->whereIn('id', $accounts)->pluck('headcount', 'id')->all();
+        $people = DB::table('channels')->where('type', 'email')->whereIn('value', array_filter(array_column($records, 'person')))->pluck('contact_id', 'value')->all();
+        $prints = array_map($this->key(...), $records);
+        $there = DB::table('signals')->whereIn('fingerprint', $prints)->get(['id', 'fingerprint', ...self::FIELDS])->keyBy('fingerprint');
+        $now = now()->toDateTimeString();
+        $new = [];
+        $touched = [];
+        foreach ($records as $line => $record) {
+            $account = $accounts[$record['domain']] ?? null;
+            if ($account === null) {
+                $tally->rejected[$line] = AccountIds::unknown($record['domain']);
+
+                continue;
+            }
+            $record['strength'] ??= self::strength(Kind::from($record['kind']), $record['facts'] ?? [], $heads[$account]);
+            if ($record['strength'] === null) {
+                $tally->rejected[$line] = 'The change of headcount is too small to be a signal (under 3 %, or an account under 10 heads).';
+
+                continue;
+            }
+            $record['facts'] = $record['facts'] === null ? null : json_encode($record['facts'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+            $existing = $there[$prints[$line]] ?? null;
+            if ($existing === null) {
+                $new[] = [$account, $people[$record['person'] ?? ''] ?? null, $record['kind'], ...array_map(fn (string $field) => $record[$field], self::FIELDS), $now, $prints[$line], $now, $now];
+                $touched[] = $account;
+
+                continue;
+            }
+            $after = array_filter(
+                array_intersect_key($record, array_flip(self::FIELDS)),
+                fn ($value, $field): bool => $value !== null && $value != $existing->$field && ! ($field === 'facts' && json_decode($value, true) == json_decode((string) $existing->$field, true)),
+                ARRAY_FILTER_USE_BOTH,
+            );
+            if ($after === []) {
+                $tally->unchanged++;
+
+                continue;
+            }
+            DB::table('signals')->where('id', $existing->id)->update($after + ['updated_at' => $now]);
+            $ledger->changed('signal', $existing->id, array_intersect_key((array) $existing, $after), $after);
+            $touched[] = $account;
+            $tally->updated++;
+        }
+        $ids = Bulk::insert('signals', ['account_id', 'contact_id', 'kind', ...self::FIELDS, 'seen_at', 'fingerprint', 'created_at', 'updated_at'], $new);
+        $ledger->created('signal', $ids);
+        $tally->created = count($ids);
+        AccountIds::markStale($touched);
+
+        return $tally;
+    }
+
+    /**
+     * Strength from the raw facts (rule 2).
+     *
+     * @param  array<string, mixed>  $facts
+     * @return float|null null where it is no signal
+     */
+    public static function strength(Kind $kind, array $facts, ?int $headcount): ?float
+    {
+        return match ($kind) {
+            Kind::Funding => Strength::ofFunding($facts['round'] ?? null, $facts['eur'] ?? null, $headcount),
+            Kind::Hiring => Strength::ofHiring(array_fill(0, max(1, min(1000, $facts['openings'] ?? 1)), true)),
+            Kind::Growth, Kind::Decline => isset($facts['before'], $facts['after']) ? Strength::ofChange($facts['before'], $facts['after']) : 1.0,
+            Kind::PostEngagement => Strength::ofEngagement($facts['deed'] ?? 'reacted'),
+            Kind::OwnEngagement => Strength::ofEngagement($facts['deed'] ?? 'page'),
+            Kind::News => Strength::ofNews(true),
+            default => 1.0,
+        };
+    }
+
+    /** Rounds weigh by head, so a new headcount changes the strength of those that were not given one. */
+    public static function restrengthen(int $account, ?int $headcount): void
+    {
+        foreach (DB::table('signals')->where('account_id', $account)->where('kind', Kind::Funding->value)->where('strength_given', false)->get(['id', 'facts']) as $row) {
+            DB::table('signals')->where('id', $row->id)->update(['strength' => self::strength(Kind::Funding, json_decode($row->facts ?? '[]', true), $headcount)]);
+        }
+    }
+
+    private static function whole(?float $value): ?int
+    {
+        return $value === null ? null : (int) round($value);
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+/** What became of some rows. */
+final class Tally
+{
+    public int $created = 0;
+
+    public int $updated = 0;
+
+    public int $unchanged = 0;
+
+    /** @var array<int, string> line → why it was not taken */
+    public array $rejected = [];
+
+    public function add(self $other): void
+    {
+        $this->created += $other->created;
+        $this->updated += $other->updated;
+        $this->unchanged += $other->unchanged;
+        $this->rejected += $other->rejected;
+    }
+}

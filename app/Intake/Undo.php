@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Models\Intake;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/** Takes an intake back, newest change first, in transactions of their own so that it can be gone on with. */
+final class Undo
+{
+    private const BATCH = 500;
+
+    private const TABLES = [
+        'account' => 'accounts', 'contact' => 'contacts', 'signal' => 'signals', 'customer_period' => 'customer_periods', 'channel' => 'channels', 'post' => 'posts',
+    ];
+
+    /** What a person, or another file, may have added to a record; a record with such is kept. */
+    private const BUILT_ON = [
+        'account' => ['reasons' => 'account_id', 'approaches' => 'account_id', 'notes' => 'account_id', 'contacts' => 'account_id', 'signals' => 'account_id', 'customer_periods' => 'account_id', 'decisions' => 'account_id'],
+        'contact' => ['reasons' => 'contact_id', 'approaches' => 'contact_id', 'signals' => 'contact_id'],
+    ];
+
+    public function run(Intake $intake): void
+    {
+        $intake->update(['state' => IntakeState::Undoing]);
+        $kept = 0;
+        do {
+            $done = DB::transaction(function () use ($intake, &$kept): int {
+                $changes = DB::table('intake_changes')->where('intake_id', $intake->id)->orderByDesc('id')->limit(self::BATCH)->get();
+                foreach ($changes->where('before', '!==', null) as $change) {
+                    $kept += $this->putBack($change);
+                }
+                foreach ($changes->whereNull('before')->groupBy('record') as $record => $created) {
+                    $kept += $this->remove((string) $record, $created->pluck('record_id')->all());
+                }
+                DB::table('intake_changes')->whereIn('id', $changes->pluck('id'))->delete();
+
+                return $changes->count();
+            });
+        } while ($done > 0);
+        $intake->update([
+            'state' => IntakeState::Undone, 'finished_at' => now(),
+            'message' => $kept === 0 ? null : "$kept records were kept, because they were changed or built on since.",
+        ]);
+    }
+
+    /** @return int 1 where somebody changed the record since, so that it stays */
+    private function putBack(object $change): int
+    {
+        $table = self::TABLES[$change->record];
+        $before = json_decode($change->before, true);
+        $after = json_decode($change->after, true);
+        $row = DB::table($table)->where('id', $change->record_id)->first();
+        if ($row === null) {
+            return 0;
+        }
+        $same = fn (string $field): bool => ! property_exists($row, $field) || $row->$field == $after[$field] || json_decode((string) $row->$field, true) == $after[$field];
+        $fields = array_filter($before, fn (string $field): bool => $same($field), ARRAY_FILTER_USE_KEY);
+        if ($change->record === 'account') {
+            (new AccountRows)->change($row->id, $fields);
+        } elseif ($fields !== []) {
+            DB::table($table)->where('id', $row->id)->update($fields);
+            $this->markStale($change->record, [$row->id]);
+        }
+
+        return count($fields) < count($before) ? 1 : 0;
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return int how many stay
+     */
+    private function remove(string $record, array $ids): int
+    {
+        $all = count($ids);
+        foreach (self::BUILT_ON[$record] ?? [] as $table => $column) {
+            $ids = array_values(array_diff($ids, DB::table($table)->whereIn($column, $ids)->distinct()->pluck($column)->all()));
+        }
+        $this->markStale($record, $ids);
+        DB::table(self::TABLES[$record])->whereIn('id', $ids)->delete();
+
+        return $all - count($ids);
+    }
+
+    /** @param list<int> $ids */
+    private function markStale(string $record, array $ids): void
+    {
+        $contacts = fn (): Builder => DB::table('contacts')->whereIn('id', DB::table(self::TABLES[$record])->whereIn('id', $ids)->select('contact_id'));
+        AccountIds::markStale(match ($record) {
+            'account' => [],
+            'contact', 'signal', 'customer_period' => DB::table(self::TABLES[$record])->whereIn('id', $ids)->pluck('account_id')->all(),
+            default => $contacts()->pluck('account_id')->all(),
+        });
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use RuntimeException;
+
+/** A file that cannot be taken; the message is a sentence for the person who brought it. */
+final class UnreadableFile extends RuntimeException
+{
+    public static function empty(): self
+    {
+        return new self('The file is empty.');
+    }
+
+    public static function workbook(): self
+    {
+        return new self('This is a workbook or an archive, not a text file. In your spreadsheet choose “Save as” and CSV, and bring that file.');
+    }
+
+    public static function binary(): self
+    {
+        return new self('This is not a text file. Bring a CSV file with a line of column names at its top.');
+    }
+
+    public static function oneColumn(): self
+    {
+        return new self('Only one column was found. Columns are separated by a comma, a semicolon or a tab, and the first line names them.');
+    }
+
+    public static function noRows(): self
+    {
+        return new self('The file has a line of column names and nothing under it.');
+    }
+
+    public static function gone(): self
+    {
+        return new self('The file is no longer on this machine; bring it again.');
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Models\Offer;
+use App\Standings\Standings;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+
+/** Computes what changed; or everything, of one offer after its rules changed and of all overnight. */
+final class RefreshStandings implements ShouldQueue
+{
+    use Queueable;
+
+    public int $timeout = 3600;
+
+    private function __construct(private readonly bool $all, private readonly ?int $offer = null) {}
+
+    public static function ofChanged(): self
+    {
+        return new self(false);
+    }
+
+    public static function ofEverything(?Offer $offer = null): self
+    {
+        return new self(true, $offer?->id);
+    }
+
+    public function handle(Standings $standings): void
+    {
+        $this->all ? $standings->all($this->offer === null ? null : Offer::query()->findOrFail($this->offer)) : $standings->refresh();
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Intake\Importer;
+use App\Intake\IntakeState;
+use App\Models\Intake;
+use App\Standings\Standings;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\Log;
+use Throwable;
+
+/** Takes a file in, or takes it back, in the background. A worker that dies leaves it to be continued. */
+final class RunIntake implements ShouldQueue
+{
+    use Queueable;
+
+    public int $tries = 1;
+
+    public int $timeout = 3600;
+
+    public function __construct(private readonly int $intake, private readonly bool $undo = false) {}
+
+    public function handle(Importer $importer, Standings $standings): void
+    {
+        $intake = Intake::query()->find($this->intake);
+        if ($intake === null) {
+            return;
+        }
+        $this->undo ? $importer->undo($intake) : $importer->run($intake);
+        $standings->refresh();
+    }
+
+    public function failed(Throwable $e): void
+    {
+        Log::error($e);
+        Intake::query()->whereKey($this->intake)->whereIn('state', [IntakeState::Queued, IntakeState::Running, IntakeState::Undoing])->update([
+            'state' => IntakeState::Stopped,
+            'message' => 'Something went wrong on our side, so it stopped after the last whole part. What was taken in is there; continue it, or undo it.',
+        ]);
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\KeepOut;
+use App\Models\User;
+
+/** Whoever entered it, or a lead, takes an entry away. */
+final class KeepOutPolicy
+{
+    public function delete(User $user, KeepOut $entry): bool
+    {
+        return $entry->user_id === $user->id || $user->leads();
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Note;
+use App\Models\User;
+
+final class NotePolicy
+{
+    public function delete(User $user, Note $note): bool
+    {
+        return $note->user_id === $user->id;
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Reason;
+use App\Models\User;
+
+final class ReasonPolicy
+{
+    public function delete(User $user, Reason $reason): bool
+    {
+        return $reason->user_id === $user->id;
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Support\Clock;
+use Carbon\CarbonImmutable;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function boot(): void
+    {
+        Date::use(CarbonImmutable::class);
+        Model::preventLazyLoading(! $this->app->isProduction() && $this->app->runningUnitTests());
+        Clock::apply();
+        Queue::before(fn () => Clock::apply());
+        Queue::looping(fn () => Clock::apply());
+        RateLimiter::for('sign-in', fn (Request $request) => Limit::perMinute(6)->by(mb_strtolower((string) $request->input('email')).'|'.$request->ip()));
+    }
+}

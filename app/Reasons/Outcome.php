@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reasons;
+
+use App\Intake\AccountIds;
+use App\Models\Approach;
+use App\Models\Channel;
+use App\Models\KeepOut;
+use App\Models\Post;
+use App\Models\Result;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Priority\AddressState;
+use Luftig\Core\Priority\ChannelType;
+
+/** Records what came of an approach, and corrects the facts where the result says so (rule 19). */
+final class Outcome
+{
+    public static function record(Approach $approach, Result $result, User $by, ?CarbonImmutable $later = null, ?string $instead = null): void
+    {
+        DB::transaction(function () use ($approach, $result, $by, $later, $instead): void {
+            $approach->update(['result' => $result, 'result_at' => now(), 'later_on' => $result === Result::Later ? $later : null, 'instead' => $result === Result::WrongPerson ? $instead : null]);
+            $contact = $approach->contact;
+            if ($contact !== null) {
+                match ($result) {
+                    Result::Bounced => Channel::query()->where('contact_id', $contact->id)->where('type', ChannelType::Email)->where('state', '<>', AddressState::Shared)->update(['state' => AddressState::Invalid]),
+                    Result::LeftPost => Post::query()->where('contact_id', $contact->id)->whereNull('until')->update(['until' => today()]),
+                    default => null,
+                };
+            }
+            if ($contact !== null && in_array($result, [Result::LeftPost, Result::Stop], true)) {
+                KeepOut::query()->firstOrCreate(
+                    ['type' => 'contact', 'contact_id' => $contact->id],
+                    ['value' => $contact->name(), 'account_id' => $contact->account_id, 'reason' => $result === Result::Stop ? 'asked not to be contacted' : 'left the post', 'user_id' => $by->id],
+                );
+            }
+            AccountIds::markStale([$approach->account_id]);
+        });
+    }
+}

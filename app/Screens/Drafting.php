@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Models\Contact;
+use Luftig\Core\Reason\Draft;
+use Luftig\Core\Reason\Evidence;
+
+/** Gives the core what a draft is made of. */
+final class Drafting
+{
+    /** @param list<Line> $lines */
+    public static function of(string $account, ?Contact $to, array $lines): Draft
+    {
+        $evidence = array_map(fn (Line $line): Evidence => new Evidence(
+            $line->kind,
+            $line->signal->title,
+            $line->signal->contact?->first_name,
+            $to !== null && $line->signal->contact_id === $to->id,
+        ), array_values(array_filter($lines, fn (Line $line): bool => $line->mayBeSaid())));
+
+        return Draft::of($account, $to?->first_name, $evidence);
+    }
+}

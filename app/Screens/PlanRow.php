@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Models\Contact;
+use App\Models\Standing;
+use Luftig\Core\Reason\Draft;
+
+/** An approach that is planned. */
+final readonly class PlanRow
+{
+    /** @param list<Line> $lines */
+    public function __construct(public Standing $standing, public array $lines, public ?Contact $contact, public ?Reach $reach, public Draft $draft) {}
+}

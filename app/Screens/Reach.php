@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Models\Channel;
+use App\Models\Contact;
+use App\Standings\Barred;
+use Carbon\CarbonImmutable;
+use Luftig\Core\Priority\Access;
+use Luftig\Core\Priority\ChannelType;
+
+/** How a contact is reached: the best channel and what all of them are worth. */
+final readonly class Reach
+{
+    private function __construct(public float $access, public ?Channel $best) {}
+
+    public static function of(Contact $contact, Barred $barred): self
+    {
+        $now = CarbonImmutable::now();
+        $channels = $contact->channels->filter(fn (Channel $channel): bool => $barred->address($channel->value) === null);
+        $best = $channels->sortByDesc(fn (Channel $channel): float => $channel->asRule($now)->worth())->first();
+
+        return new self(
+            Access::of($channels->map(fn (Channel $channel) => $channel->asRule($now)))->value,
+            $best !== null && $best->asRule($now)->worth() > 0 ? $best : null,
+        );
+    }
+
+    public function label(): string
+    {
+        return match (true) {
+            $this->best === null => 'no channel',
+            $this->best->type === ChannelType::Email => 'e-mail, '.$this->best->state->label(),
+            $this->best->type === ChannelType::Social => 'social, active',
+            default => $this->best->type->label(),
+        };
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Standings;
+
+use App\Models\KeepOut;
+use App\Models\KeepOutType;
+
+/** The keep-out entries in force, ready to be asked many times. */
+final readonly class Barred
+{
+    /**
+     * @param  array<int, string>  $accounts  id → reason
+     * @param  array<string, string>  $domains
+     * @param  array<int, string>  $contacts
+     * @param  array<string, string>  $addresses
+     */
+    private function __construct(private array $accounts, private array $domains, private array $contacts, private array $addresses) {}
+
+    public static function now(): self
+    {
+        $found = ['account' => [], 'domain' => [], 'contact' => [], 'address' => []];
+        foreach (KeepOut::query()->inForce()->get() as $entry) {
+            $key = match ($entry->type) {
+                KeepOutType::Account => $entry->account_id,
+                KeepOutType::Contact => $entry->contact_id,
+                default => mb_strtolower($entry->value),
+            };
+            if ($key !== null) {
+                $found[$entry->type->value][$key] = $entry->reason;
+            }
+        }
+
+        return new self($found['account'], $found['domain'], $found['contact'], $found['address']);
+    }
+
+    public function account(int $id, ?string $domain): ?string
+    {
+        return $this->accounts[$id] ?? $this->domains[$domain ?? ''] ?? null;
+    }
+
+    public function contact(int $id): ?string
+    {
+        return $this->contacts[$id] ?? null;
+    }
+
+    public function address(string $address): ?string
+    {
+        $address = mb_strtolower($address);
+
+        return $this->addresses[$address] ?? $this->domains[(string) substr(strrchr($address, '@') ?: '', 1)] ?? null;
+    }
+}

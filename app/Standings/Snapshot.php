@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Standings;
+
+use App\Models\Offer;
+use Carbon\CarbonImmutable;
+use Luftig\Core\Priority\Points;
+use Luftig\Core\Signal\Timing;
+
+/** What an approach met, kept with it: rule 20 learns from it, and it cannot be collected afterwards. */
+final class Snapshot
+{
+    /** @return array{fit: float, access: float, kinds: array<string, float>, priority: float|null} */
+    public static function of(Offer $offer, int $account, CarbonImmutable $at): array
+    {
+        return self::at(RuleBook::of($offer->rules ?? throw new \LogicException('An offer without rules is not approached for.')), $account, $at);
+    }
+
+    /** @return array{fit: float, access: float, kinds: array<string, float>, priority: float|null} */
+    public static function at(RuleBook $book, int $account, CarbonImmutable $at): array
+    {
+        foreach ((new FactsReader($at))->read('`id` = '.$account) as $facts) {
+            $timing = Timing::of($book->catalogue, $facts->series, $at->getTimestamp());
+            $fit = $book->profile->fitOf($facts->account)->value;
+            $kinds = [];
+            foreach ($timing->signals as $signal) {
+                $part = $book->catalogue->of($signal->kind)->counts->sign() * $signal->worth * $signal->freshness * $signal->novelty * .5 ** (int) $signal->place;
+                $kinds[$signal->kind->value] = ($kinds[$signal->kind->value] ?? 0.0) + $fit * $part;
+            }
+            $priority = $timing->hasReason() ? Points::of($fit, $timing->push, $facts->access)->priority() : null;
+
+            return ['fit' => $fit, 'access' => $facts->access, 'kinds' => $kinds, 'priority' => $priority];
+        }
+        throw new \LogicException("There is no account {$account}.");
+    }
+}

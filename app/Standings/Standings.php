@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Standings;
+
+use App\Intake\Bulk;
+use App\Models\Account;
+use App\Models\Offer;
+use App\Models\RuleSet;
+use Carbon\CarbonImmutable;
+use Generator;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Priority\Points;
+use Luftig\Core\Signal\ActBy;
+use Luftig\Core\Signal\Timing;
+
+/** Loads facts, asks the core, stores what it says: a row for each account and offer. */
+final class Standings
+{
+    private const CHUNK = 1000;
+
+    private const COLUMNS = [
+        'offer_id', 'account_id', 'rule_set_id', 'state', 'cause', 'fit', 'fit_low', 'fit_high', 'coverage', 'push', 'access',
+        'points', 'priority', 'moved', 'act_by', 'criteria', 'lines', 'computed_at',
+    ];
+
+    /** Computes the accounts whose facts changed since they were computed last. */
+    public function refresh(): int
+    {
+        $books = $this->books();
+        $count = 0;
+        do {
+            $ids = Account::query()->where('stale', true)->orderBy('id')->limit(self::CHUNK)->pluck('id')->all();
+            if ($ids !== []) {
+                $this->store($books, '`id` IN ('.implode(',', $ids).')');
+            }
+            $count += count($ids);
+        } while (count($ids) === self::CHUNK);
+
+        return $count;
+    }
+
+    /** Computes all accounts, of one offer or of all; so they age overnight, and follow a change of rules. */
+    public function all(?Offer $offer = null): int
+    {
+        $books = $this->books($offer);
+        $last = (int) Account::query()->max('id');
+        for ($from = 1; $from <= $last; $from += self::CHUNK) {
+            $this->store($books, "`id` BETWEEN $from AND ".($from + self::CHUNK - 1), $offer === null);
+        }
+
+        return $last;
+    }
+
+    /**
+     * What rules would say of every account, without storing it.
+     *
+     * @return Generator<int, array<string, mixed>> account → a standing's columns
+     */
+    public function preview(RuleSet $rules): Generator
+    {
+        $book = RuleBook::of($rules);
+        $now = CarbonImmutable::now();
+        $reader = new FactsReader($now);
+        $last = (int) Account::query()->max('id');
+        for ($from = 1; $from <= $last; $from += self::CHUNK) {
+            foreach ($reader->read("`id` BETWEEN $from AND ".($from + self::CHUNK - 1)) as $id => $facts) {
+                yield $id => array_combine(self::COLUMNS, $this->row($book, $facts, $now));
+            }
+        }
+    }
+
+    /** @param list<RuleBook> $books */
+    private function store(array $books, string $which, bool $clear = true): void
+    {
+        DB::transaction(function () use ($books, $which, $clear): void {
+            // Before the facts are read: what changes while this runs waits for the row, and marks it stale again.
+            if ($clear) {
+                DB::update("UPDATE accounts SET stale = 0 WHERE stale = 1 AND $which");
+            }
+            $now = CarbonImmutable::now();
+            $rows = [];
+            foreach ((new FactsReader($now))->read($which) as $facts) {
+                foreach ($books as $book) {
+                    $rows[] = $this->row($book, $facts, $now);
+                }
+            }
+            Bulk::insert('standings', self::COLUMNS, $rows, 'ON DUPLICATE KEY UPDATE '.implode(', ', array_map(fn (string $c): string => "`$c` = VALUES(`$c`)", array_slice(self::COLUMNS, 2))));
+        }, 3);
+    }
+
+    /** @return list<bool|float|int|string|null> in the order of COLUMNS */
+    private function row(RuleBook $book, Facts $facts, CarbonImmutable $now): array
+    {
+        $time = $now->getTimestamp();
+        $fit = $book->profile->fitOf($facts->account);
+        $timing = Timing::of($book->catalogue, $facts->series, $time);
+        $points = Points::of($fit->value, $timing->push, $facts->access);
+        [$state, $cause] = match (true) {
+            $facts->barred !== null => [StandingState::KeptOut, $facts->barred],
+            $fit->out !== null => [StandingState::Out, $fit->out],
+            isset($facts->dropped[$book->offer]) => [StandingState::Out, 'dropped by '.$facts->dropped[$book->offer]],
+            $timing->hasReason() => [StandingState::Ranked, null],
+            default => [StandingState::Waiting, $timing->push < 0 ? 'what is live speaks against it' : null],
+        };
+        $actBy = $state === StandingState::Ranked ? ActBy::of($book->catalogue, $facts->series, $time) : null;
+        $moved = null;
+        if ($state === StandingState::Ranked) {
+            $before = Timing::of($book->catalogue, $facts->series, $time - 7 * 86400);
+            $moved = $before->hasReason() ? $points->priority() - Points::of($fit->value, $before->push, $facts->access)->priority() : null;
+        }
+        $lines = [];
+        foreach ($timing->signals as $signal) {
+            $lines[] = [$signal->id, $signal->kind->value, $signal->freshness, $signal->novelty, $signal->place, $signal->push, $signal->share, $signal->stage->value];
+        }
+
+        return [
+            $book->offer, $facts->id, $book->ruleSet, $state->value, $cause,
+            $fit->value, $fit->low, $fit->high, $fit->coverage, $timing->push, $facts->access,
+            $points->total(), $state === StandingState::Ranked ? $points->priority() : null, $moved,
+            $actBy === null ? null : gmdate('Y-m-d', $actBy * 86400),
+            json_encode($fit->memberships, JSON_THROW_ON_ERROR), json_encode($lines, JSON_THROW_ON_ERROR), $now->toDateTimeString(),
+        ];
+    }
+
+    /** @return list<RuleBook> */
+    private function books(?Offer $offer = null): array
+    {
+        return Offer::query()->when($offer !== null, fn ($query) => $query->whereKey($offer?->id))->orderBy('id')->with('rules')->get()
+            ->filter(fn (Offer $one): bool => $one->rules !== null)
+            ->map(fn (Offer $one): RuleBook => RuleBook::of($one->rules ?? throw new \LogicException('filtered above')))->values()->all();
+    }
+}

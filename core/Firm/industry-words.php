@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+// What files call an industry, folded, by the part of the tree it surely means. Several languages; add freely.
+return [
+    '2310' => ['glass', 'glas', 'glass manufacturing', 'glassworks', 'glasindustrie', 'glasbruk', 'glasvaerk', 'glasindustri', 'szklo', 'sklo', 'klaas', 'lasi', 'verre'],
+    '2220' => ['plastics', 'plastic', 'plastics manufacturing', 'kunststoff', 'kunststoffe', 'kunststoffverarbeitung', 'plast', 'plastindustri', 'kunststof', 'tworzywa sztuczne', 'tworzywa', 'plasty', 'muovi', 'plasturgie', 'injection moulding', 'spritzguss', 'blow moulding'],
+    '22' => ['rubber and plastics', 'gummi und kunststoff', 'gummi'],
+    '17' => ['paper', 'papier', 'papper', 'papir', 'paperi', 'papier und pappe', 'pulp and paper', 'papierindustrie', 'pappersindustri', 'packaging paper', 'karton'],
+    '13' => ['textiles', 'textile', 'textilien', 'textil', 'textiel', 'tekstil', 'wlokiennictwo', 'tekstiili', 'textilindustrie'],
+    '25' => ['metal goods', 'metal products', 'metallwaren', 'metallverarbeitung', 'metallvaror', 'metaalwaren', 'metalvarer', 'wyroby metalowe', 'metallituotteet', 'fabricated metal'],
+    '24' => ['metals', 'basic metals', 'steel', 'stahl', 'foundry', 'giesserei', 'gjuteri', 'staal'],
+    '2930' => ['vehicle parts', 'automotive', 'automotive supplier', 'automobilzulieferer', 'fordonsdelar', 'fordonskomponenter', 'auto onderdelen', 'czesci samochodowe', 'bildele', 'autodily'],
+    '1621' => ['wood panels', 'holzwerkstoffe', 'traskivor', 'spanplatten', 'plyty drewniane', 'houten platen', 'chipboard', 'veneer', 'trapaneler'],
+    '16' => ['wood', 'wood products', 'holz', 'tra', 'trae', 'hout', 'drewno', 'puu'],
+    '2100' => ['pharmaceuticals', 'pharma', 'pharmaceutical', 'pharmazie', 'lakemedel', 'farmaceutyka', 'farmacja', 'farmaceutica', 'laaketeollisuus', 'medicinalvarer', 'farmaci'],
+    '26' => ['electronics', 'elektronik', 'elektroniikka', 'elektronika', 'elektronica'],
+    '2610' => ['electronic components', 'semiconductors', 'halbleiter', 'printed circuit boards', 'leiterplatten'],
+    '28' => ['machinery', 'maschinenbau', 'mechanical engineering', 'maskinindustri', 'machinebouw', 'maszyny'],
+    '2813' => ['compressors', 'kompressoren', 'compressor manufacturing', 'pumps and compressors', 'kompressorer'],
+    '20' => ['chemicals', 'chemie', 'kemi', 'chemia', 'kemia', 'chemical'],
+    '10' => ['food', 'lebensmittel', 'livsmedel', 'voeding', 'zywnosc', 'fodevarer', 'food production', 'potraviny'],
+    '11' => ['beverages', 'getranke', 'drycker', 'dranken', 'napoje'],
+    '31' => ['furniture', 'mobel', 'meubels', 'meble', 'huonekalut'],
+    '32' => ['other manufacturing'],
+    'C' => ['manufacturing', 'produktion', 'industry', 'tillverkning', 'verarbeitendes gewerbe', 'produkcja'],
+    '466' => ['wholesale of machinery', 'machinery trade', 'maschinenhandel'],
+    '46' => ['wholesale', 'trading', 'trade', 'handel', 'grosshandel', 'grosshandel', 'groothandel', 'partihandel', 'hurtownia'],
+    '47' => ['retail', 'einzelhandel', 'detaljhandel', 'detailhandel'],
+    '702' => ['consultancy', 'consulting', 'management consulting', 'unternehmensberatung', 'beratung', 'konsult', 'doradztwo', 'radgivning'],
+    '71' => ['engineering', 'engineering services', 'ingenieurburo', 'ingenjorsbyra'],
+    '62' => ['software', 'it services', 'it', 'information technology', 'computer software'],
+    '78' => ['staffing', 'recruitment', 'personalvermittlung', 'zeitarbeit', 'bemanning', 'rekrytering', 'uitzendbureau', 'vikar', 'hr agency', 'employment agency'],
+    '41' => ['construction', 'bau', 'bygg', 'bouw', 'budownictwo'],
+    '52' => ['logistics', 'logistik', 'warehousing', 'logistiek', 'logistyka'],
+    '94' => ['association', 'verband', 'verein', 'forening', 'vereniging'],
+    '85' => ['education', 'bildung', 'utbildning'],
+    '86' => ['health care', 'healthcare', 'gesundheit', 'vard'],
+];

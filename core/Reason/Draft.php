@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Luftig\Core\Reason;
+
+use Luftig\Core\Signal\Kind;
+
+/**
+ * A plain sentence from the strongest signals (rule 19). It quotes nothing that the other side would not expect us to know,
+ * and has no words that tell time, so that it is as true on the day of use as on the day of writing.
+ */
+final readonly class Draft
+{
+    /** @param list<Evidence> $evidence what it speaks of, the strongest first; at most two */
+    private function __construct(private string $account, private ?string $addressee, private array $evidence) {}
+
+    /**
+     * @param  list<Evidence>  $evidence  the strongest first
+     * @param  string|null  $addressee  first name
+     */
+    public static function of(string $account, ?string $addressee, array $evidence): self
+    {
+        $kinds = [];
+        foreach ($evidence as $one) {
+            if ($one->kind->mayBeQuoted()) {
+                $kinds[$one->kind->value] ??= $one;
+            }
+        }
+
+        return new self($account, $addressee, array_slice(array_values($kinds), 0, 2));
+    }
+
+    /** What to say, as a rep would note it for herself. */
+    public function headline(): string
+    {
+        if ($this->evidence === []) {
+            return 'Fits, no occasion yet: begin with what they do';
+        }
+
+        return ucfirst(implode(', and ', array_map($this->advice(...), $this->evidence)));
+    }
+
+    public function words(): string
+    {
+        $hello = $this->addressee === null ? 'Hello,' : "Hello {$this->addressee},";
+        if ($this->evidence === []) {
+            return "$hello you run your plants in a way we know well from others of your size. May I ask how {$this->account} keeps an eye on what its air costs?";
+        }
+        $seen = implode(', and ', array_map($this->mention(...), $this->evidence));
+
+        return "$hello $seen. {$this->question()}";
+    }
+
+    private function advice(Evidence $evidence): string
+    {
+        $whose = $evidence->isAddressee ? 'their' : ($evidence->person ?? 'somebody').'’s';
+
+        return match ($evidence->kind) {
+            Kind::Funding => "ask what the new money will change: {$evidence->title}",
+            Kind::Hiring => preg_match('/^(.{3,60}?)s? sought/iu', $evidence->title, $role) ? 'offer relief until they have found '.lcfirst($role[1]) : 'offer relief until the post is filled',
+            Kind::Growth => 'ask what grows along with the headcount',
+            Kind::Decline => 'ask what fewer hands have to manage now',
+            Kind::NewLeader => $evidence->isAddressee ? 'ask what they found on taking over' : 'ask what changes under the new leader',
+            Kind::Promotion => "congratulate on $whose new post",
+            Kind::CustomerAlum => 'speak of the customer they came from',
+            Kind::LeadershipChange => 'ask what the new management looks at first',
+            Kind::TechAdopted => "offer what completes it: {$evidence->title}",
+            Kind::TechDropped => "ask what takes its place: {$evidence->title}",
+            Kind::PostEngagement => $evidence->isAddressee ? 'answer what they said under the post' : "take up $whose remark under the post",
+            Kind::News => "take up what the press wrote: {$evidence->title}",
+            Kind::Expansion => "ask about the new capacity: {$evidence->title}",
+            Kind::HiringFreeze => 'speak of saving without new hands',
+            Kind::RivalSigned => 'leave the door open for a second opinion',
+            Kind::OwnEngagement, Kind::TopicInterest => 'begin with what they do',
+        };
+    }
+
+    private function mention(Evidence $evidence): string
+    {
+        $what = '“'.$evidence->title.'”';
+
+        return match ($evidence->kind) {
+            Kind::Funding, Kind::News, Kind::Expansion, Kind::HiringFreeze => "I read of {$this->account}: $what",
+            Kind::Hiring => "I saw what you are looking for: $what",
+            Kind::NewLeader, Kind::Promotion => $evidence->isAddressee ? 'congratulations on the new post' : "I saw that there is a new face with you: $what",
+            Kind::CustomerAlum => $evidence->isAddressee ? 'we may have met where you worked before' : 'one of you knows us from a former employer',
+            Kind::PostEngagement => $evidence->isAddressee ? 'what you said under the post stayed with me' : "I came across a remark from your house: $what",
+            default => "I noticed: $what",
+        };
+    }
+
+    private function question(): string
+    {
+        return match ($this->evidence[0]->kind) {
+            Kind::Funding, Kind::Expansion, Kind::Growth => 'How will you know what your air network loses before more hangs on it?',
+            Kind::Hiring => 'Who looks after leaks until the post is filled?',
+            Kind::NewLeader, Kind::Promotion, Kind::LeadershipChange => 'Is there a figure yet for what escapes from your air network?',
+            Kind::TechAdopted, Kind::TechDropped => 'Where will the air measurements come from now?',
+            default => 'May I show how a plant of your size found its leaks?',
+        };
+    }
+}

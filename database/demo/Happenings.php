@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+/** Invents the signals of the demo over eighteen months, more of them at companies that do well. */
+final class Happenings
+{
+    private const COLUMNS = ['domain', 'kind', 'date', 'title', 'since', 'strength', 'confidence', 'round', 'amount', 'currency', 'openings', 'heads before', 'heads after', 'deed', 'person', 'source', 'quote', 'link'];
+
+    private const KINDS = [
+        'hiring' => 26, 'news' => 15, 'post_engagement' => 12, 'growth' => 9, 'new_leader' => 8, 'own_engagement' => 6, 'topic_interest' => 5, 'expansion' => 4.5, 'funding' => 3.5,
+        'promotion' => 3, 'tech_adopted' => 3, 'decline' => 2.5, 'leadership_change' => 2, 'customer_alum' => 1.2, 'tech_dropped' => 1.6, 'hiring_freeze' => 1.4, 'rival_signed' => .5,
+    ];
+
+    public function __construct(private readonly Dice $dice, private readonly int $now) {}
+
+    /**
+     * @param  list<array<string, mixed>>  $companies
+     * @param  list<array<string, mixed>>  $people
+     * @return list<array<string, string>>
+     */
+    public function make(array $companies, array $people, int $count): array
+    {
+        $addresses = [];
+        foreach ($people as $person) {
+            if ($person['email'] !== '' && ! str_starts_with($person['email'], 'info@')) {
+                $addresses[$person['domain']][] = $person;
+            }
+        }
+        $rows = array_map(fn (array $story): array => $this->row($story), Stories::happenings());
+        $companies = array_values(array_filter($companies, fn (array $company): bool => ! isset($company['truth']['story'])));
+        while (count($rows) < $count) {
+            $company = $this->dice->pick($companies);
+            // A company that grows is heard of more often.
+            if ($this->dice->chance(.45 + 2.2 * $company['truth']['growth'])) {
+                $rows[] = $this->row($this->one($company, $addresses[$company['truth']['domain']] ?? []));
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  array<string, mixed>  $company
+     * @param  list<array<string, mixed>>  $people
+     * @return array<string, mixed>
+     */
+    private function one(array $company, array $people): array
+    {
+        $kind = $this->dice->weighted(self::KINDS);
+        $person = $people === [] ? null : $this->dice->pick($people);
+        if ($person === null && in_array($kind, ['post_engagement', 'new_leader', 'promotion', 'customer_alum', 'own_engagement'], true)) {
+            $kind = 'news';
+        }
+        if (in_array($kind, ['new_leader', 'promotion'], true)) {
+            $leaders = array_filter($people, fn (array $one): bool => $one['truth'] !== 'other');
+            $person = $leaders === [] ? null : $this->dice->pick($leaders);
+            $kind = $person === null ? 'hiring' : $kind;
+        }
+        $name = $person === null ? '' : $person['first_name'].' '.$person['last_name'];
+        $role = $person === null ? '' : ($person['title'] ?: 'a new post');
+        $days = $this->dice->chance(.35) ? $this->dice->part() * 60 : $this->dice->part() * 540;
+        $heads = $company['truth']['heads'];
+        $facts = ['domain' => $company['truth']['domain'], 'kind' => $kind, 'days' => $days, 'confidence' => $this->dice->chance(.8) ? '.9' : '1'];
+
+        return $facts + match ($kind) {
+            'hiring' => $this->hiring(),
+            'news' => ['title' => $this->dice->pick(['Named in a report on the duty to audit energy', 'Portrayed in the regional paper', 'Wins a prize for recycled material', 'Named among firms hit by power prices']), 'source' => 'press', 'link' => 'https://press.example/'.$company['truth']['domain']],
+            'post_engagement' => ['title' => $name.' '.$this->dice->pick(['reacted to a post about power prices', 'reacted to a post about leak surveys', 'passed on a post about energy audits', 'commented on a post about leak surveys']), 'source' => 'posts', 'person' => $person['email']],
+            'growth' => ['title' => 'Headcount up '.($up = $this->dice->int(3, 24)).' % in 90 days', 'heads before' => (string) max(12, $heads), 'heads after' => (string) (int) ceil(max(12, $heads) * (1 + $up / 100)), 'source' => 'headcounts'],
+            'decline' => ['title' => 'Headcount down '.($down = $this->dice->int(3, 15)).' % in 90 days', 'heads before' => (string) max(12, $heads), 'heads after' => (string) (int) floor(max(12, $heads) * (1 - $down / 100)), 'source' => 'headcounts'],
+            'new_leader' => ['title' => "$name joined as $role", 'strength' => (string) $this->dice->pick([.45, .55, .65, .75, .85, 1]), 'source' => 'people file', 'person' => $person['email']],
+            'promotion' => ['title' => "$name moved up to $role", 'strength' => (string) $this->dice->pick([.45, .55, .65, .75]), 'source' => 'people file', 'person' => $person['email']],
+            'customer_alum' => ['title' => "$name worked at a customer of ours before", 'source' => 'people file', 'person' => $person['email']],
+            'own_engagement' => ['title' => $name.' '.$this->dice->pick(['came to our open day', 'follows us', 'looked at our page on leaks']), 'deed' => $this->dice->pick(['event', 'follows', 'page']), 'source' => 'our pages', 'person' => $person['email']],
+            'topic_interest' => ['title' => 'Reads about leak surveys', 'strength' => (string) round($this->dice->part(), 2), 'source' => 'topic report'],
+            'expansion' => ['title' => $this->dice->pick(['New hall announced', 'Second site opened', 'Large contract won', 'New line ordered']), 'source' => 'press', 'quote' => 'The new line starts in the coming year.'],
+            'funding' => $this->funding($heads),
+            'leadership_change' => ['title' => 'New finance chief', 'source' => 'register'],
+            'tech_adopted' => ['title' => $this->dice->pick(Words::SYSTEMS).' adopted', 'source' => 'postings'],
+            'tech_dropped' => ['title' => $this->dice->pick(Words::LOGGERS).' no longer named', 'source' => 'pages'],
+            'hiring_freeze' => ['title' => 'Hiring stopped', 'source' => 'press'],
+            default => ['title' => 'Signed with a maker of compressors for its air audits', 'source' => 'press'],
+        };
+    }
+
+    /** @return array<string, string> */
+    private function hiring(): array
+    {
+        $opening = $this->dice->pick(Words::OPENINGS);
+        $number = $this->dice->chance(.2) ? $this->dice->int(2, 3) : 1;
+
+        return [
+            'title' => ucfirst($opening).' sought', 'openings' => (string) $number, 'source' => 'postings',
+            'quote' => $this->dice->pick(['You look after compressed air and steam.', 'The energy audit is your first task.', 'You plan the work of three shifts.', '']),
+        ];
+    }
+
+    /** @return array<string, string> */
+    private function funding(int $heads): array
+    {
+        $round = $this->dice->pick(['seed', 'A', 'B', 'C', 'grant', 'debt', '']);
+        $amount = round($heads * (.005 + .03 * $this->dice->part()), 1);
+
+        return [
+            'title' => (in_array($round, ['A', 'B', 'C'], true) ? "Round $round" : ucfirst($round ?: 'undisclosed round')).", €{$amount}M", 'round' => $round,
+            'amount' => $this->dice->chance(.2) ? '' : str_replace('.', ',', (string) $amount).' Mio', 'currency' => 'EUR', 'source' => 'press',
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $facts
+     * @return array<string, string>
+     */
+    private function row(array $facts): array
+    {
+        $at = (int) ($this->now - 86400 * $facts['days']);
+        $facts['date'] = $facts['days'] < 2 ? gmdate('Y-m-d\TH:i:s\Z', $at) : gmdate('Y-m-d', $at);
+        $facts['heads before'] ??= $facts['before'] ?? '';
+        $facts['heads after'] ??= $facts['after'] ?? '';
+        $row = [];
+        foreach (self::COLUMNS as $column) {
+            $row[$column] = (string) ($facts[$column] ?? '');
+        }
+
+        return $row;
+    }
+}

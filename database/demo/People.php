@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use Luftig\Core\Text\Fold;
+
+/** Invents the contacts of the demo: titles in nine languages, addresses that follow patterns, some of them dead. */
+final class People
+{
+    public function __construct(private readonly Dice $dice, private readonly int $now) {}
+
+    /**
+     * @param  list<array<string, mixed>>  $companies
+     * @return list<array<string, mixed>>
+     */
+    public function make(array $companies, int $count): array
+    {
+        $people = array_map($this->dated(...), Stories::people());
+        foreach ($companies as $i => $company) {
+            $left = $count - count($people);
+            $number = (int) round($left / (count($companies) - $i) * (.4 + 1.2 * $this->dice->part()));
+            $pattern = $this->dice->int(0, 3);
+            $seen = [];
+            for ($n = 0; $n < max(1, $number); $n++) {
+                $person = $this->one($company, $pattern);
+                $name = $person['first_name'].$person['last_name'];
+                if (! isset($seen[$name])) {
+                    $people[] = $person;
+                    $seen[$name] = true;
+                }
+            }
+        }
+
+        return $people;
+    }
+
+    /**
+     * @param  array<string, mixed>  $company
+     * @return array<string, mixed>
+     */
+    private function one(array $company, int $pattern): array
+    {
+        $country = $company['truth']['country'];
+        $first = $this->dice->pick(Words::FIRST_NAMES[$country]);
+        $last = $this->dice->pick(Words::LAST_NAMES[$country][0]).$this->dice->pick(Words::LAST_NAMES[$country][1]);
+        $role = $this->dice->weighted(['other' => 5, 'maintenance' => 1.6, 'plant' => 1.6, 'energy' => .8, 'chief' => 1.2]);
+        $titles = Words::TITLES[$role];
+        $title = $this->dice->pick($this->dice->chance(.6) ? $titles[$country] ?? $titles['EN'] : $titles['EN']);
+        [$f, $l] = [implode('', Fold::words($first)), implode('', Fold::words($last))];
+        $address = [$f.'.'.$l, $f[0].'.'.$l, $f, $f.$l[0]][$pattern].'@'.$company['truth']['domain'];
+        $state = $this->dice->weighted(['valid' => 42, 'catch_all' => 15, 'unknown' => 20, 'guess' => 8, 'invalid' => 10, 'off' => 2, '' => 3]);
+
+        return [
+            'domain' => $company['truth']['domain'], 'first_name' => $first, 'last_name' => $last, 'title' => $this->dice->chance(.03) ? '' : $title,
+            'in post since' => gmdate('n/Y', $this->now - 86400 * $this->dice->int(20, 3600)),
+            'email' => $this->dice->chance(.22) ? '' : ($this->dice->chance(.04) ? 'info@'.$company['truth']['domain'] : $address), 'email state' => $state,
+            'phone' => $this->phone($country),
+            'active' => $this->dice->chance(.25) ? gmdate('Y-m-d', $this->now - 86400 * $this->dice->int(0, 90)) : '',
+            'earlier posts' => '', 'truth' => $role,
+        ];
+    }
+
+    /** From ranges that are kept for fiction. */
+    private function phone(string $country): string
+    {
+        return match (true) {
+            $country === 'SE' && $this->dice->chance(.15) => '031-390 06 '.sprintf('%02d', $this->dice->int(0, 49)),
+            $country === 'DE' && $this->dice->chance(.15) => '030 23125 '.sprintf('%03d', $this->dice->int(0, 999)),
+            default => '',
+        };
+    }
+
+    /**
+     * @param  array<string, mixed>  $person
+     * @return array<string, mixed>
+     */
+    private function dated(array $person): array
+    {
+        $active = isset($person['active days']) ? gmdate('Y-m-d', $this->now - 86400 * $person['active days']) : '';
+
+        return [
+            'domain' => $person['domain'], 'first_name' => $person['first_name'], 'last_name' => $person['last_name'], 'title' => $person['title'],
+            'in post since' => gmdate('Y-m-d', $this->now - 86400 * $person['in post days']), 'email' => $person['email'], 'email state' => $person['email state'],
+            'phone' => $person['phone'] ?? '', 'active' => $active, 'earlier posts' => $person['earlier posts'] ?? '', 'truth' => 'story',
+        ];
+    }
+}

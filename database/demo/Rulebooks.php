@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+/** What the two offers of Blåsvik Metering look for (the criteria as the core takes them). */
+final class Rulebooks
+{
+    private const COUNTRIES = ['SE', 'DK', 'NO', 'FI', 'DE', 'NL', 'PL', 'CZ', 'EE', 'LV', 'LT'];
+
+    /** @return array<string, array{about: string, criteria: list<array<string, mixed>>, kinds: array<string, array<string, mixed>>}> */
+    public static function all(): array
+    {
+        return [
+            'Leak survey' => [
+                'about' => 'Clamp-on meters, and a service that finds leaks in compressed-air networks',
+                'criteria' => [
+                    ['name' => 'Makes things', 'field' => 'industries', 'mode' => 'must', 'any' => ['C']],
+                    ['name' => 'Where we go', 'field' => 'country', 'mode' => 'must', 'any' => self::COUNTRIES],
+                    ['name' => 'Makes compressors', 'field' => 'industries', 'mode' => 'must_not', 'any' => ['2813']],
+                    ['name' => 'Uses much air', 'field' => 'industries', 'mode' => 'prefer', 'weight' => 3, 'any' => ['13', '16', '17', '21', '22', '23', '25', '26', '29']],
+                    ['name' => 'Size', 'field' => 'headcount', 'mode' => 'prefer', 'weight' => 3, 'range' => [40, 1500]],
+                    ['name' => 'Can afford it', 'field' => 'revenue', 'mode' => 'prefer', 'weight' => 2, 'range' => [8_000_000, null]],
+                    ['name' => 'More than one site', 'field' => 'sites', 'mode' => 'prefer', 'weight' => 1, 'range' => [2, null]],
+                    ['name' => 'Grows', 'field' => 'growth', 'mode' => 'prefer', 'weight' => 1, 'range' => [.03, null]],
+                    ['name' => 'Runs in shifts, on air', 'field' => 'text', 'mode' => 'prefer', 'weight' => 2, 'query' => '"three shifts" OR "compressed air" OR "round the clock"'],
+                ],
+                'kinds' => ['leadership_change' => ['weight' => .15]],
+            ],
+            'Air purity' => [
+                'about' => 'Proof of nitrogen and air purity for pharmaceutical and electronics plants',
+                'criteria' => [
+                    ['name' => 'Pharmaceuticals or electronics', 'field' => 'industries', 'mode' => 'must', 'any' => ['21', '26']],
+                    ['name' => 'Where we go', 'field' => 'country', 'mode' => 'must', 'any' => self::COUNTRIES],
+                    ['name' => 'Size', 'field' => 'headcount', 'mode' => 'prefer', 'weight' => 2, 'range' => [80, 3000]],
+                    ['name' => 'Clean rooms', 'field' => 'text', 'mode' => 'prefer', 'weight' => 3, 'query' => '"clean room" OR "clean dry air"'],
+                    ['name' => 'Near Gothenburg', 'field' => 'place', 'mode' => 'prefer', 'weight' => 1, 'within' => ['km' => 700, 'of' => [57.7089, 11.9746]]],
+                ],
+                'kinds' => ['tech_dropped' => ['counts' => 'ignored'], 'topic_interest' => ['weight' => .2]],
+            ],
+        ];
+    }
+}

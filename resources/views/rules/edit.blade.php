@@ -1,0 +1,47 @@
+@use('Luftig\Core\Profile\Field')
+@use('Luftig\Core\Profile\Mode')
+@use('Luftig\Core\Signal\Counts')
+@php $given = old('criteria') !== null ? array_values(old('criteria')) : null; @endphp
+<x-layout :title="'Rules of '.$editing->name" at="">
+    <div class="spread"><div class="line"><h1>Rules</h1><span class="muted">{{ $editing->name }}, version {{ $rules->version }}@if ($rules->author), by {{ $rules->author->name }} <x-ago :time="$rules->created_at" />@endif</span></div>
+        <span class="buttons">@foreach ($offers as $one)<a class="button" href="{{ route('rules.edit', $one) }}" @if ($one->is($editing)) aria-current="page" style="border-color: var(--ink)" @endif>{{ $one->name }}</a>@endforeach</span></div>
+    @if ($old)<p class="warned gap">You look at version {{ $rules->version }}. Saving makes it the newest again, as a version of its own. <a href="{{ route('rules.edit', $editing) }}">Back to the rules in force</a></p>@endif
+    <x-wrong for="rules" />
+    @foreach ($errors->get('kinds.*') as $messages)<p class="wrong" role="alert">{{ $messages[0] }}</p>@endforeach
+    <form method="post" action="{{ route('rules.store', $editing) }}" class="two gap" hx-post="{{ route('rules.preview', $editing) }}" hx-trigger="change delay:250ms, input changed delay:700ms from:find input" hx-target="#moves" hx-sync="this:replace">
+        @csrf
+        <input type="hidden" name="version" value="{{ session('newest', $newest) }}">
+        <div>
+            <h2 class="head">Target profile: whom it serves</h2>
+            <div class="scroll"><table class="rules"><thead><tr><th>Name</th><th>Looks at</th><th>It</th><th>Weight</th><th>Is</th><th>Values, query, or place</th><th>From / km</th><th>To</th><th></th></tr></thead>
+                <tbody id="criteria">
+                    @foreach ($given ?? $rules->criteria as $i => $criterion)
+                        @include('rules.criterion', ['i' => $i, 'row' => $given === null ? App\Screens\CriterionRow::of($criterion) : $criterion])
+                    @endforeach
+                </tbody></table></div>
+            <template id="criteria-new">@include('rules.criterion', ['i' => 'NEW', 'row' => []])</template>
+            <p style="padding-top: 8px"><button class="button" type="button" data-add="criteria">Add a criterion</button></p>
+            <p class="muted small" style="padding-top: 6px">“must” and “must not” are gates; “prefer” weighs. Values are parted by commas: ISIC codes (C, 23, 2310), country codes (SE), postal areas, technologies. A place is latitude, longitude; its radius stands under From. Affordable: put price ÷ usual share of spending under From of the revenue.</p>
+            <h2 class="head" style="margin-top: 22px">Kinds of signal: what counts, and how it ages</h2>
+            <div class="scroll"><table class="rules tiny"><thead><tr><th>Kind</th><th>Counts</th><th>Weight</th><th>Rises, days</th><th>Holds, days</th><th>Half-life, days</th></tr></thead>
+                @foreach ($kinds as $kind)
+                    @php $rule = $catalogue->of($kind); $base = $standard->of($kind); @endphp
+                    <tr class="{{ old("kinds.{$kind->value}.counts", $rule->counts->value) }}"><td>{{ $kind->label() }}@if ($rule != $base) <span class="pine small" title="The standard: weight {{ $base->weight }}, rises {{ $base->ramp }}, holds {{ $base->hold }}, half-life {{ $base->halfLife }}, counts {{ $base->counts->value }}">changed</span>@endif</td>
+                        <td><select name="kinds[{{ $kind->value }}][counts]" aria-label="{{ $kind->label() }} counts">@foreach (Counts::cases() as $counts)<option value="{{ $counts->value }}" @selected(old("kinds.{$kind->value}.counts", $rule->counts->value) === $counts->value)>{{ $counts->value }}</option>@endforeach</select></td>
+                        @foreach (['weight' => [$rule->weight, 'weight', '0.01', 1], 'ramp' => [$rule->ramp, 'days of rising', '1', 365], 'hold' => [$rule->hold, 'days of holding', '1', 730], 'half_life' => [$rule->halfLife, 'half-life', '0.5', 1500]] as $field => [$value, $label, $step, $max])
+                            <td><input type="number" name="kinds[{{ $kind->value }}][{{ $field }}]" value="{{ old("kinds.{$kind->value}.$field", $value) }}" step="any" min="0" max="{{ $max }}" required aria-label="{{ $label }} of {{ $kind->label() }}"></td>
+                        @endforeach</tr>
+                @endforeach</table></div>
+        </div>
+        <div class="aside stack">
+            <div class="card stack">
+                <h2>What would move</h2>
+                <div id="moves" aria-live="polite"><p class="soft">Change something, and the ten biggest moves stand here before anything is saved.</p></div>
+                <label class="field"><span>Why this change</span><input name="note" maxlength="190" value="{{ old('note') }}"></label>
+                <div class="buttons"><button class="button primary">Save as version {{ $newest + 1 }}</button><button class="button" type="button" hx-post="{{ route('rules.preview', $editing) }}" hx-target="#moves">Show the moves</button></div>
+            </div>
+            <details class="card" @if ($old) open @endif><summary><strong>Versions</strong></summary>
+                <ul class="plain" style="padding-top: 8px">@foreach ($versions as $version)<li style="padding: 5px 0; border-top: 1px solid var(--hairline)"><a href="{{ route('rules.version', $version) }}">Version {{ $version->version }}</a> <span class="muted small">{{ $version->author?->name }}, <x-ago :time="$version->created_at" />@if ($version->note): {{ $version->note }}@endif</span></li>@endforeach</ul></details>
+        </div>
+    </form>
+</x-layout>

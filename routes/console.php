@@ -1,0 +1,8 @@
+<?php
+
+use App\Jobs\RefreshStandings;
+use Illuminate\Support\Facades\Schedule;
+
+Schedule::job(RefreshStandings::ofEverything())->dailyAt('00:05')->withoutOverlapping();
+Schedule::job(RefreshStandings::ofChanged())->everyMinute()->withoutOverlapping();
+Schedule::command('luftig:resume')->everyMinute();

@@ -1,0 +1,86 @@
+<?php
+
+use App\Http\Controllers\AccountController;
+use App\Http\Controllers\ApproachController;
+use App\Http\Controllers\DecisionController;
+use App\Http\Controllers\GoController;
+use App\Http\Controllers\IndustryLabelController;
+use App\Http\Controllers\IntakeController;
+use App\Http\Controllers\KeepOutController;
+use App\Http\Controllers\NoteController;
+use App\Http\Controllers\OfferController;
+use App\Http\Controllers\PaceController;
+use App\Http\Controllers\ReasonController;
+use App\Http\Controllers\RulesController;
+use App\Http\Controllers\SignInController;
+use App\Http\Controllers\TeamController;
+use App\Http\Controllers\TodayController;
+use App\Models\Offer;
+use App\Models\RuleSet;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('guest')->group(function (): void {
+    Route::get('/sign-in', [SignInController::class, 'create'])->name('login');
+    Route::post('/sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in');
+    Route::post('/sign-in/demo', [SignInController::class, 'demo'])->name('sign-in.demo');
+});
+
+Route::middleware('auth')->group(function (): void {
+    Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
+    Route::post('/offer', [OfferController::class, 'choose'])->name('offer.choose');
+    Route::post('/offers', [OfferController::class, 'store'])->name('offers.store');
+    Route::get('/go', GoController::class)->name('go');
+
+    Route::get('/', TodayController::class)->name('today');
+
+    Route::get('/accounts', [AccountController::class, 'index'])->name('accounts.index');
+    Route::get('/accounts/picture', [AccountController::class, 'picture'])->name('accounts.picture');
+    Route::get('/accounts/{account}', [AccountController::class, 'show'])->name('accounts.show');
+    Route::post('/accounts/{account}/decision', [DecisionController::class, 'store'])->name('decision.store');
+    Route::delete('/accounts/{account}/decision', [DecisionController::class, 'destroy'])->name('decision.destroy');
+    Route::post('/accounts/{account}/notes', [NoteController::class, 'store'])->name('notes.store');
+    Route::delete('/notes/{note}', [NoteController::class, 'destroy'])->name('notes.destroy');
+
+    Route::get('/reasons', [ReasonController::class, 'index'])->name('reasons.index');
+    Route::get('/accounts/{account}/reasons/new', [ReasonController::class, 'create'])->name('reasons.create');
+    Route::post('/accounts/{account}/reasons', [ReasonController::class, 'store'])->name('reasons.store');
+    Route::get('/reasons/{reason}', [ReasonController::class, 'show'])->name('reasons.show');
+    Route::delete('/reasons/{reason}', [ReasonController::class, 'destroy'])->name('reasons.destroy');
+    Route::post('/reasons/{reason}/approaches', [ApproachController::class, 'store'])->name('approaches.store');
+    Route::patch('/approaches/{approach}', [ApproachController::class, 'update'])->name('approaches.update');
+    Route::delete('/approaches/{approach}', [ApproachController::class, 'destroy'])->name('approaches.destroy');
+
+    Route::get('/intake', [IntakeController::class, 'index'])->name('intake.index');
+    Route::post('/intake', [IntakeController::class, 'store'])->name('intake.store');
+    Route::get('/intake/templates/{kind}', [IntakeController::class, 'template'])->name('intake.template');
+    Route::patch('/intake/labels/{label}', [IndustryLabelController::class, 'update'])->name('labels.update');
+    Route::get('/intake/{intake}', [IntakeController::class, 'show'])->name('intake.show');
+    Route::patch('/intake/{intake}', [IntakeController::class, 'update'])->name('intake.update');
+    Route::delete('/intake/{intake}', [IntakeController::class, 'destroy'])->name('intake.destroy');
+    Route::post('/intake/{intake}/start', [IntakeController::class, 'start'])->name('intake.start');
+    Route::post('/intake/{intake}/resume', [IntakeController::class, 'resume'])->name('intake.resume');
+    Route::post('/intake/{intake}/undo', [IntakeController::class, 'undo'])->name('intake.undo');
+    Route::get('/intake/{intake}/rejected', [IntakeController::class, 'rejected'])->name('intake.rejected');
+
+    Route::get('/keep-out', [KeepOutController::class, 'index'])->name('keep-out.index');
+    Route::post('/keep-out', [KeepOutController::class, 'store'])->name('keep-out.store');
+    Route::delete('/keep-out/{keepOut}', [KeepOutController::class, 'destroy'])->name('keep-out.destroy');
+
+    Route::get('/pace', [PaceController::class, 'edit'])->name('pace.edit');
+    Route::patch('/pace', [PaceController::class, 'update'])->name('pace.update');
+
+    Route::get('/rules', function (Offer $offer) {
+        Gate::authorize('viewAny', RuleSet::class);
+
+        return redirect()->route('rules.edit', $offer);
+    })->name('rules');
+    Route::get('/rules/versions/{ruleSet}', [RulesController::class, 'version'])->name('rules.version');
+    Route::get('/rules/{offer}', [RulesController::class, 'edit'])->name('rules.edit');
+    Route::post('/rules/{offer}/preview', [RulesController::class, 'preview'])->name('rules.preview');
+    Route::post('/rules/{offer}', [RulesController::class, 'store'])->name('rules.store');
+
+    Route::get('/team', [TeamController::class, 'index'])->name('team.index');
+    Route::post('/team', [TeamController::class, 'store'])->name('team.store');
+    Route::patch('/team/{user}', [TeamController::class, 'update'])->name('team.update');
+});
