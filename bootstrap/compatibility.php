@@ -42,7 +42,7 @@ namespace Symfony\Component\Clock {
 
             public function withTimeZone(DateTimeZone|string $timezone): static
             {
-                return new static($timezone);
+                return new self($timezone);
             }
         }
     }
@@ -64,6 +64,26 @@ namespace {
         function array_last(array $array): mixed
         {
             return $array === [] ? null : end($array);
+        }
+    }
+
+    if (! function_exists('get_error_handler')) {
+        function get_error_handler(): ?callable
+        {
+            $handler = set_error_handler(null);
+            restore_error_handler();
+
+            return $handler;
+        }
+    }
+
+    if (! function_exists('get_exception_handler')) {
+        function get_exception_handler(): ?callable
+        {
+            $handler = set_exception_handler(null);
+            restore_exception_handler();
+
+            return $handler;
         }
     }
 }

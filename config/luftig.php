@@ -5,7 +5,7 @@ return [
     'demo' => (bool) env('LUFTIG_DEMO', false) && env('APP_ENV') !== 'production',
 
     /* A time that stands still, for tests and pictures; `php artisan luftig:clock` sets one for the running app. */
-    'clock_file' => storage_path('framework/clock'),
+    'clock_file' => env('LUFTIG_CLOCK_FILE', storage_path('framework/clock')),
 
     'upload_megabytes' => 128,
 

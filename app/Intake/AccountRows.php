@@ -28,7 +28,9 @@ final class AccountRows implements Rows
     /** @var array<string, int> */
     private array $attributes = [];
 
-    public function __construct(private readonly Gazetteer $gazetteer = new Gazetteer, private readonly IndustryLabels $labels = new IndustryLabels) {}
+    public function __construct(private readonly Gazetteer $gazetteer = new Gazetteer, private readonly IndustryLabels $labels = new IndustryLabels)
+    {
+    }
 
     public static function columns(): array
     {
@@ -388,7 +390,7 @@ final class AccountRows implements Rows
         return $ids;
     }
 
-    /** @param array<int, array<string, mixed>> $records */
+    /** @param  array<int, array<string, mixed>>  $records */
     private function joinParents(array $records, Ledger $ledger): void
     {
         $parents = array_filter(array_column($records, 'parent', 'domain'));

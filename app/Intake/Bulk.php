@@ -34,7 +34,7 @@ final class Bulk
         return $ids;
     }
 
-    /** @param list<bool|float|int|string|null> $row */
+    /** @param  list<bool|float|int|string|null>  $row */
     private static function values(array $row): string
     {
         $pdo = DB::connection()->getPdo();

@@ -13,8 +13,10 @@ use Luftig\Core\Firm\Domain;
 /** The cells of one row, read by type; a cell that cannot be read rejects the row with a sentence. */
 final readonly class Cells
 {
-    /** @param array<string, string> $cells by field */
-    public function __construct(private array $cells) {}
+    /** @param  array<string, string>  $cells by field */
+    public function __construct(private array $cells)
+    {
+    }
 
     public function text(string $field, int $most = 190): ?string
     {
@@ -117,7 +119,7 @@ final readonly class Cells
         return array_values(array_unique(array_filter(array_map(trim(...), $parts), fn (string $part): bool => $part !== '')));
     }
 
-    /** @param array<string, list<string>> $choices value → words for it */
+    /** @param  array<string, list<string>>  $choices value → words for it */
     public function choice(string $field, string $what, array $choices): ?string
     {
         $text = $this->cells[$field] ?? null;

@@ -7,6 +7,8 @@ namespace App\Intake;
 /** A field that a column of a file can fill. */
 final readonly class Column
 {
-    /** @param list<string> $names folded headings by which it is recognised, in several languages */
-    public function __construct(public string $label, public array $names, public string $example, public bool $required = false) {}
+    /** @param  list<string>  $names folded headings by which it is recognised, in several languages */
+    public function __construct(public string $label, public array $names, public string $example, public bool $required = false)
+    {
+    }
 }

@@ -194,7 +194,7 @@ final class ContactRows implements Rows
         return $changed;
     }
 
-    /** @param list<array{int, array<string, mixed>}> $new account and record */
+    /** @param  list<array{int, array<string, mixed>}>  $new account and record */
     private function create(array $new, Ledger $ledger): int
     {
         $now = now()->toDateTimeString();
@@ -317,7 +317,7 @@ final class ContactRows implements Rows
         ];
     }
 
-    /** @param array<string, mixed> $record */
+    /** @param  array<string, mixed>  $record */
     private static function personalAddress(array $record): ?string
     {
         foreach ($record['channels'] as $channel) {

@@ -12,5 +12,7 @@ final readonly class CsvRecord
      * @param  int  $line  in the file, from 1
      * @param  int  $end  byte after the record, from where reading can go on
      */
-    public function __construct(public ?array $cells, public string $text, public int $line, public int $end) {}
+    public function __construct(public ?array $cells, public string $text, public int $line, public int $end)
+    {
+    }
 }

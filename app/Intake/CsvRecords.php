@@ -11,7 +11,9 @@ final readonly class CsvRecords
 {
     private const MAX_BYTES = 1 << 20;
 
-    public function __construct(private string $path, public string $delimiter) {}
+    public function __construct(private string $path, public string $delimiter)
+    {
+    }
 
     /**
      * @param  int  $offset  byte at which a record begins

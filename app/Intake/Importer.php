@@ -18,7 +18,7 @@ final class Importer
 
     private const LOCK = 'luftig-intake';
 
-    /** @param Closure(): bool|null $keepGoing asked after each batch */
+    /** @param  Closure(): bool|null  $keepGoing asked after each batch */
     public function run(Intake $intake, ?Closure $keepGoing = null): void
     {
         $this->alone(function () use ($intake, $keepGoing): void {
@@ -71,7 +71,7 @@ final class Importer
         return storage_path('app/intakes/'.$intake->path);
     }
 
-    /** @param list<CsvRecord> $batch */
+    /** @param  list<CsvRecord>  $batch */
     private function take(Intake $intake, Rows $rows, array $batch): void
     {
         if ($batch === []) {

@@ -10,9 +10,11 @@ final class Ledger
     /** @var list<list<int|string|null>> */
     private array $rows = [];
 
-    public function __construct(private readonly int $intake) {}
+    public function __construct(private readonly int $intake)
+    {
+    }
 
-    /** @param list<int> $ids */
+    /** @param  list<int>  $ids */
     public function created(string $record, array $ids): void
     {
         foreach ($ids as $id) {

@@ -11,8 +11,10 @@ final readonly class Preview
 {
     private const ROWS = 6;
 
-    /** @param list<array{line: int, cells: list<string>, becomes: array<string, string>, problem: string|null}> $rows */
-    private function __construct(public array $rows) {}
+    /** @param  list<array{line: int, cells: list<string>, becomes: array<string, string>, problem: string|null}>  $rows */
+    private function __construct(public array $rows)
+    {
+    }
 
     public static function of(Intake $intake): self
     {

@@ -7,4 +7,6 @@ namespace App\Intake;
 use RuntimeException;
 
 /** A row that is not taken; the message says why. */
-final class RejectedRow extends RuntimeException {}
+final class RejectedRow extends RuntimeException
+{
+}

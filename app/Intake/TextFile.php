@@ -9,8 +9,10 @@ final readonly class TextFile
 {
     private const SAMPLE = 65536;
 
-    /** @param list<string> $columns */
-    private function __construct(public string $encoding, public string $delimiter, public array $columns) {}
+    /** @param  list<string>  $columns */
+    private function __construct(public string $encoding, public string $delimiter, public array $columns)
+    {
+    }
 
     /**
      * @param  string  $from  path of what was brought

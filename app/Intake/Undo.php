@@ -57,7 +57,7 @@ final class Undo
         if ($row === null) {
             return 0;
         }
-        $same = fn (string $field): bool => ! property_exists($row, $field) || $row->$field == $after[$field] || json_decode((string) $row->$field, true) == $after[$field];
+        $same = fn (string $field): bool => ! property_exists($row, $field) || $after[$field] == $row->$field || json_decode((string) $row->$field, true) == $after[$field];
         $fields = array_filter($before, fn (string $field): bool => $same($field), ARRAY_FILTER_USE_KEY);
         if ($change->record === 'account') {
             (new AccountRows)->change($row->id, $fields);
@@ -85,7 +85,7 @@ final class Undo
         return $all - count($ids);
     }
 
-    /** @param list<int> $ids */
+    /** @param  list<int>  $ids */
     private function markStale(string $record, array $ids): void
     {
         $contacts = fn (): Builder => DB::table('contacts')->whereIn('id', DB::table(self::TABLES[$record])->whereIn('id', $ids)->select('contact_id'));

@@ -16,7 +16,9 @@ final class RefreshStandings implements ShouldQueue
 
     public int $timeout = 3600;
 
-    private function __construct(private readonly bool $all, private readonly ?int $offer = null) {}
+    private function __construct(private readonly bool $all, private readonly ?int $offer = null)
+    {
+    }
 
     public static function ofChanged(): self
     {

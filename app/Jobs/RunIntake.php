@@ -22,7 +22,9 @@ final class RunIntake implements ShouldQueue
 
     public int $timeout = 3600;
 
-    public function __construct(private readonly int $intake, private readonly bool $undo = false) {}
+    public function __construct(private readonly int $intake, private readonly bool $undo = false)
+    {
+    }
 
     public function handle(Importer $importer, Standings $standings): void
     {

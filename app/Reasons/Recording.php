@@ -43,7 +43,7 @@ final class Recording
         ]);
     }
 
-    /** @param list<CarbonImmutable> $freshUntil first days on which what it rests on is no longer fresh */
+    /** @param  list<CarbonImmutable>  $freshUntil first days on which what it rests on is no longer fresh */
     private static function expiry(Standing $standing, array $freshUntil): CarbonImmutable
     {
         if ($freshUntil === []) {

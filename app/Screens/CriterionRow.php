@@ -16,10 +16,10 @@ final class CriterionRow
         $row = ['name' => $criterion['name'], 'field' => $criterion['field'], 'mode' => $criterion['mode'], 'weight' => $criterion['weight'] ?? null];
 
         return $row + match (true) {
-            isset($criterion['range']) => ['test' => 'range', 'low' => self::number($criterion['range'][0]), 'high' => self::number($criterion['range'][1])],
-            isset($criterion['any']) => ['test' => 'any', 'value' => implode(', ', $criterion['any'])],
-            isset($criterion['within']) => ['test' => 'within', 'value' => implode(', ', $criterion['within']['of']), 'low' => self::number($criterion['within']['km'])],
-            default => ['test' => 'query', 'value' => $criterion['query']],
+            isset($criterion['range']) => ['low' => self::number($criterion['range'][0]), 'high' => self::number($criterion['range'][1])],
+            isset($criterion['any']) => ['value' => implode(', ', $criterion['any'])],
+            isset($criterion['within']) => ['value' => implode(', ', $criterion['within']['of']), 'low' => self::number($criterion['within']['km'])],
+            default => ['value' => $criterion['query']],
         };
     }
 

@@ -11,15 +11,21 @@ use Luftig\Core\Reason\Evidence;
 /** Gives the core what a draft is made of. */
 final class Drafting
 {
-    /** @param list<Line> $lines */
-    public static function of(string $account, ?Contact $to, array $lines): Draft
+    /**
+     * From what is fresh; where nothing is, a plan may be led by what fades, a reason not.
+     *
+     * @param  list<Line>  $lines
+     */
+    public static function of(string $account, ?Contact $to, array $lines, bool $onlyFresh = false): Draft
     {
+        $sayable = array_values(array_filter($lines, fn (Line $line): bool => $line->mayBeSaid()));
+        $fresh = array_values(array_filter($sayable, fn (Line $line): bool => $line->isFresh()));
         $evidence = array_map(fn (Line $line): Evidence => new Evidence(
             $line->kind,
             $line->signal->title,
             $line->signal->contact?->first_name,
             $to !== null && $line->signal->contact_id === $to->id,
-        ), array_values(array_filter($lines, fn (Line $line): bool => $line->mayBeSaid())));
+        ), $fresh !== [] || $onlyFresh ? $fresh : $sayable);
 
         return Draft::of($account, $to?->first_name, $evidence);
     }

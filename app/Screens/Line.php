@@ -26,7 +26,8 @@ final readonly class Line
         public Stage $stage,
         public float $points,
         public float $weight,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  iterable<int, Signal>  $signals

@@ -18,9 +18,11 @@ final readonly class Moves
      * @param  list<array{name: string, id: int, before: float|null, after: float|null, was: StandingState|null, becomes: StandingState}>  $biggest
      * @param  array<string, int>  $states  state → how many there would be
      */
-    private function __construct(public array $biggest, public array $states, public int $moved, public int $of) {}
+    private function __construct(public array $biggest, public array $states, public int $moved, public int $of)
+    {
+    }
 
-    /** @param iterable<int, array<string, mixed>> $rows account → a standing's columns under the other rules */
+    /** @param  iterable<int, array<string, mixed>>  $rows account → a standing's columns under the other rules */
     public static function of(Offer $offer, iterable $rows): self
     {
         $now = Standing::query()->where('offer_id', $offer->id)->toBase()->get(['account_id', 'state', 'priority'])->keyBy('account_id');

@@ -29,7 +29,9 @@ final readonly class Plan
 
     private const HURRY = 3;
 
-    public function __construct(private Offer $offer, private User $rep) {}
+    public function __construct(private Offer $offer, private User $rep)
+    {
+    }
 
     public function usedToday(): int
     {

@@ -17,9 +17,11 @@ final readonly class Ranking
 {
     public const SORTS = ['priority', 'name', 'fit', 'timing', 'access', 'act_by', 'moved'];
 
-    public function __construct(private Offer $offer, public StandingState $state, public string $sort = 'priority', public string $search = '') {}
+    public function __construct(private Offer $offer, public StandingState $state, public string $sort = 'priority', public string $search = '')
+    {
+    }
 
-    /** @param array<string, mixed> $query of an address */
+    /** @param  array<string, mixed>  $query of an address */
     public static function from(Offer $offer, array $query): self
     {
         $text = fn (string $name): string => is_string($query[$name] ?? null) ? $query[$name] : '';

@@ -14,7 +14,9 @@ use Luftig\Core\Priority\ChannelType;
 /** How a contact is reached: the best channel and what all of them are worth. */
 final readonly class Reach
 {
-    private function __construct(public float $access, public ?Channel $best) {}
+    private function __construct(public float $access, public ?Channel $best)
+    {
+    }
 
     public static function of(Contact $contact, Barred $barred): self
     {

@@ -28,7 +28,9 @@ final readonly class Ribbon
      * @param  array<int, float>  $timing  day relative to today → Timing 0–1
      * @param  list<array{signal: Signal, kind: Kind, against: bool, thickness: array<int, float>}>  $wedges  thickness by day, 0–1 (push against the strongest)
      */
-    private function __construct(public array $timing, public array $wedges, public ?int $actBy, public int $more) {}
+    private function __construct(public array $timing, public array $wedges, public ?int $actBy, public int $more)
+    {
+    }
 
     public static function of(Account $account, Standing $standing, RuleBook $book): self
     {
@@ -37,7 +39,7 @@ final readonly class Ribbon
         $now = CarbonImmutable::now()->getTimestamp();
         $timing = [];
         $pushes = [];
-        for ($day = -self::BACK; $day <= self::AHEAD; $day += 2) {
+        for ($day = -self::BACK; $day <= self::AHEAD; $day++) {
             $then = Timing::of($book->catalogue, $series, $now + 86400 * $day);
             $timing[$day] = $then->value();
             foreach ($then->signals as $weighed) {

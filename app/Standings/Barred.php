@@ -16,7 +16,9 @@ final readonly class Barred
      * @param  array<int, string>  $contacts
      * @param  array<string, string>  $addresses
      */
-    private function __construct(private array $accounts, private array $domains, private array $contacts, private array $addresses) {}
+    private function __construct(private array $accounts, private array $domains, private array $contacts, private array $addresses)
+    {
+    }
 
     public static function now(): self
     {

@@ -22,5 +22,6 @@ final readonly class Facts
         public float $access,
         public array $series,
         public array $dropped,
-    ) {}
+    ) {
+    }
 }

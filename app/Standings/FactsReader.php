@@ -46,8 +46,8 @@ final class FactsReader
             $customers[$row[0]] = $row[1] === null ? 'customer' : 'customer since '.CarbonImmutable::parse($row[1])->format('j M Y');
         }
 
-        foreach ($this->rows("SELECT a.id, domain, status, headcount, revenue, growth, sites, country, region, postal_code, latitude, longitude, keywords, description
-            FROM accounts a LEFT JOIN places p ON p.account_id = a.id AND p.headquarters = 1 WHERE ".str_replace('`id`', 'a.id', $which).' ORDER BY a.id') as $row) {
+        foreach ($this->rows('SELECT a.id, domain, status, headcount, revenue, growth, sites, country, region, postal_code, latitude, longitude, keywords, description
+            FROM accounts a LEFT JOIN places p ON p.account_id = a.id AND p.headquarters = 1 WHERE '.str_replace('`id`', 'a.id', $which).' ORDER BY a.id') as $row) {
             [$id, $domain, $status, $headcount, $revenue, $growth, $sites, $country, $region, $postalCode, $latitude, $longitude, $keywords, $description] = $row;
             yield $id => new Facts(
                 $id,

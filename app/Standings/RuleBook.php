@@ -17,7 +17,9 @@ use Luftig\Core\Signal\Kind;
 /** A saved version of an offer's rules, as the core takes it. */
 final readonly class RuleBook
 {
-    private function __construct(public int $offer, public int $ruleSet, public TargetProfile $profile, public Catalogue $catalogue) {}
+    private function __construct(public int $offer, public int $ruleSet, public TargetProfile $profile, public Catalogue $catalogue)
+    {
+    }
 
     /** @throws Mistake with a sentence, where the rules cannot be used */
     public static function of(RuleSet $rules): self
@@ -39,7 +41,7 @@ final readonly class RuleBook
         return array_map(fn (array $criterion, int $i): Criterion => FitOperation::criterion(Input::of($criterion, "criteria[$i]")), $criteria, array_keys($criteria));
     }
 
-    /** @param array<string, array<string, mixed>> $changes by kind */
+    /** @param  array<string, array<string, mixed>>  $changes by kind */
     private static function catalogue(array $changes): Catalogue
     {
         $catalogue = Catalogue::standard();

@@ -71,7 +71,7 @@ final class Standings
         }
     }
 
-    /** @param list<RuleBook> $books */
+    /** @param  list<RuleBook>  $books */
     private function store(array $books, string $which, bool $clear = true): void
     {
         DB::transaction(function () use ($books, $which, $clear): void {

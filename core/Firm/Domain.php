@@ -9,7 +9,9 @@ namespace Luftig\Core\Firm;
  */
 final readonly class Domain
 {
-    private function __construct(public string $name, public bool $freeMail) {}
+    private function __construct(public string $name, public bool $freeMail)
+    {
+    }
 
     /**
      * @param  string  $text  a domain, a web address or an e-mail address

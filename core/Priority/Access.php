@@ -11,7 +11,9 @@ final readonly class Access
 {
     private const INTRO_PART = .9;
 
-    private function __construct(public float $value, public float $channel) {}
+    private function __construct(public float $value, public float $channel)
+    {
+    }
 
     /**
      * @param  iterable<Channel>  $channels  of one contact

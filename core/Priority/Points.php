@@ -19,7 +19,9 @@ final readonly class Points
 
     private const SLOPE = 10.0;
 
-    private function __construct(public float $fit, public float $push, public float $access) {}
+    private function __construct(public float $fit, public float $push, public float $access)
+    {
+    }
 
     /**
      * @param  float  $fit  0–1

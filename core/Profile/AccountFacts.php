@@ -30,7 +30,8 @@ final class AccountFacts
         public readonly ?Coordinates $place = null,
         public readonly array $technologies = [],
         public readonly ?string $text = null,
-    ) {}
+    ) {
+    }
 
     /** The text as folded words, made once; null where there is none. */
     public function line(): ?string

@@ -16,10 +16,10 @@ final readonly class AnyOf implements Test
     /** @var array<string, true> folded */
     private array $values;
 
-    /** @param non-empty-list<string> $values */
+    /** @param  non-empty-list<string>  $values */
     public function __construct(private Field $field, array $values)
     {
-        if (! in_array($field, Field::testedBy('any'), true)) {
+        if ($field->test() !== 'any') {
             throw Mistake::at('any', "A list of values does not suit {$field->value}.");
         }
         $this->values = array_fill_keys(array_map(self::fold(...), $values), true);
@@ -36,7 +36,7 @@ final readonly class AnyOf implements Test
         };
     }
 
-    /** @param list<string> $codes */
+    /** @param  list<string>  $codes */
     private function ofIndustries(array $codes): ?float
     {
         $best = 0.0;
@@ -51,7 +51,7 @@ final readonly class AnyOf implements Test
         return $codes === [] ? null : $best;
     }
 
-    /** @param list<string> $names */
+    /** @param  list<string>  $names */
     private function ofTechnologies(array $names): ?float
     {
         foreach ($names as $name) {

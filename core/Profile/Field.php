@@ -22,11 +22,17 @@ enum Field: string
     /** @return list<self> the fields that a test of this sort can look at */
     public static function testedBy(string $test): array
     {
-        return match ($test) {
-            'range' => [self::Headcount, self::Revenue, self::Growth, self::Sites],
-            'any' => [self::Industries, self::Country, self::Region, self::PostalCode, self::Technologies],
-            'within' => [self::Place],
-            default => [self::Text],
+        return array_values(array_filter(self::cases(), static fn (self $field): bool => $field->test() === $test));
+    }
+
+    /** How a criterion on this field is tested: range, any, within or query. */
+    public function test(): string
+    {
+        return match ($this) {
+            self::Headcount, self::Revenue, self::Growth, self::Sites => 'range',
+            self::Industries, self::Country, self::Region, self::PostalCode, self::Technologies => 'any',
+            self::Place => 'within',
+            self::Text => 'query',
         };
     }
 

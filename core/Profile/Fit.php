@@ -22,5 +22,6 @@ final readonly class Fit
         public ?string $out,
         public array $unverified,
         public array $memberships,
-    ) {}
+    ) {
+    }
 }

@@ -14,7 +14,7 @@ final readonly class Range implements Test
 
     public function __construct(private Field $field, public ?float $low, public ?float $high)
     {
-        if (! in_array($field, Field::testedBy('range'), true)) {
+        if ($field->test() !== 'range') {
             throw Mistake::at('range', "A range needs a number; {$field->value} is none.");
         }
         if ($low !== null && $high !== null && $low > $high) {

@@ -9,7 +9,9 @@ use Luftig\Core\Text\Query;
 /** A text query on the words an account uses of itself (rule 11). */
 final readonly class Says implements Test
 {
-    public function __construct(public Query $query) {}
+    public function __construct(public Query $query)
+    {
+    }
 
     public function membership(AccountFacts $account, bool $gate): ?float
     {

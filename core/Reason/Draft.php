@@ -12,8 +12,10 @@ use Luftig\Core\Signal\Kind;
  */
 final readonly class Draft
 {
-    /** @param list<Evidence> $evidence what it speaks of, the strongest first; at most two */
-    private function __construct(private string $account, private ?string $addressee, private array $evidence) {}
+    /** @param  list<Evidence>  $evidence what it speaks of, the strongest first; at most two */
+    private function __construct(private string $account, private ?string $addressee, private array $evidence)
+    {
+    }
 
     /**
      * @param  list<Evidence>  $evidence  the strongest first
@@ -34,11 +36,7 @@ final readonly class Draft
     /** What to say, as a rep would note it for herself. */
     public function headline(): string
     {
-        if ($this->evidence === []) {
-            return 'Fits, no occasion yet: begin with what they do';
-        }
-
-        return ucfirst(implode(', and ', array_map($this->advice(...), $this->evidence)));
+        return ucfirst($this->evidence === [] ? 'begin with what they do' : $this->advice($this->evidence[0]));
     }
 
     public function words(): string
@@ -58,10 +56,10 @@ final readonly class Draft
 
         return match ($evidence->kind) {
             Kind::Funding => "ask what the new money will change: {$evidence->title}",
-            Kind::Hiring => preg_match('/^(.{3,60}?)s? sought/iu', $evidence->title, $role) ? 'offer relief until they have found '.lcfirst($role[1]) : 'offer relief until the post is filled',
-            Kind::Growth => 'ask what grows along with the headcount',
+            Kind::Hiring => "offer relief until it is filled: {$evidence->title}",
+            Kind::Growth => "ask what grows along with it: {$evidence->title}",
             Kind::Decline => 'ask what fewer hands have to manage now',
-            Kind::NewLeader => $evidence->isAddressee ? 'ask what they found on taking over' : 'ask what changes under the new leader',
+            Kind::NewLeader => $evidence->isAddressee ? 'ask what they found on taking over' : "ask what changes now: {$evidence->title}",
             Kind::Promotion => "congratulate on $whose new post",
             Kind::CustomerAlum => 'speak of the customer they came from',
             Kind::LeadershipChange => 'ask what the new management looks at first',

@@ -99,7 +99,7 @@ final class FitOperation implements Operation
 
     private static function test(string $test, Field $field, Input $input): Test
     {
-        if (! in_array($field, Field::testedBy($test), true)) {
+        if ($field->test() !== $test) {
             throw Mistake::at($test, "A criterion on {$field->value} cannot be tested with “{$test}”.");
         }
 

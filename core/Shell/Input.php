@@ -15,8 +15,10 @@ final class Input
     /** @var array<string, true> */
     private array $read = [];
 
-    /** @param array<mixed> $fields */
-    private function __construct(private readonly array $fields, private readonly string $path) {}
+    /** @param  array<mixed>  $fields */
+    private function __construct(private readonly array $fields, private readonly string $path)
+    {
+    }
 
     /** @throws Mistake unless the value is an object */
     public static function of(mixed $value, string $path = ''): self
@@ -119,7 +121,7 @@ final class Input
         return $enum::tryFrom($text) ?? throw Mistake::at($this->place($field), 'This is one of: '.self::values($enum).'.');
     }
 
-    /** @param class-string<BackedEnum> $enum */
+    /** @param  class-string<BackedEnum>  $enum */
     public static function values(string $enum): string
     {
         return implode(', ', array_map(static fn (BackedEnum $case): string => (string) $case->value, $enum::cases()));

@@ -77,7 +77,7 @@ final class Shell
         return implode("\n", $lines)."\n";
     }
 
-    /** @param class-string<Operation> $operation */
+    /** @param  class-string<Operation>  $operation */
     private static function helpOn(string $operation): string
     {
         $lines = [$operation::name().': '.$operation::summary(), ''];
@@ -99,7 +99,7 @@ final class Shell
         return ['error' => ['message' => $mistake->getMessage(), 'at' => $mistake->at]];
     }
 
-    /** @param array<mixed> $answer */
+    /** @param  array<mixed>  $answer */
     private static function encode(array $answer): string
     {
         return json_encode($answer, self::JSON | JSON_THROW_ON_ERROR)."\n";

@@ -101,7 +101,7 @@ final class TimingOperation implements Operation
         return $signal;
     }
 
-    /** @param array<string, Input> $changes by kind */
+    /** @param  array<string, Input>  $changes by kind */
     private static function catalogue(array $changes): Catalogue
     {
         $catalogue = Catalogue::standard();

@@ -18,8 +18,10 @@ final readonly class ActBy
 
     private const HORIZON = 180;
 
-    /** @param list<array{KindRule, list<float|int>, list<float>}> $groups rule, times, pushes when wholly fresh (signed) */
-    private function __construct(private array $groups) {}
+    /** @param  list<array{KindRule, list<float|int>, list<float>}>  $groups rule, times, pushes when wholly fresh (signed) */
+    private function __construct(private array $groups)
+    {
+    }
 
     /**
      * @param  array<string, Series>  $series  by kind

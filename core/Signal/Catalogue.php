@@ -7,8 +7,10 @@ namespace Luftig\Core\Signal;
 /** The kinds of signal with their weights and lives (rule 2), as one offer sees them. */
 final readonly class Catalogue
 {
-    /** @param array<string, KindRule> $rules by kind, complete */
-    private function __construct(public array $rules) {}
+    /** @param  array<string, KindRule>  $rules by kind, complete */
+    private function __construct(public array $rules)
+    {
+    }
 
     /** The catalogue of rule 2. */
     public static function standard(): self

@@ -27,7 +27,8 @@ final readonly class Series
         public array $times,
         public array $worth,
         public array $since = [],
-    ) {}
+    ) {
+    }
 
     /**
      * @param  iterable<Signal>  $signals  in any order

@@ -31,7 +31,7 @@ final class Strength
         return $weight * min(1.0, max(.3, log10($amount / $headcount / 1000) / 2));
     }
 
-    /** @param list<bool> $openings one entry a distinct opening: whether title and text both match */
+    /** @param  list<bool>  $openings one entry a distinct opening: whether title and text both match */
     public static function ofHiring(array $openings): float
     {
         $sum = array_sum(array_map(static fn (bool $both): float => $both ? 1.0 : .5, $openings));
@@ -52,7 +52,7 @@ final class Strength
         return min(1.0, $gained / $before / .25) * min(1.0, $gained / 10);
     }
 
-    /** @param string $deed wrote, commented, passed on, reacted; event, answered, asked, follows, page */
+    /** @param  string  $deed wrote, commented, passed on, reacted; event, answered, asked, follows, page */
     public static function ofEngagement(string $deed): float
     {
         return self::ENGAGEMENTS[$deed] ?? .4;

@@ -11,8 +11,10 @@ final readonly class Timing
 {
     private const DAY = 86400;
 
-    /** @param list<Weighed> $signals the strongest push first; drags last */
-    private function __construct(public float $push, public array $signals) {}
+    /** @param  list<Weighed>  $signals the strongest push first; drags last */
+    private function __construct(public float $push, public array $signals)
+    {
+    }
 
     /**
      * @param  array<string, Series>  $series  by kind

@@ -23,5 +23,6 @@ final readonly class Weighed
         public ?int $place,
         public float $push,
         public ?float $share,
-    ) {}
+    ) {
+    }
 }

@@ -7,16 +7,18 @@ namespace Luftig\Core\Text;
 /** Several parts of which all, or any, must match. */
 final readonly class JoinNode implements Node
 {
-    /** @param non-empty-list<Node> $nodes */
-    private function __construct(private array $nodes, private bool $all) {}
+    /** @param  non-empty-list<Node>  $nodes */
+    private function __construct(private array $nodes, private bool $all)
+    {
+    }
 
-    /** @param non-empty-list<Node> $nodes */
+    /** @param  non-empty-list<Node>  $nodes */
     public static function all(array $nodes): Node
     {
         return count($nodes) === 1 ? $nodes[0] : new self($nodes, true);
     }
 
-    /** @param non-empty-list<Node> $nodes */
+    /** @param  non-empty-list<Node>  $nodes */
     public static function any(array $nodes): Node
     {
         return count($nodes) === 1 ? $nodes[0] : new self($nodes, false);

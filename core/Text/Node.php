@@ -7,9 +7,9 @@ namespace Luftig\Core\Text;
 /** A part of a text query. */
 interface Node
 {
-    /** @param string $line folded words as Fold::line makes them */
+    /** @param  string  $line folded words as Fold::line makes them */
     public function matches(string $line): bool;
 
-    /** @param bool $inside whether it stands within another operator, and needs parentheses to be clear */
+    /** @param  bool  $inside whether it stands within another operator, and needs parentheses to be clear */
     public function inWords(bool $inside): string;
 }

@@ -6,7 +6,9 @@ namespace Luftig\Core\Text;
 
 final readonly class NotNode implements Node
 {
-    public function __construct(private Node $node) {}
+    public function __construct(private Node $node)
+    {
+    }
 
     public function matches(string $line): bool
     {

@@ -7,8 +7,10 @@ namespace Luftig\Core\Text;
 /** A text query as a person types it, ready to be matched and to be read back (rule 11). */
 final readonly class Query
 {
-    /** @param list<string> $hints plain sentences on what was read in another way than it might have been meant */
-    private function __construct(private Node $root, public array $hints) {}
+    /** @param  list<string>  $hints plain sentences on what was read in another way than it might have been meant */
+    private function __construct(private Node $root, public array $hints)
+    {
+    }
 
     /** @throws QueryMistake with the position of the mistake, in characters from 0 */
     public static function parse(string $query): self

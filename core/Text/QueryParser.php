@@ -9,8 +9,10 @@ final class QueryParser
 {
     private int $next = 0;
 
-    /** @param list<Token> $tokens */
-    public function __construct(private readonly array $tokens) {}
+    /** @param  list<Token>  $tokens */
+    public function __construct(private readonly array $tokens)
+    {
+    }
 
     /** @throws QueryMistake */
     public function parse(): Node

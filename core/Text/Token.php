@@ -12,5 +12,7 @@ final readonly class Token
      * @param  int  $at  character from 0
      * @param  list<string>  $words  folded, for `words`
      */
-    public function __construct(public string $type, public int $at, public array $words = [], public bool $open = false) {}
+    public function __construct(public string $type, public int $at, public array $words = [], public bool $open = false)
+    {
+    }
 }

@@ -11,7 +11,9 @@ final readonly class Tokens
      * @param  list<Token>  $list
      * @param  list<string>  $hints
      */
-    private function __construct(public array $list, public array $hints) {}
+    private function __construct(public array $list, public array $hints)
+    {
+    }
 
     /** @throws QueryMistake */
     public static function of(string $query): self

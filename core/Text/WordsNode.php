@@ -9,7 +9,7 @@ final readonly class WordsNode implements Node
 {
     private string $needle;
 
-    /** @param non-empty-list<string> $words folded */
+    /** @param  non-empty-list<string>  $words folded */
     public function __construct(private array $words, private bool $open)
     {
         $this->needle = ' '.implode(' ', $words).($open ? '' : ' ');

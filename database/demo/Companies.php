@@ -22,7 +22,9 @@ final class Companies
     /** @var array<string, list<string>> */
     private array $cities = [];
 
-    public function __construct(private readonly Dice $dice) {}
+    public function __construct(private readonly Dice $dice)
+    {
+    }
 
     /** @return list<array<string, mixed>> */
     public function make(int $count): array
@@ -100,8 +102,8 @@ final class Companies
     private function description(string $word, string $stem, bool $maker): string
     {
         return $maker
-            ? $this->dice->pick(["$word from $stem, on several lines.", "Family-owned maker in $stem.", "Supplies customers in the north from $stem; runs round the clock.", "One of three plants of its group. Energy is a large part of cost."])
-            : $this->dice->pick(["Serves industry around $stem.", "Office in $stem, no plant of its own.", "Independent since 1998."]);
+            ? $this->dice->pick(["$word from $stem, on several lines.", "Family-owned maker in $stem.", "Supplies customers in the north from $stem; runs round the clock.", 'One of three plants of its group. Energy is a large part of cost.'])
+            : $this->dice->pick(["Serves industry around $stem.", "Office in $stem, no plant of its own.", 'Independent since 1998.']);
     }
 
     private function city(string $country): string

@@ -14,7 +14,9 @@ final class Happenings
         'promotion' => 3, 'tech_adopted' => 3, 'decline' => 2.5, 'leadership_change' => 2, 'customer_alum' => 1.2, 'tech_dropped' => 1.6, 'hiring_freeze' => 1.4, 'rival_signed' => .5,
     ];
 
-    public function __construct(private readonly Dice $dice, private readonly int $now) {}
+    public function __construct(private readonly Dice $dice, private readonly int $now)
+    {
+    }
 
     /**
      * @param  list<array<string, mixed>>  $companies

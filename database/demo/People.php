@@ -9,7 +9,9 @@ use Luftig\Core\Text\Fold;
 /** Invents the contacts of the demo: titles in nine languages, addresses that follow patterns, some of them dead. */
 final class People
 {
-    public function __construct(private readonly Dice $dice, private readonly int $now) {}
+    public function __construct(private readonly Dice $dice, private readonly int $now)
+    {
+    }
 
     /**
      * @param  list<array<string, mixed>>  $companies

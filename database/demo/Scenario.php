@@ -15,8 +15,8 @@ use App\Models\KeepOut;
 use App\Models\Note;
 use App\Models\Offer;
 use App\Models\RuleSet;
-use App\Models\User;
 use App\Models\Standing;
+use App\Models\User;
 use App\Standings\RuleBook;
 use App\Standings\Snapshot;
 use App\Standings\Standings;
@@ -44,7 +44,7 @@ final class Scenario
         $this->now = CarbonImmutable::now();
     }
 
-    /** @param Closure(string): void $say */
+    /** @param  Closure(string): void  $say */
     public function load(Closure $say): void
     {
         activity()->disableLogging();
@@ -86,7 +86,7 @@ final class Scenario
         }
     }
 
-    /** @param list<array<string, mixed>> $rows */
+    /** @param  list<array<string, mixed>>  $rows */
     private function bring(IntakeKind $kind, string $name, array $rows, User $by): void
     {
         $path = storage_path("app/demo-$name");

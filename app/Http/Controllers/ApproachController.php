@@ -16,7 +16,6 @@ use App\Standings\Snapshot;
 use App\Standings\Standings;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 
 final class ApproachController extends Controller
 {

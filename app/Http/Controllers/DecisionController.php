@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\DecisionRequest;
-use App\Standings\Standings;
 use App\Models\Account;
 use App\Models\Decision;
 use App\Models\Offer;
+use App\Standings\Standings;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -18,7 +18,9 @@ final class DecisionController extends Controller
 {
     private const SAID = ['kept' => 'is kept, and yours.', 'dropped' => 'is dropped.', 'later' => 'is put off to %s.'];
 
-    public function __construct(private readonly Standings $standings) {}
+    public function __construct(private readonly Standings $standings)
+    {
+    }
 
     public function store(DecisionRequest $request, Offer $offer, Account $account): RedirectResponse
     {

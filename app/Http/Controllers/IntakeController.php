@@ -17,8 +17,6 @@ use App\Jobs\RunIntake;
 use App\Models\IndustryLabel;
 use App\Models\Intake;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\View\View;
 use Luftig\Core\Firm\Industries;
 use Symfony\Component\HttpFoundation\StreamedResponse;

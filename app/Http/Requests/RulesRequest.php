@@ -8,12 +8,18 @@ use App\Models\Offer;
 use App\Models\RuleSet;
 use Illuminate\Foundation\Http\FormRequest;
 use Luftig\Core\Mistake;
+use Luftig\Core\Profile\Field;
 use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Kind;
 
 /** The form of rules, read into the criteria and kinds that the core takes. */
 final class RulesRequest extends FormRequest
 {
+    public function authorize(): bool
+    {
+        return (bool) $this->user()?->can('create', RuleSet::class);
+    }
+
     /** @return array<string, list<string>> */
     public function rules(): array
     {
@@ -65,11 +71,10 @@ final class RulesRequest extends FormRequest
                 continue;
             }
             $number = fn (string $key): float|string|null => $text($key) === '' ? null : (is_numeric(str_replace([' ', ','], ['', '.'], $text($key))) ? (float) str_replace([' ', ','], ['', '.'], $text($key)) : $text($key));
-            $test = $text('test');
             $criteria[] = [
                 'name' => $text('name') === '' ? $text('field') : $text('name'), 'field' => $text('field'), 'mode' => $text('mode'),
                 ...($text('mode') === 'prefer' ? ['weight' => $number('weight') ?? 1.0] : []),
-                ...match ($test) {
+                ...match (Field::tryFrom($text('field'))?->test()) {
                     'range' => ['range' => [$number('low'), $number('high')]],
                     'any' => ['any' => array_values(array_filter(array_map(trim(...), preg_split('/[,;\n]/', $text('value')) ?: []), fn (string $one): bool => $one !== ''))],
                     'within' => ['within' => ['km' => $number('low'), 'of' => array_map(fn (string $part): float|string => is_numeric(trim($part)) ? (float) $part : $part, explode(',', $text('value')))]],

@@ -12,6 +12,13 @@ use Illuminate\Validation\Validator;
 
 final class UserRequest extends FormRequest
 {
+    public function authorize(): bool
+    {
+        $user = $this->route('user');
+
+        return $user instanceof User ? (bool) $this->user()?->can('update', $user) : (bool) $this->user()?->can('create', User::class);
+    }
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {

@@ -25,7 +25,9 @@ final readonly class Figure
      * @param  string|null  $given  how it was written, where it is only approximate
      * @param  string|null  $currency  ISO 4217, where one was named
      */
-    private function __construct(public float $value, public ?string $given, public ?string $currency = null) {}
+    private function __construct(public float $value, public ?string $given, public ?string $currency = null)
+    {
+    }
 
     /** 1.250,5 · 1,2 Mio · ca. 300 · 50–100 · 500+ · 12 % (as .12); null where it is no number. */
     public static function read(string $text): ?self

@@ -1,7 +1,7 @@
 @use('App\Screens\Ribbon')
 @use('App\Screens\Say')
 @php
-    $left = 190; $right = 1190; $top = 18; $curve = 56; $step = 29;
+    $left = 190; $right = 1172; $top = 18; $curve = 56; $step = 29;
     $height = $top + $curve + 22 + $step * count($ribbon->wedges) + 26;
     $x = fn (float $day): float => round($left + ($right - $left) * ($day + Ribbon::BACK) / (Ribbon::BACK + Ribbon::AHEAD), 1);
     $y = fn (float $timing): float => round($top + $curve * (1 - $timing), 1);
@@ -22,7 +22,7 @@
             $down = collect(array_reverse($days))->map(fn ($d) => $x($d).' '.round($middle + $half($d), 1))->implode('L');
             $colour = $wedge['against'] ? 'var(--plum)' : 'var(--pine)';
         @endphp
-        <text x="4" y="{{ $middle + 4 }}" class="name">{{ \Illuminate\Support\Str::limit($wedge['signal']->title, 27, '…') }}<title>{{ $wedge['signal']->title }}</title></text>
+        <text x="4" y="{{ $middle + 4 }}" class="name">{{ \Illuminate\Support\Str::limit($wedge['signal']->title, 29, '…') }}<title>{{ $wedge['signal']->title }}</title></text>
         <path d="M{{ $up }}L{{ $down }}Z" fill="{{ $colour }}" fill-opacity=".8" stroke="{{ $colour }}" stroke-width=".7"/>
         @if ($at >= -Ribbon::BACK && $at <= Ribbon::AHEAD)<circle cx="{{ $x($at) }}" cy="{{ $middle }}" r="4" fill="var(--white)" stroke="{{ $colour }}" stroke-width="1.8"/>@endif
     @endforeach

@@ -1,6 +1,6 @@
 @use('App\Intake\IntakeKind')
 <x-layout :title="$intake->name" at="">
-    <p class="small"><a href="{{ route('intake.index') }}" data-back>← Intake</a></p>
+    <p class="back"><a href="{{ route('intake.index') }}" data-back>← Intake</a></p>
     <h1>{{ $intake->name }}</h1>
     <p class="soft" style="margin: 6px 0 12px">{{ number_format($intake->bytes / 1024, 0) }} kB, {{ $intake->format['encoding'] }}, columns parted by {{ ["\t" => 'a tab', ';' => 'a semicolon', ',' => 'a comma'][$intake->format['delimiter']] }}.</p>
     @if ($same)<p class="warned">{{ $same->state->isMoving() ? 'The same file is just being taken in, brought by '.($same->user?->name ?? 'somebody').'. Yours would wait for it and then find nothing new.' : 'The same file was taken in before, '.\App\Screens\Say::ago($same->created_at).'. Taking it in again changes nothing that has not been changed since.' }}</p>@endif

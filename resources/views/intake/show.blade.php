@@ -1,6 +1,6 @@
 @use('App\Intake\IntakeState')
 <x-layout :title="$intake->name" at="">
-    <p class="small"><a href="{{ route('intake.index') }}" data-back>← Intake</a></p>
+    <p class="back"><a href="{{ route('intake.index') }}" data-back>← Intake</a></p>
     <h1>{{ $intake->name }}</h1>
     <div id="progress" class="stack gap narrow" @if ($intake->state->isMoving()) hx-get="{{ route('intake.show', $intake) }}" hx-trigger="every 1s" hx-select="#progress" hx-swap="outerHTML" @endif>
         <p class="soft">{{ ucfirst($intake->kind->value) }}, {{ $intake->state->label() }}@if ($intake->finished_at) <x-ago :time="$intake->finished_at" />@endif.@if ($intake->state->isMoving()) You can leave this page; it goes on.@endif</p>

@@ -1,7 +1,7 @@
 @use('App\Screens\Say')
 @use('App\Models\ApproachKind')
 <x-layout :title="'A reason for '.$account->name" at="accounts">
-    <p class="small"><a href="{{ route('accounts.show', $account) }}" data-back>← {{ $account->name }}</a></p>
+    <p class="back"><a href="{{ route('accounts.show', $account) }}" data-back>← {{ $account->name }}</a></p>
     <h1>Why approach {{ $account->name }} now</h1>
     <form method="post" action="{{ route('reasons.store', $account) }}" class="two gap">
         @csrf

@@ -4,7 +4,7 @@
 @use('Luftig\Core\Signal\Kind')
 @php $evidence = $reason->evidence; $used = $reason->approaches->isNotEmpty(); @endphp
 <x-layout :title="'Reason for '.$reason->account->name" at="reasons">
-    <p class="small"><a href="{{ route('reasons.index', ['state' => $used ? 'used' : ($reason->isExpired() ? 'expired' : 'ready')]) }}" data-back>← Reasons</a></p>
+    <p class="back"><a href="{{ route('reasons.index', ['state' => $used ? 'used' : ($reason->isExpired() ? 'expired' : 'ready')]) }}" data-back>← Reasons</a></p>
     <div class="two">
         <div class="stack">
             <h1><a href="{{ route('accounts.show', $reason->account_id) }}" style="color: inherit">{{ $evidence['account']['name'] }}</a></h1>

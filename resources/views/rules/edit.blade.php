@@ -13,7 +13,7 @@
         <input type="hidden" name="version" value="{{ session('newest', $newest) }}">
         <div>
             <h2 class="head">Target profile: whom it serves</h2>
-            <div class="scroll"><table class="rules"><thead><tr><th>Name</th><th>Looks at</th><th>It</th><th>Weight</th><th>Is</th><th>Values, query, or place</th><th>From / km</th><th>To</th><th></th></tr></thead>
+            <div class="scroll"><table class="rules"><thead><tr><th>Name</th><th>Looks at</th><th>It</th><th>Weight</th><th>Values, query, or place</th><th>From / km</th><th>To</th><th></th></tr></thead>
                 <tbody id="criteria">
                     @foreach ($given ?? $rules->criteria as $i => $criterion)
                         @include('rules.criterion', ['i' => $i, 'row' => $given === null ? App\Screens\CriterionRow::of($criterion) : $criterion])

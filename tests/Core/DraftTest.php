@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Luftig\Core\Reason\Draft;
+use Luftig\Core\Reason\Evidence;
+use Luftig\Core\Signal\Kind;
+use Luftig\Core\Signal\Strength;
+use PHPUnit\Framework\TestCase;
+
+final class DraftTest extends TestCase
+{
+    public function test_it_says_nothing_that_they_would_not_expect_us_to_know(): void
+    {
+        $draft = Draft::of('Tunhede', 'Pernille', [new Evidence(Kind::OwnEngagement, 'looked at our page'), new Evidence(Kind::TopicInterest, 'reads about leaks'), new Evidence(Kind::Hiring, 'Planner sought')]);
+
+        self::assertStringContainsString('“Planner sought”', $draft->words());
+        self::assertStringNotContainsString('page', $draft->words());
+        self::assertStringNotContainsString('reads about', $draft->words());
+    }
+
+    public function test_every_kind_has_its_words_and_none_tells_time_or_leaves_a_slot(): void
+    {
+        $seen = [];
+        foreach (Kind::cases() as $kind) {
+            $draft = Draft::of('Tunhede', null, [new Evidence($kind, 'it happened')]);
+            self::assertDoesNotMatchRegularExpression('/[\[\]{}]|\b(today|yesterday|ago|recently|last week)\b/', $draft->words().$draft->headline());
+            $seen[] = $draft->headline();
+        }
+        self::assertGreaterThan(14, count(array_unique($seen)));
+    }
+
+    public function test_strength_follows_the_catalogue(): void
+    {
+        self::assertEqualsWithDelta(.9 * log10(12_000_000 / 420 / 1000) / 2, Strength::ofFunding('B', 12_000_000, 420), 1e-12);
+        self::assertEqualsWithDelta(.6, Strength::ofFunding('A', null, 420), 1e-12);
+        self::assertEqualsWithDelta(.6 * .3, Strength::ofFunding('D', 1000, 420), 1e-12);
+        self::assertEqualsWithDelta(1 - .5 ** 1.5, Strength::ofHiring([true, false]), 1e-12);
+        self::assertNull(Strength::ofChange(100, 102));
+        self::assertNull(Strength::ofChange(9, 18));
+        self::assertEqualsWithDelta(.4 * 1, Strength::ofChange(100, 110), 1e-12);
+        self::assertEqualsWithDelta(.8 * .4, Strength::ofChange(20, 24), 1e-12);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Luftig\Core\Firm\Domain;
+use Luftig\Core\Firm\Industries;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Rule 15, first sentences, and industries. */
+final class FirmTest extends TestCase
+{
+    /** @return list<array{string, string|null}> */
+    public static function domains(): array
+    {
+        return [
+            ['https://www.Tunhede.example:8080/about?x=1#y', 'tunhede.example'], ['info@mail.tunhede.example', 'tunhede.example'], ['TUNHEDE.EXAMPLE.', 'tunhede.example'],
+            ['shop.tunhede.co.uk', 'tunhede.co.uk'], ['co.uk', null], ['a.b.kawasaki.jp', 'a.b.kawasaki.jp'], ['city.kawasaki.jp', 'city.kawasaki.jp'],
+            ['http://böck-glas.example', 'xn--bck-glas-n4a.example'], ['not a domain', null], ['192.168.0.1', null], ['', null], ['localhost', null],
+        ];
+    }
+
+    #[DataProvider('domains')]
+    public function test_the_registrable_part_identifies(string $text, ?string $domain): void
+    {
+        self::assertSame($domain, Domain::from($text)?->name);
+    }
+
+    public function test_free_mail_is_known(): void
+    {
+        self::assertTrue(Domain::from('someone@gmx.de')?->freeMail);
+        self::assertFalse(Domain::from('tunhede.example')?->freeMail);
+    }
+
+    public function test_labels_are_read_and_doubtful_ones_are_not_sure(): void
+    {
+        self::assertSame(['2310', true], Industries::read('Glasbruk'));
+        self::assertSame(['2310', true], Industries::read('C 23.10 Glass'));
+        self::assertSame(['2220', false], Industries::read('Plastics and more'));
+        self::assertSame([null, false], Industries::read('circular materials'));
+        self::assertSame('Glass and glass products', Industries::name('2310'));
+    }
+}

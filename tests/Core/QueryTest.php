@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Luftig\Core\Text\Query;
+use Luftig\Core\Text\QueryMistake;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Rule 11. */
+final class QueryTest extends TestCase
+{
+    /** @return list<array{string, string}> */
+    public static function readings(): array
+    {
+        return [
+            ['operations OR "cold store" -assistant', '(operations or “cold store”) and not assistant'],
+            ['a b OR c AND NOT d', 'a and (b or (c and not d))'],
+            ['(a OR b) -(c d)', '(a or b) and not (c and d)'],
+            ['follow-up maint*', '“follow up” and maint…'],
+            ['C++ .NET R&D', 'c++ and .net and r&d'],
+            ['“Zażółć” straße', 'zazolc and strasse'],
+        ];
+    }
+
+    #[DataProvider('readings')]
+    public function test_a_query_is_read_back(string $query, string $words): void
+    {
+        self::assertSame($words, Query::parse($query)->readsAs());
+    }
+
+    /** @return list<array{string, string, bool}> */
+    public static function matchings(): array
+    {
+        return [
+            ['operation', 'Head of Operations', false],
+            ['operation*', 'Head of Operations', true],
+            ['"head of operations"', 'Operations, head of', false],
+            ['blasvik', 'BLÅSVIK A/S', true],
+            ['østergård', 'Ostergard', true],
+            ['weiß', 'WEISS', true],
+            ['C', 'C++ and C#', false],
+            ['net', 'We run .NET', false],
+            ['cold-store', 'the cold store', true],
+            ['-assistant', '', true],
+            ['-assistant', 'Assistant to the board', false],
+            ['a AND b OR c', 'c', true],
+            ['a AND (b OR c)', 'c', false],
+        ];
+    }
+
+    #[DataProvider('matchings')]
+    public function test_it_matches_whole_folded_words(string $query, string $text, bool $matches): void
+    {
+        self::assertSame($matches, Query::parse($query)->matches($text));
+    }
+
+    /** @return list<array{string, int, string}> */
+    public static function mistakes(): array
+    {
+        return [
+            ['', 0, 'empty'], ['  ?! ', 0, 'empty'], ['ä "x', 2, 'closing quote'], ['(a', 0, 'not closed'], ['a )', 2, 'closes nothing'],
+            ['a ()', 2, 'nothing between'], ['a OR', 2, 'both sides'], ['AND a', 0, 'both sides'], ['a NOT', 2, 'must follow'], ['a AND OR b', 2, 'both sides'],
+        ];
+    }
+
+    #[DataProvider('mistakes')]
+    public function test_a_mistake_is_told_with_its_place(string $query, int $at, string $part): void
+    {
+        try {
+            Query::parse($query);
+            self::fail('read without complaint');
+        } catch (QueryMistake $mistake) {
+            self::assertSame($at, $mistake->at);
+            self::assertStringContainsString($part, $mistake->getMessage());
+        }
+    }
+
+    public function test_what_is_not_taken_as_meant_is_hinted_at(): void
+    {
+        self::assertCount(1, Query::parse('sales or marketing')->hints);
+        self::assertCount(1, Query::parse('sales - marketing')->hints);
+        self::assertSame([], Query::parse('sales OR marketing')->hints);
+        self::assertTrue(Query::parse('sales - marketing')->matches('marketing and sales'));
+    }
+}

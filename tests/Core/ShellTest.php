@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Luftig\Core\Shell\Shell;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class ShellTest extends TestCase
+{
+    /** @return list<array{string}> */
+    public static function operations(): array
+    {
+        return [['timing'], ['fit'], ['access'], ['priority'], ['match'], ['domain']];
+    }
+
+    #[DataProvider('operations')]
+    public function test_each_operation_answers_its_own_example(string $operation): void
+    {
+        [$help, $code] = Shell::run([$operation, '--help'], fn (): string => '');
+        self::assertSame(0, $code);
+        $example = substr($help, strpos($help, "Example:\n") + 9);
+
+        [$answer, $code] = Shell::run([$operation], fn (): string => $example);
+        self::assertSame(0, $code, $answer);
+        self::assertArrayNotHasKey('error', json_decode($answer, true));
+    }
+
+    public function test_numbers_come_unrounded_and_the_lines_add_up(): void
+    {
+        [$answer] = Shell::run(['priority'], fn (): string => '{"fit":0.8,"push":1.1,"access":0.5}');
+        $answer = json_decode($answer, true);
+
+        self::assertEqualsWithDelta(68.99744811276125, $answer['priority'], 1e-12);
+        self::assertSame($answer['points'], array_sum($answer['lines']));
+    }
+
+    public function test_a_drag_has_no_share(): void
+    {
+        [$answer] = Shell::run(['timing'], fn (): string => '{"now":"2026-11-23T09:00:00Z","signals":[{"id":"a","kind":"decline","occurred_at":"2026-11-20","strength":1,"confidence":1},{"id":"b","kind":"news","occurred_at":"2026-11-22","strength":1,"confidence":1}],"catalogue":{"news":{"weight":0.4}}}');
+        $signals = json_decode($answer, true)['signals'];
+
+        self::assertSame(['a', null, -.35], [$signals[0]['id'], $signals[0]['share'], $signals[0]['push']]);
+        self::assertSame(['b', 1.0, .4], [$signals[1]['id'], (float) $signals[1]['share'], $signals[1]['push']]);
+    }
+
+    /** @return list<array{string, string, string|int|null}> */
+    public static function mistakes(): array
+    {
+        return [
+            ['timing', '{"now":"2026-11-23","signals":[{"id":1,"kind":"wedding","occurred_at":"2026-11-23","strength":1,"confidence":1}]}', 'signals[0].kind'],
+            ['timing', '{"now":"2026-02-30","signals":[]}', 'now'],
+            ['timing', '{"now":"2026-11-23","signals":[],"catalogue":{"news":{"half_life":0}}}', 'catalogue.news.half_life'],
+            ['fit', '{"criteria":[{"name":"x","field":"country","mode":"must","range":[1,2]}],"account":{}}', 'criteria[0].range'],
+            ['fit', '{"criteria":[],"account":{"heads":3}}', 'account.heads'],
+            ['match', '{"query":"a AND","text":""}', 2],
+            ['priority', '{"fit":2,"push":0,"access":0}', 'fit'],
+            ['domain', '{}', 'text'],
+            ['domain', 'no json', null],
+            ['marriage', '{}', null],
+        ];
+    }
+
+    #[DataProvider('mistakes')]
+    public function test_mistakes_name_their_place_and_exit_with_one(string $operation, string $input, string|int|null $at): void
+    {
+        [$answer, $code] = Shell::run([$operation], fn (): string => $input);
+        $error = json_decode($answer, true)['error'];
+
+        self::assertSame([1, $at], [$code, $error['at']], $error['message']);
+    }
+
+    public function test_a_list_is_answered_one_by_one(): void
+    {
+        [$answer, $code] = Shell::run(['domain'], fn (): string => '[{"text":"a.example"},{"text":3}]');
+        $answers = json_decode($answer, true);
+
+        self::assertSame(0, $code);
+        self::assertSame('a.example', $answers[0]['domain']);
+        self::assertSame('text', $answers[1]['error']['at']);
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Account;
+use App\Models\Intake;
+use App\Models\Offer;
+use App\Models\RuleSet;
+use App\Models\Signal;
+use App\Models\Standing;
+use App\Models\User;
+use Database\Demo\Scenario;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+final class DemoTest extends TestCase
+{
+    public function test_a_small_scenario_comes_in_whole_through_the_intake_and_is_the_same_each_time(): void
+    {
+        $prints = [];
+        foreach ([1, 2] as $time) {
+            DB::beginTransaction();
+            RuleSet::query()->delete();
+            Offer::query()->delete();
+            User::query()->delete();
+            (new Scenario(60, 300, 250, 10))->load(fn (string $line) => null);
+            self::assertSame(0, (int) Intake::query()->sum('rejected'));
+            self::assertSame([60, 2], [Account::query()->count(), Offer::query()->count()]);
+            self::assertSame(120, Standing::query()->count());
+            $prints[] = [Account::query()->orderBy('domain')->pluck('headcount', 'domain')->all(), Signal::query()->orderBy('fingerprint')->pluck('strength', 'fingerprint')->all()];
+            $tunhede = Standing::query()->whereHas('account', fn ($q) => $q->where('domain', 'tunhede.example'))->orderBy('offer_id')->firstOrFail();
+            self::assertGreaterThan(75, $tunhede->priority);
+            DB::rollBack();
+        }
+        self::assertEquals($prints[0], $prints[1]);
+    }
+}

@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Account;
+use App\Models\Approach;
+use App\Models\Channel;
+use App\Models\Contact;
+use App\Models\KeepOut;
+use App\Models\Reason;
+use App\Models\Role;
+use App\Screens\Plan;
+use App\Standings\Standings;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/** Reasons, approaches, decisions; and who may do what. */
+final class WorkTest extends TestCase
+{
+    public function test_a_reason_freezes_its_evidence_and_expires_when_it_is_no_longer_fresh(): void
+    {
+        $account = $this->tunhede();
+        $reason = $this->reason($account, ['Round B', 'Planners sought']);
+        // Hiring holds for 21 days and is fresh for 30 more, from 20 November, 9 o'clock: on 11 January it no longer is.
+        self::assertSame('2027-01-11', $reason->expires_on->toDateString());
+        Account::query()->whereKey($account->id)->update(['name' => 'Renamed']);
+        $account->signals()->delete();
+
+        $this->actingAs($this->rep)->get(route('reasons.show', $reason))->assertOk()->assertSee('Glasverk Tunhede')->assertSee('Planners sought');
+        self::assertSame(1, Reason::query()->inState('ready')->count());
+        $this->at('2027-01-11T00:00:01Z');
+        self::assertSame([0, 1], [Reason::query()->inState('ready')->count(), Reason::query()->inState('expired')->count()]);
+    }
+
+    public function test_a_reason_expires_at_the_latest_on_the_act_by_day(): void
+    {
+        $account = $this->tunhede();
+        $this->bring(\App\Intake\IntakeKind::Signals, "domain;kind;date;title\ntunhede.example;post_engagement;2026-11-22T09:00:00Z;Asked under a post\n");
+        (new Standings)->refresh();
+        self::assertLessThan('2027-01-31', $this->standing($account)->act_by->toDateString());
+
+        self::assertEquals($this->standing($account)->act_by->min('2027-02-01'), $this->reason($account, ['Round B'])->expires_on);
+    }
+
+    public function test_a_reason_without_evidence_twice_the_same_or_with_an_open_slot_is_refused(): void
+    {
+        $account = $this->tunhede();
+        $post = fn (array $form) => $this->actingAs($this->rep)->post(route('reasons.store', $account), $form + ['words' => 'Hello Pernille, how do you find leaks?']);
+        $round = (string) $account->signals()->where('title', 'Round B')->value('id');
+
+        $post([])->assertSessionHasErrors('signals');
+        $post(['signals' => [$round], 'words' => 'Hello [first name], how are you?'])->assertSessionHasErrors('words');
+        $post(['signals' => [$round]])->assertSessionHasNoErrors();
+        $post(['signals' => [$round]])->assertSessionHasErrors('words');
+        $post(['facts' => ['says “three shifts” of itself'], 'words' => 'You run three shifts, as many do.'])->assertSessionHasNoErrors();
+        self::assertSame('2027-01-22', Reason::query()->latest('id')->firstOrFail()->expires_on->toDateString(), 'facts only: sixty days');
+    }
+
+    /** @return array<string, array{string, callable(Contact): bool}> */
+    public static function outcomes(): array
+    {
+        return [
+            'bounced' => ['bounced', fn (Contact $contact): bool => Channel::query()->where('contact_id', $contact->id)->sole()->state->isDead()],
+            'left the post' => ['left_post', fn (Contact $contact): bool => $contact->posts()->sole()->until !== null && KeepOut::query()->sole()->reason === 'left the post'],
+            'stop' => ['stop', fn (Contact $contact): bool => KeepOut::query()->sole()->contact_id === $contact->id],
+            'later' => ['later', fn (Contact $contact): bool => Approach::query()->sole()->later_on->toDateString() === '2027-03-01' && KeepOut::query()->count() === 0],
+        ];
+    }
+
+    /** @param  callable(Contact): bool  $holds */
+    #[DataProvider('outcomes')]
+    public function test_a_result_corrects_the_facts(string $result, callable $holds): void
+    {
+        $account = $this->tunhede();
+        $contact = Contact::query()->sole();
+        $reason = $this->reason($account, ['Round B'], $contact);
+        $this->actingAs($this->rep)->post(route('approaches.store', $reason), ['kind' => 'email', 'next_step' => 'Call her', 'next_step_on' => '2026-11-25'])->assertSessionHasNoErrors();
+        $approach = Approach::query()->sole();
+        self::assertEqualsWithDelta(.55, $approach->snapshot['kinds']['new_leader'] * .55, 1e-6);
+        $this->patch(route('approaches.update', $approach), ['result' => $result, 'later_on' => '2027-03-01'])->assertSessionHasNoErrors();
+
+        self::assertTrue($holds($contact));
+        self::assertSame(1, Reason::query()->inState('used')->count());
+    }
+
+    public function test_whoever_is_kept_out_since_is_not_approached_any_more(): void
+    {
+        $reason = $this->reason($this->tunhede(), ['Round B']);
+        KeepOut::query()->create(['type' => 'account', 'value' => 'x', 'account_id' => $reason->account_id, 'reason' => 'asked us']);
+        $this->actingAs($this->rep)->post(route('approaches.store', $reason), ['kind' => 'email'])->assertSessionHasErrors('kind');
+        self::assertSame(0, Approach::query()->count());
+    }
+
+    public function test_today_leaves_out_what_is_put_off_a_colleagues_or_approached(): void
+    {
+        $account = $this->tunhede();
+        $planned = fn (): int => count(array_merge(...array_values((new Plan($this->offer->refresh(), $this->rep))->groups()) ?: [[]]));
+        self::assertSame(1, $planned());
+
+        $this->actingAs($this->rep)->post(route('decision.store', $account), ['decision' => 'later', 'until' => '2026-12-01'])->assertSessionHasNoErrors();
+        self::assertSame(0, $planned());
+        $this->delete(route('decision.destroy', $account));
+        self::assertSame(1, $planned());
+
+        $account->update(['owner_id' => $this->lead->id]);
+        self::assertSame(0, $planned());
+        $account->update(['owner_id' => null]);
+
+        $this->post(route('approaches.store', $this->reason($account, ['Round B'])), ['kind' => 'call']);
+        self::assertSame([0, 1], [$planned(), (new Plan($this->offer, $this->rep))->usedToday()]);
+    }
+
+    public function test_keeping_makes_an_account_mine_and_dropping_takes_it_out_until_it_is_taken_back(): void
+    {
+        $account = $this->tunhede();
+        $this->actingAs($this->rep)->post(route('decision.store', $account), ['decision' => 'kept', 'next' => '/accounts'])->assertRedirect('/accounts');
+        self::assertSame($this->rep->id, $account->refresh()->owner_id);
+        $this->post(route('decision.store', $account), ['decision' => 'dropped']);
+        self::assertSame('dropped by Mira', $this->standing($account)->cause);
+        $this->delete(route('decision.destroy', $account));
+        self::assertNull($this->standing($account)->cause);
+    }
+
+    public function test_a_rep_opens_neither_rules_nor_team_not_by_address_either(): void
+    {
+        $this->actingAs($this->rep);
+        foreach (['/rules', route('rules.edit', $this->offer), route('rules.version', $this->offer->rules), '/team'] as $address) {
+            $this->get($address)->assertForbidden();
+        }
+        foreach ([route('rules.store', $this->offer), route('rules.preview', $this->offer)] as $address) {
+            $this->post($address, ['version' => 1, 'criteria' => [], 'kinds' => []])->assertForbidden();
+        }
+        $this->post('/team', ['name' => 'New', 'role' => 'admin'])->assertForbidden();
+        $this->patch(route('team.update', $this->rep), ['name' => 'Mira', 'role' => 'admin', 'email' => 'mira@blasvik.example'])->assertForbidden();
+        $this->post('/offers', ['name' => 'Mine'])->assertForbidden();
+        self::assertSame(Role::Rep, $this->rep->refresh()->role);
+    }
+
+    public function test_what_is_anothers_stays_anothers(): void
+    {
+        $reason = $this->reason($this->tunhede(), ['Round B']);
+        $this->actingAs($this->rep)->post(route('approaches.store', $reason), ['kind' => 'email']);
+        $other = $this->person('Anton', Role::Rep);
+        $this->actingAs($other)->patch(route('approaches.update', Approach::query()->sole()), ['result' => 'no'])->assertForbidden();
+        $this->delete(route('reasons.destroy', $reason))->assertForbidden();
+        $this->actingAs($this->lead)->patch(route('approaches.update', Approach::query()->sole()), ['result' => 'no'])->assertSessionHasNoErrors();
+    }
+
+    public function test_signing_in_is_needed_throttled_and_refused_to_those_who_never_do(): void
+    {
+        $this->get('/accounts')->assertRedirect('/sign-in');
+        $this->rep->update(['signs_in' => false]);
+        $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => 'a long password'])->assertSessionHasErrors('email');
+        $this->rep->update(['signs_in' => true]);
+        for ($i = 0; $i < 5; $i++) {
+            $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => 'wrong']);
+        }
+        $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => 'a long password'])->assertTooManyRequests();
+        config(['luftig.demo' => false]);
+        $this->post('/sign-in/demo', ['user' => $this->rep->id])->assertNotFound();
+    }
+
+    public function test_every_screen_answers_with_data_and_without(): void
+    {
+        $screens = ['/', '/accounts', '/accounts?view=picture', '/accounts?tab=waiting&sort=name&q=x', '/accounts?tab[]=x&q[]=y&sort=nonsense', '/reasons', '/reasons?state=expired', '/intake', '/keep-out', '/pace', '/go?q=tun', '/rules/'.$this->offer->id, '/team'];
+        foreach ([false, true] as $filled) {
+            $filled && $this->tunhede();
+            foreach ($screens as $screen) {
+                $this->actingAs($this->lead)->get($screen)->assertOk();
+            }
+        }
+        $this->get('/accounts/'.Account::query()->sole()->id)->assertOk()->assertSee('act by 31 January');
+        $this->get('/accounts/999999')->assertNotFound();
+        self::assertStringContainsString("default-src 'self'", (string) $this->get('/')->headers->get('Content-Security-Policy'));
+    }
+
+    /** @param  list<string>  $titles of the signals it rests on */
+    private function reason(Account $account, array $titles, ?Contact $contact = null): Reason
+    {
+        $this->actingAs($this->rep)->post(route('reasons.store', $account), [
+            'words' => 'Hello, how do you find leaks? '.uniqid(), 'contact' => $contact?->id, 'signals' => $account->signals()->whereIn('title', $titles)->pluck('id')->map(strval(...))->all(),
+        ])->assertSessionHasNoErrors();
+
+        return Reason::query()->latest('id')->firstOrFail();
+    }
+}
