@@ -23,7 +23,7 @@ final class AccountIds
         return DB::table('accounts')->whereIn('domain', array_keys($domains))->pluck('id', 'domain')->all();
     }
 
-    /** @param  list<int>  $ids */
+    /** @param  array<int>  $ids */
     public static function markStale(array $ids): void
     {
         if ($ids !== []) {

@@ -88,7 +88,7 @@ final class AccountRows implements Rows
         if ($sites !== null) {
             $record['sites'] = (int) min(65535, round($sites->value));
         }
-        $record += $this->revenue($row, $cells) + $this->place($row);
+        $record += $this->revenue($row) + $this->place($row);
         $status = $row->choice('status', 'The status', self::STATUSES);
         if ($status !== null && $status !== 'none') {
             $record['status'] = $status;
@@ -111,6 +111,7 @@ final class AccountRows implements Rows
         return ['domain' => $domain] + $record;
     }
 
+    /** @param  array<string, mixed>  $record */
     public function key(array $record): string
     {
         return $record['domain'];
@@ -206,7 +207,7 @@ final class AccountRows implements Rows
     private const PLACE = ['account_id', 'headquarters', 'city', 'region', 'postal_code', 'country', 'latitude', 'longitude'];
 
     /** @return array<string, mixed> */
-    private function revenue(Cells $row, array $cells): array
+    private function revenue(Cells $row): array
     {
         $revenue = $row->figure('revenue', 'The revenue');
         if ($revenue === null) {

@@ -10,6 +10,7 @@ use libphonenumber\PhoneNumberFormat;
 use libphonenumber\PhoneNumberUtil;
 use Luftig\Core\Firm\Domain;
 use Luftig\Core\Text\Fold;
+use stdClass;
 
 /** Contacts: the same by personal address or profile, else by name within one account. */
 final class ContactRows implements Rows
@@ -76,6 +77,7 @@ final class ContactRows implements Rows
         ];
     }
 
+    /** @param  array<string, mixed>  $record */
     public function key(array $record): string
     {
         return $record['domain'].'|'.self::folded($record['first_name'], $record['last_name']);
@@ -176,7 +178,7 @@ final class ContactRows implements Rows
             }
         }
         foreach (self::posts($account, $record) as $post) {
-            $known = array_filter($person['posts'], fn (object $there): bool => $there->title === $post['title'] && ($there->account_id === $post['account_id'] && $post['account_id'] !== null || $there->company === $post['company']) && ($post['since'] === null || $there->since === $post['since']));
+            $known = array_filter($person['posts'], fn (stdClass $there): bool => $there->title === $post['title'] && ($there->account_id === $post['account_id'] && $post['account_id'] !== null || $there->company === $post['company']) && ($post['since'] === null || $there->since === $post['since']));
             if ($known === []) {
                 if ($post['until'] === null) {
                     foreach ($person['posts'] as $there) {
@@ -218,13 +220,13 @@ final class ContactRows implements Rows
 
     /**
      * @param  array<string, mixed>  $record
-     * @return list<array<string, int|string|null>>
+     * @return list<array<string, mixed>>
      */
     private static function posts(int $account, array $record): array
     {
         $posts = isset($record['title']) ? [['account_id' => $account, 'company' => null, 'title' => $record['title'], 'since' => $record['since'], 'until' => null]] : [];
 
-        return [...$posts, ...array_map(fn (array $post): array => ['account_id' => null] + $post, $record['before'])];
+        return [...$posts, ...array_map(fn (array $post): array => ['account_id' => null, ...$post], array_values($record['before']))];
     }
 
     /** @return array{string, string} */

@@ -26,7 +26,7 @@ final class Countries
 
     public static function name(?string $code): string
     {
-        return $code === null ? '' : Locale::getDisplayRegion('-'.$code, 'en');
+        return $code === null ? '' : (string) Locale::getDisplayRegion('-'.$code, 'en');
     }
 
     /** @return array<string, string> */

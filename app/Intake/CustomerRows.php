@@ -39,6 +39,7 @@ final class CustomerRows implements Rows
         ];
     }
 
+    /** @param  array<string, mixed>  $record */
     public function key(array $record): string
     {
         return $record['domain'].'|'.$record['since'];

@@ -135,7 +135,7 @@ final class Importer
             $groups[$seen[$key]][$line] = $record;
         }
 
-        return $groups;
+        return array_values($groups);
     }
 
     private function alone(Closure $work): void

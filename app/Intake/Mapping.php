@@ -9,7 +9,11 @@ use Luftig\Core\Text\Fold;
 /** Which column of a file fills which field. */
 final class Mapping
 {
-    /** What kind of rows a file most likely holds, by its headings and name. */
+    /**
+     * What kind of rows a file most likely holds, by its headings and name.
+     *
+     * @param  list<string>  $headings
+     */
     public static function kind(array $headings, string $fileName): IntakeKind
     {
         $best = IntakeKind::Accounts;

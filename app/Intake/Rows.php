@@ -20,7 +20,11 @@ interface Rows
      */
     public function read(array $cells): array;
 
-    /** What tells a record from the others of its file. */
+    /**
+     * What tells a record from the others of its file.
+     *
+     * @param  array<string, mixed>  $record
+     */
     public function key(array $record): string;
 
     /**

@@ -65,7 +65,7 @@ final class SignalRows implements Rows
             'deed' => $row->choice('deed', 'What they did', array_fill_keys(Strength::engagements(), [])),
         ], fn ($value): bool => $value !== null);
         if ($amount !== null) {
-            $facts['eur'] = round(Money::inEur($amount->value, $facts['currency']), 2);
+            $facts['eur'] = round(Money::inEur($amount->value, $facts['currency'] ?? self::CURRENCY), 2);
         }
         $strength = $row->part('strength', 'The strength');
         $link = $row->text('link', 500);
@@ -82,6 +82,7 @@ final class SignalRows implements Rows
         ];
     }
 
+    /** @param  array<string, mixed>  $record */
     public function key(array $record): string
     {
         return sha1(implode('|', [$record['domain'], $record['kind'], substr($record['occurred_at'], 0, 10), mb_strtolower($record['title']), $record['person']]));

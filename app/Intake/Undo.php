@@ -7,6 +7,7 @@ namespace App\Intake;
 use App\Models\Intake;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /** Takes an intake back, newest change first, in transactions of their own so that it can be gone on with. */
 final class Undo
@@ -48,7 +49,7 @@ final class Undo
     }
 
     /** @return int 1 where somebody changed the record since, so that it stays */
-    private function putBack(object $change): int
+    private function putBack(stdClass $change): int
     {
         $table = self::TABLES[$change->record];
         $before = json_decode($change->before, true);
@@ -70,7 +71,7 @@ final class Undo
     }
 
     /**
-     * @param  list<int>  $ids
+     * @param  array<int>  $ids
      * @return int how many stay
      */
     private function remove(string $record, array $ids): int
@@ -85,7 +86,7 @@ final class Undo
         return $all - count($ids);
     }
 
-    /** @param  list<int>  $ids */
+    /** @param  array<int>  $ids */
     private function markStale(string $record, array $ids): void
     {
         $contacts = fn (): Builder => DB::table('contacts')->whereIn('id', DB::table(self::TABLES[$record])->whereIn('id', $ids)->select('contact_id'));

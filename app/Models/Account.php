@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -12,13 +14,51 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Spatie\Activitylog\LogOptions;
 use Spatie\Activitylog\Traits\LogsActivity;
 
-/** A company. */
+/**
+ * A company.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string|null $domain
+ * @property string|null $status
+ * @property int|null $owner_id
+ * @property int|null $parent_id
+ * @property string|null $description
+ * @property string|null $keywords
+ * @property int|null $founded
+ * @property int|null $headcount
+ * @property string|null $headcount_given
+ * @property float|null $growth
+ * @property float|null $revenue
+ * @property float|null $revenue_amount
+ * @property string|null $revenue_currency
+ * @property string|null $revenue_given
+ * @property int|null $sites
+ * @property string|null $source
+ * @property float $confidence
+ * @property CarbonImmutable|null $seen_at
+ * @property bool $stale
+ * @property-read User|null $owner
+ * @property-read Account|null $parent
+ * @property-read Collection<int, Place> $places
+ * @property-read Collection<int, Contact> $contacts
+ * @property-read Collection<int, Signal> $signals
+ * @property-read Collection<int, Note> $notes
+ * @property-read Collection<int, CustomerPeriod> $customerPeriods
+ * @property-read Collection<int, AccountIndustry> $industries
+ * @property-read Collection<int, Approach> $approaches
+ * @property-read Collection<int, Reason> $reasons
+ * @property-read Collection<int, Standing> $standings
+ * @property-read Collection<int, Technology> $technologies
+ * @property-read Collection<int, Attribute> $extras
+ */
 final class Account extends Model
 {
     use LogsActivity;
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['stale' => 'boolean', 'seen_at' => 'datetime'];
 
     /** @return BelongsTo<User, $this> */

@@ -6,7 +6,14 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 
-/** An industry of an account; position 0 is the main one. */
+/**
+ * An industry of an account; position 0 is the main one.
+ *
+ * @property int $account_id
+ * @property int $position
+ * @property string|null $code
+ * @property int|null $label_id
+ */
 final class AccountIndustry extends Model
 {
     public $timestamps = false;

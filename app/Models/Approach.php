@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Spatie\Activitylog\LogOptions;
@@ -13,6 +14,24 @@ use Spatie\Activitylog\Traits\LogsActivity;
  * That a contact was approached, and what came of it (rule 19).
  *
  * @property array<string, mixed> $snapshot what rule 20 learns from, as it was at the time
+ * @property int $id
+ * @property int $offer_id
+ * @property int $account_id
+ * @property int|null $contact_id
+ * @property int|null $reason_id
+ * @property int|null $user_id
+ * @property ApproachKind $kind
+ * @property CarbonImmutable $made_at
+ * @property string|null $next_step
+ * @property CarbonImmutable|null $next_step_on
+ * @property Result|null $result
+ * @property CarbonImmutable|null $result_at
+ * @property CarbonImmutable|null $later_on
+ * @property string|null $instead
+ * @property-read Account $account
+ * @property-read Contact|null $contact
+ * @property-read User|null $user
+ * @property-read Reason|null $reason
  */
 final class Approach extends Model
 {
@@ -20,6 +39,7 @@ final class Approach extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = [
         'kind' => ApproachKind::class, 'result' => Result::class, 'made_at' => 'datetime', 'result_at' => 'datetime',
         'next_step_on' => 'date', 'later_on' => 'date', 'snapshot' => 'array',

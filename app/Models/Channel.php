@@ -4,19 +4,31 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
 use Illuminate\Database\Eloquent\Model;
 use Luftig\Core\Priority\AddressState;
 use Luftig\Core\Priority\Channel as Rule;
 use Luftig\Core\Priority\ChannelType;
 
-/** A way to reach a contact, with its state. */
+/**
+ * A way to reach a contact, with its state.
+ *
+ * @property int $id
+ * @property int $contact_id
+ * @property ChannelType $type
+ * @property string $value
+ * @property AddressState $state
+ * @property float|null $chance
+ * @property CarbonImmutable|null $active_at
+ */
 final class Channel extends Model
 {
     public $timestamps = false;
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['active_at' => 'datetime', 'type' => ChannelType::class, 'state' => AddressState::class];
 
     /** What the core takes it for at a moment. */

@@ -4,19 +4,41 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Spatie\Activitylog\LogOptions;
 use Spatie\Activitylog\Traits\LogsActivity;
 
-/** A person with a present or past post at an account. */
+/**
+ * A person with a present or past post at an account.
+ *
+ * @property int $id
+ * @property int $account_id
+ * @property string $first_name
+ * @property string $last_name
+ * @property string|null $title
+ * @property string|null $about
+ * @property string|null $interests
+ * @property string|null $city
+ * @property string|null $country
+ * @property string|null $profile
+ * @property string|null $source
+ * @property float $confidence
+ * @property CarbonImmutable|null $seen_at
+ * @property-read Account $account
+ * @property-read Collection<int, Channel> $channels
+ * @property-read Collection<int, Post> $posts
+ */
 final class Contact extends Model
 {
     use LogsActivity;
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['seen_at' => 'datetime'];
 
     /** @return BelongsTo<Account, $this> */

@@ -6,6 +6,8 @@ namespace App\Models;
 
 use App\Intake\IntakeKind;
 use App\Intake\IntakeState;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -15,11 +17,34 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property array{encoding: string, delimiter: string, columns: list<string>} $format
  * @property array<int, string>|null $mapping column position → field
+ * @property int $id
+ * @property int|null $user_id
+ * @property IntakeKind $kind
+ * @property string $name
+ * @property string $path
+ * @property string $checksum
+ * @property int $bytes
+ * @property string|null $source
+ * @property IntakeState $state
+ * @property int $offset
+ * @property int $line
+ * @property int $rows
+ * @property int $created
+ * @property int $updated
+ * @property int $unchanged
+ * @property int $rejected
+ * @property string|null $message
+ * @property CarbonImmutable|null $started_at
+ * @property CarbonImmutable|null $finished_at
+ * @property CarbonImmutable|null $created_at
+ * @property-read User|null $user
+ * @property-read Collection<int, IntakeRejection> $rejections
  */
 final class Intake extends Model
 {
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = [
         'kind' => IntakeKind::class, 'state' => IntakeState::class, 'format' => 'array', 'mapping' => 'array',
         'started_at' => 'datetime', 'finished_at' => 'datetime',

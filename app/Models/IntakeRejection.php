@@ -10,6 +10,10 @@ use Illuminate\Database\Eloquent\Model;
  * A row that was not taken, and why.
  *
  * @property list<string> $row
+ * @property int $id
+ * @property int $intake_id
+ * @property int $line
+ * @property string $reason
  */
 final class IntakeRejection extends Model
 {
@@ -17,5 +21,6 @@ final class IntakeRejection extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['row' => 'array'];
 }

@@ -4,19 +4,35 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Spatie\Activitylog\LogOptions;
 use Spatie\Activitylog\Traits\LogsActivity;
 
-/** Who must not be approached, why, until when. */
+/**
+ * Who must not be approached, why, until when.
+ *
+ * @property int $id
+ * @property KeepOutType $type
+ * @property string $value
+ * @property int|null $account_id
+ * @property int|null $contact_id
+ * @property string $reason
+ * @property CarbonImmutable|null $until
+ * @property int|null $user_id
+ * @property-read Account|null $account
+ * @property-read Contact|null $contact
+ * @property-read User|null $user
+ */
 final class KeepOut extends Model
 {
     use LogsActivity;
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['until' => 'date', 'type' => KeepOutType::class];
 
     /** @return BelongsTo<Account, $this> */

@@ -4,9 +4,19 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
+/**
+ * @property int $id
+ * @property int $account_id
+ * @property int $user_id
+ * @property string $text
+ * @property CarbonImmutable|null $created_at
+ * @property-read User $user
+ * @property-read Account $account
+ */
 final class Note extends Model
 {
     protected $guarded = [];

@@ -4,11 +4,20 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
-/** What we sell, with its own rules. */
+/**
+ * What we sell, with its own rules.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string|null $about
+ * @property-read RuleSet|null $rules
+ * @property-read Collection<int, RuleSet> $ruleSets
+ */
 final class Offer extends Model
 {
     protected $guarded = [];

@@ -6,12 +6,25 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 
-/** A site of an account, perhaps its headquarters. */
+/**
+ * A site of an account, perhaps its headquarters.
+ *
+ * @property int $id
+ * @property int $account_id
+ * @property bool $headquarters
+ * @property string|null $city
+ * @property string|null $region
+ * @property string|null $postal_code
+ * @property string|null $country
+ * @property float|null $latitude
+ * @property float|null $longitude
+ */
 final class Place extends Model
 {
     public $timestamps = false;
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['headquarters' => 'boolean'];
 }

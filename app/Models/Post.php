@@ -4,16 +4,29 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
-/** A present or past post of a contact. */
+/**
+ * A present or past post of a contact.
+ *
+ * @property int $id
+ * @property int $contact_id
+ * @property int|null $account_id
+ * @property string|null $company
+ * @property string|null $title
+ * @property CarbonImmutable|null $since
+ * @property CarbonImmutable|null $until
+ * @property-read Account|null $account
+ */
 final class Post extends Model
 {
     public $timestamps = false;
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['since' => 'date', 'until' => 'date'];
 
     /** @return BelongsTo<Account, $this> */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -13,11 +15,26 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * Why to approach a contact now, frozen with what it rests on (rule 19).
  *
  * @property array<string, mixed> $evidence
+ * @property int $id
+ * @property int $offer_id
+ * @property int $account_id
+ * @property int|null $contact_id
+ * @property int $user_id
+ * @property string $words
+ * @property string|null $channel
+ * @property CarbonImmutable $expires_on
+ * @property CarbonImmutable|null $created_at
+ * @property-read Offer $offer
+ * @property-read Account $account
+ * @property-read Contact|null $contact
+ * @property-read User $user
+ * @property-read Collection<int, Approach> $approaches
  */
 final class Reason extends Model
 {
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['evidence' => 'array', 'expires_on' => 'date'];
 
     /** @return BelongsTo<Offer, $this> */

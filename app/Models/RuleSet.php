@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -12,11 +13,20 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property list<array<string, mixed>> $criteria
  * @property array<string, array<string, mixed>> $kinds
+ * @property int $id
+ * @property int $offer_id
+ * @property int $version
+ * @property int|null $author_id
+ * @property string|null $note
+ * @property CarbonImmutable|null $created_at
+ * @property-read Offer $offer
+ * @property-read User|null $author
  */
 final class RuleSet extends Model
 {
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['criteria' => 'array', 'kinds' => 'array'];
 
     /** @return BelongsTo<Offer, $this> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Luftig\Core\Signal\Kind;
@@ -12,11 +13,30 @@ use Luftig\Core\Signal\Kind;
  * Something dated that happened.
  *
  * @property array<string, mixed>|null $facts the raw facts behind its strength
+ * @property int $id
+ * @property int $account_id
+ * @property int|null $contact_id
+ * @property Kind $kind
+ * @property string $title
+ * @property CarbonImmutable $occurred_at
+ * @property CarbonImmutable|null $since
+ * @property float $strength
+ * @property bool $strength_given
+ * @property float $confidence
+ * @property string|null $source
+ * @property string|null $quote
+ * @property string|null $link
+ * @property CarbonImmutable|null $seen_at
+ * @property string $fingerprint
+ * @property CarbonImmutable|null $created_at
+ * @property-read Account $account
+ * @property-read Contact|null $contact
  */
 final class Signal extends Model
 {
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['kind' => Kind::class, 'occurred_at' => 'datetime', 'since' => 'datetime', 'seen_at' => 'datetime', 'facts' => 'array', 'strength_given' => 'boolean'];
 
     /** @return BelongsTo<Account, $this> */

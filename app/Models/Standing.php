@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Standings\StandingState;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Luftig\Core\Signal\Timing;
@@ -13,7 +14,26 @@ use Luftig\Core\Signal\Timing;
  * An account's computed row for an offer (rules 3 to 6).
  *
  * @property list<float|null> $criteria memberships in the order of the rule set's criteria
- * @property list<array{int, string, float, float, int, float, float|null, float, float}> $lines see App\Standings\Line
+ * @property list<array{int, string, float, float, int, float, float|null, string}> $lines id, kind, freshness, novelty, place, push, share, stage
+ * @property int $offer_id
+ * @property int $account_id
+ * @property int $rule_set_id
+ * @property StandingState $state
+ * @property string|null $cause
+ * @property float $fit
+ * @property float $fit_low
+ * @property float $fit_high
+ * @property float $coverage
+ * @property float $push
+ * @property float $access
+ * @property float $points
+ * @property float|null $priority
+ * @property float|null $moved
+ * @property CarbonImmutable|null $act_by
+ * @property CarbonImmutable $computed_at
+ * @property-read Account $account
+ * @property-read Offer $offer
+ * @property-read RuleSet $ruleSet
  */
 final class Standing extends Model
 {
@@ -25,6 +45,7 @@ final class Standing extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['state' => StandingState::class, 'act_by' => 'date', 'criteria' => 'array', 'lines' => 'array', 'computed_at' => 'datetime'];
 
     /** @return BelongsTo<Account, $this> */

@@ -10,6 +10,14 @@ use Spatie\Activitylog\Traits\LogsActivity;
 
 /**
  * A person of the team; leaders and colleagues who never sign in are here too.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string|null $email
+ * @property string|null $password
+ * @property Role $role
+ * @property bool $signs_in
+ * @property int $pace
  */
 final class User extends Authenticatable
 {

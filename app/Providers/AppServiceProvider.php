@@ -19,7 +19,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Date::use(CarbonImmutable::class);
-        Model::preventLazyLoading(! $this->app->isProduction() && $this->app->runningUnitTests());
+        Model::preventLazyLoading(! app()->isProduction() && $this->app->runningUnitTests());
         Clock::apply();
         Queue::before(fn () => Clock::apply());
         Queue::looping(fn () => Clock::apply());

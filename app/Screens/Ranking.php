@@ -83,7 +83,7 @@ final readonly class Ranking
         $ids = $this->query()->pluck('account_id')->all();
         $at = array_search($account, $ids, true);
 
-        return $at === false
+        return ! is_int($at)
             ? ['before' => null, 'after' => $ids[0] ?? null, 'position' => null, 'of' => count($ids)]
             : ['before' => $ids[$at - 1] ?? null, 'after' => $ids[$at + 1] ?? null, 'position' => $at + 1, 'of' => count($ids)];
     }

@@ -49,7 +49,7 @@ final readonly class Ribbon
         // Those that weigh today first, then those that weighed most.
         $today = array_flip(array_column($standing->lines, 0));
         uksort($pushes, fn ($a, $b): int => [isset($today[$a]) ? 0 : 1, $today[$a] ?? -max($pushes[$a])] <=> [isset($today[$b]) ? 0 : 1, $today[$b] ?? -max($pushes[$b])]);
-        $most = $pushes === [] ? 1.0 : max(array_map(max(...), $pushes));
+        $most = $pushes === [] ? 1.0 : max(array_map(fn (array $byDay): float => max($byDay), $pushes));
         $wedges = [];
         foreach (array_slice($pushes, 0, self::WEDGES, true) as $id => $byDay) {
             $signal = $signals[$id];

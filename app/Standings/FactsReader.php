@@ -105,28 +105,15 @@ final class FactsReader
     /** @return array<int, float> account → the best access of its contacts that are not kept out */
     private function access(string $which): array
     {
-        $best = [];
-        $account = $contact = null;
         $channels = [];
-        $close = function () use (&$best, &$account, &$channels): void {
-            if ($channels !== []) {
-                $best[$account] = max($best[$account] ?? 0.0, Access::of($channels)->value);
-            }
-        };
         $now = $this->now->getTimestamp();
         foreach ($this->rows("SELECT c.account_id, c.id, type, value, state, chance, UNIX_TIMESTAMP(active_at) FROM contacts c JOIN channels ON contact_id = c.id WHERE {$this->on($which, 'c.account_id')} ORDER BY c.account_id, c.id") as $row) {
-            if ($row[1] !== $contact) {
-                $close();
-                [$account, $contact] = $row;
-                $channels = [];
-            }
             if ($this->barred->contact($row[1]) === null && $this->barred->address($row[3]) === null) {
-                $channels[] = new Channel(ChannelType::from($row[2]), AddressState::from($row[4]), $row[5], $row[6] === null ? null : max(0, $now - $row[6]) / 86400);
+                $channels[$row[0]][$row[1]][] = new Channel(ChannelType::from($row[2]), AddressState::from($row[4]), $row[5], $row[6] === null ? null : max(0, $now - $row[6]) / 86400);
             }
         }
-        $close();
 
-        return $best;
+        return array_map(fn (array $contacts): float => max(array_map(fn (array $own): float => Access::of($own)->value, $contacts)), $channels);
     }
 
     /** @return array<int, list<string>> */

@@ -90,7 +90,7 @@ final class QueryParser
             throw QueryMistake::emptyParentheses($opening->at);
         }
         $node = $this->neighbours();
-        if ($this->peek() === null) {
+        if (! isset($this->tokens[$this->next])) {
             throw QueryMistake::unclosedParenthesis($opening->at);
         }
         $this->next++;

@@ -17,7 +17,7 @@ final class SetClock extends Command
 
     public function handle(Standings $standings): int
     {
-        if ($this->laravel->isProduction()) {
+        if (app()->isProduction()) {
             $this->error('Time is not to be changed in production.');
 
             return self::FAILURE;

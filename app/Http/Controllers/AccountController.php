@@ -16,9 +16,9 @@ use App\Screens\Ribbon;
 use App\Standings\Barred;
 use App\Standings\RuleBook;
 use App\Standings\StandingState;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\View\View;
 
 final class AccountController extends Controller
 {
@@ -29,9 +29,8 @@ final class AccountController extends Controller
 
     public function index(Request $request, Offer $offer): View
     {
-        $ranking = Ranking::from($offer, $request->query());
-        $standings = $ranking->query()->with('account.places', 'account.industries', 'account.owner')->paginate(self::PAGE)->withQueryString();
-        $standings->load(['account' => fn ($query) => $query->withMax('approaches', 'made_at')]);
+        $ranking = Ranking::from($offer, $request->query->all());
+        $standings = $ranking->query()->with(['account' => fn ($query) => $query->with('places', 'industries', 'owner')->withMax('approaches', 'made_at')])->paginate(self::PAGE)->withQueryString();
 
         return view('accounts.index', [
             'ranking' => $ranking, 'standings' => $standings, 'counts' => $ranking->counts(),
@@ -43,7 +42,7 @@ final class AccountController extends Controller
     /** What the picture of fit against timing is drawn from. */
     public function picture(Request $request, Offer $offer): JsonResponse
     {
-        $ranking = Ranking::from($offer, $request->query());
+        $ranking = Ranking::from($offer, $request->query->all());
         $standings = $ranking->query()->with('account:id,name')->limit(self::PICTURE)->get();
 
         return response()->json(['of' => $ranking->query()->count(), 'accounts' => $standings->map(fn (Standing $standing): array => [
@@ -55,15 +54,15 @@ final class AccountController extends Controller
     {
         $account->load('places', 'industries', 'technologies', 'extras', 'customerPeriods', 'signals.contact', 'notes.user', 'contacts.channels', 'contacts.posts.account', 'approaches.contact', 'approaches.user', 'owner', 'parent');
         $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->first();
-        $ranking = Ranking::from($offer, $request->query());
+        $ranking = Ranking::from($offer, $request->query->all());
         $barred = Barred::now();
         $book = $standing === null ? null : RuleBook::of($standing->ruleSet);
 
         return view('accounts.show', [
             'account' => $account, 'standing' => $standing, 'ranking' => $ranking, 'around' => $ranking->around($account->id), 'barred' => $barred,
             'catalogue' => $book?->catalogue, 'criteria' => $standing === null ? [] : $standing->ruleSet->criteria,
-            'lines' => $standing === null || $book === null ? [] : Line::of($standing, $account->signals, $book->catalogue),
-            'ribbon' => $standing === null || $book === null ? null : Ribbon::of($account, $standing, $book),
+            'lines' => $book === null ? [] : Line::of($standing, $account->signals, $book->catalogue),
+            'ribbon' => $book === null ? null : Ribbon::of($account, $standing, $book),
             'decision' => Decision::query()->with('user')->where('offer_id', $offer->id)->where('account_id', $account->id)->first(),
             'reached' => $account->contacts->map(fn (Contact $contact): array => ['contact' => $contact, 'reach' => Reach::of($contact, $barred), 'barred' => $barred->contact($contact->id)])
                 ->sortByDesc(fn (array $row): float => $row['barred'] === null ? $row['reach']->access : -1)->values(),

@@ -6,8 +6,8 @@ namespace App\Http\Controllers;
 
 use App\Models\Account;
 use App\Models\Contact;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
-use Illuminate\View\View;
 
 /** Finds any account, contact or screen by what one types. */
 final class GoController extends Controller

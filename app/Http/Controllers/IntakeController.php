@@ -16,8 +16,8 @@ use App\Intake\UnreadableFile;
 use App\Jobs\RunIntake;
 use App\Models\IndustryLabel;
 use App\Models\Intake;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\View\View;
 use Luftig\Core\Firm\Industries;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 

@@ -13,10 +13,10 @@ use App\Models\CustomerPeriod;
 use App\Models\KeepOut;
 use App\Models\KeepOutType;
 use App\Standings\Standings;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Illuminate\View\View;
 
 final class KeepOutController extends Controller
 {

@@ -17,10 +17,10 @@ use App\Screens\Plan;
 use App\Screens\Reach;
 use App\Standings\Barred;
 use App\Standings\RuleBook;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
-use Illuminate\View\View;
 
 final class ReasonController extends Controller
 {

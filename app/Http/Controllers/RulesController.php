@@ -12,8 +12,8 @@ use App\Models\RuleSet;
 use App\Screens\Moves;
 use App\Standings\RuleBook;
 use App\Standings\Standings;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\View\View;
 use Luftig\Core\Mistake;
 use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Kind;
@@ -73,10 +73,10 @@ final class RulesController extends Controller
     /** @return array<string, mixed> */
     private function form(Offer $offer): array
     {
-        $rules = $offer->rules ?? new RuleSet(['criteria' => [], 'kinds' => [], 'version' => 0]);
+        $rules = $offer->rules ?? new RuleSet(['offer_id' => $offer->id, 'criteria' => [], 'kinds' => [], 'version' => 0]);
 
         return [
-            'editing' => $offer, 'rules' => $rules, 'catalogue' => RuleBook::of($rules->offer_id === null ? $rules->fill(['offer_id' => $offer->id]) : $rules)->catalogue, 'standard' => Catalogue::standard(),
+            'editing' => $offer, 'rules' => $rules, 'catalogue' => RuleBook::of($rules)->catalogue, 'standard' => Catalogue::standard(),
             'kinds' => Kind::cases(), 'versions' => $offer->ruleSets()->with('author')->get(), 'old' => false, 'newest' => (int) $offer->ruleSets()->max('version'),
         ];
     }

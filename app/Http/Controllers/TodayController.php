@@ -7,8 +7,8 @@ namespace App\Http\Controllers;
 use App\Models\Approach;
 use App\Models\Offer;
 use App\Screens\Plan;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
-use Illuminate\View\View;
 
 final class TodayController extends Controller
 {

@@ -8,6 +8,7 @@ namespace App\Intake\Reading;
 final readonly class Figure
 {
     private const MULTIPLES = [
+        '' => 1.0, '%' => .01,
         'k' => 1e3, 'tsd' => 1e3, 't' => 1e3, 'tusen' => 1e3, 'tys' => 1e3, 'thousand' => 1e3, 'tkr' => 1e3,
         'm' => 1e6, 'mio' => 1e6, 'mln' => 1e6, 'mn' => 1e6, 'mill' => 1e6, 'milj' => 1e6, 'mkr' => 1e6, 'msek' => 1e6, 'million' => 1e6, 'millions' => 1e6,
         'millionen' => 1e6, 'miljoner' => 1e6, 'miljoen' => 1e6, 'millioner' => 1e6, 'miljoonaa' => 1e6,
@@ -73,11 +74,7 @@ final readonly class Figure
         if (! preg_match('/^([+-]?)\s*((?:[.,]\d|\d)[\d.,\' ]*)\s*(%|\pL*)\.?$/u', trim($text), $parts)) {
             return null;
         }
-        $factor = match (true) {
-            $parts[3] === '' => 1.0,
-            $parts[3] === '%' => .01,
-            default => self::MULTIPLES[mb_strtolower($parts[3])] ?? null,
-        };
+        $factor = self::MULTIPLES[mb_strtolower($parts[3])] ?? null;
         $number = self::decimal(str_replace([' ', '\''], '', $parts[2]));
 
         return $factor === null || $number === null ? null : ($parts[1] === '-' ? -1 : 1) * $number * $factor;
