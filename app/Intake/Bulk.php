@@ -6,48 +6,70 @@ namespace App\Intake;
 
 use Illuminate\Support\Facades\DB;
 
-/** Many rows in one statement: a prepared one with a placeholder for each value costs several times as much. */
+/** Many rows at once, as a file that the server reads: statements with all their values cost it about twice as much. */
 final class Bulk
 {
-    private const ROWS = 1000;
-
     /**
      * @param  list<string>  $columns
      * @param  list<list<bool|float|int|string|null>>  $rows
      * @return list<int> the ids they got, in order, where the table counts them up
      */
-    public static function insert(string $table, array $columns, array $rows, string $then = '', string $verb = 'INSERT'): array
+    public static function insert(string $table, array $columns, array $rows): array
     {
-        $ids = [];
-        $names = '`'.implode('`, `', $columns).'`';
-        $pdo = DB::connection()->getPdo();
-        foreach (array_chunk($rows, self::ROWS) as $chunk) {
-            $values = implode(',', array_map(self::values(...), $chunk));
-            $pdo->exec("$verb INTO `$table` ($names) VALUES $values $then");
-            // One INSERT of a known number of rows gets consecutive ids (innodb_autoinc_lock_mode 0 or 1).
-            $first = (int) $pdo->lastInsertId();
-            if ($first > 0) {
-                array_push($ids, ...range($first, $first + count($chunk) - 1));
-            }
+        if ($rows === []) {
+            return [];
         }
+        self::load($table, $columns, $rows, '');
+        // One statement gets consecutive ids (innodb_autoinc_lock_mode 0 or 1).
+        $first = (int) DB::selectOne('SELECT LAST_INSERT_ID() AS id')->id;
 
-        return $ids;
+        return $first > 0 ? range($first, $first + count($rows) - 1) : [];
     }
 
-    /** @param  list<bool|float|int|string|null>  $row */
-    private static function values(array $row): string
+    /**
+     * Puts rows in the place of those with their keys.
+     *
+     * @param  list<string>  $columns
+     * @param  list<list<bool|float|int|string|null>>  $rows
+     */
+    public static function replace(string $table, array $columns, array $rows): void
     {
-        $pdo = DB::connection()->getPdo();
-        $out = [];
-        foreach ($row as $value) {
-            $out[] = match (true) {
-                $value === null => 'NULL',
-                is_string($value) => $pdo->quote($value),
-                is_bool($value) => $value ? '1' : '0',
-                default => (string) $value,
-            };
+        if ($rows !== []) {
+            self::load($table, $columns, $rows, 'REPLACE');
         }
+    }
 
-        return '('.implode(',', $out).')';
+    /**
+     * @param  list<string>  $columns
+     * @param  list<list<bool|float|int|string|null>>  $rows
+     */
+    private static function load(string $table, array $columns, array $rows, string $how): void
+    {
+        $text = '';
+        foreach ($rows as $row) {
+            foreach ($row as $i => $value) {
+                if ($value === null) {
+                    $row[$i] = '\N';
+                } elseif (is_string($value)) {
+                    $row[$i] = strpbrk($value, "\\\t\n\r\0") === false ? $value : strtr($value, ['\\' => '\\\\', "\t" => '\t', "\n" => '\n', "\r" => '\r', "\0" => '\0']);
+                } elseif ($value === false) {
+                    $row[$i] = '0';
+                }
+            }
+            $text .= implode("\t", $row)."\n";
+        }
+        $file = (string) tempnam(sys_get_temp_dir(), 'luftig');
+        try {
+            file_put_contents($file, $text);
+            $pdo = DB::connection()->getPdo();
+            $names = '`'.implode('`, `', $columns).'`';
+            $taken = $pdo->exec('LOAD DATA LOCAL INFILE '.$pdo->quote($file)." $how INTO TABLE `$table` CHARACTER SET utf8mb4 FIELDS TERMINATED BY '\\t' ESCAPED BY '\\\\' LINES TERMINATED BY '\\n' ($names)");
+            // LOCAL makes the server pass over what breaks a key, where a statement would fail.
+            if ($how === '' && $taken !== count($rows)) {
+                throw new LostRows('Of '.count($rows)." rows for $table the database took $taken.");
+            }
+        } finally {
+            unlink($file);
+        }
     }
 }

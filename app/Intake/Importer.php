@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
  */
 final class Importer
 {
-    private const BATCH = 1000;
+    private const BATCH = 2000;
 
     private const LOCK = 'luftig-intake';
 

@@ -14,7 +14,7 @@ use Luftig\Core\Signal\Timing;
  * An account's computed row for an offer (rules 3 to 6).
  *
  * @property list<float|null> $criteria memberships in the order of the rule set's criteria
- * @property list<array{int, string, float, float, int, float, float|null, string}> $lines id, kind, freshness, novelty, place, push, share, stage
+ * @property list<array{int, string, float, float, int, float, float|null}> $lines id, kind, freshness, novelty, place, push, share
  * @property int $offer_id
  * @property int $account_id
  * @property int $rule_set_id

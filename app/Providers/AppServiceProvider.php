@@ -13,9 +13,16 @@ use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use PDO;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    public function register(): void
+    {
+        // Standings are written as files that the server reads (App\Intake\Bulk).
+        config(['database.connections.mariadb.options' => [PDO::MYSQL_ATTR_LOCAL_INFILE => true]]);
+    }
+
     public function boot(): void
     {
         Date::use(CarbonImmutable::class);

@@ -40,10 +40,10 @@ final readonly class Line
             $byId[$signal->id] = $signal;
         }
         $lines = [];
-        foreach ($standing->lines as [$id, $kind, $freshness, $novelty, $place, $push, $share, $stage]) {
+        foreach ($standing->lines as [$id, $kind, $freshness, $novelty, $place, $push, $share]) {
             if (isset($byId[$id])) {
                 $kind = Kind::from($kind);
-                $lines[] = new self($byId[$id], $kind, $freshness, $novelty, (int) $place, $push, $share, Stage::from($stage), Points::ofPush($standing->fit, $push), $catalogue->of($kind)->weight);
+                $lines[] = new self($byId[$id], $kind, $freshness, $novelty, (int) $place, $push, $share, $catalogue->of($kind)->stage(($standing->computed_at->getTimestamp() - $byId[$id]->occurred_at->getTimestamp()) / 86400), Points::ofPush($standing->fit, $push), $catalogue->of($kind)->weight);
             }
         }
 
@@ -70,6 +70,6 @@ final readonly class Line
     /** The first day on which it is no longer fresh. */
     public function freshUntil(Catalogue $catalogue): CarbonImmutable
     {
-        return CarbonImmutable::parse($this->signal->occurred_at)->addSeconds((int) ceil($catalogue->of($this->kind)->freshUntilAge() * 86400))->addDay()->startOfDay();
+        return CarbonImmutable::parse($this->signal->occurred_at)->addSeconds((int) ceil($catalogue->of($this->kind)->freshAge * 86400))->addDay()->startOfDay();
     }
 }

@@ -42,6 +42,12 @@ final readonly class Barred
         return $this->accounts[$id] ?? $this->domains[$domain ?? ''] ?? null;
     }
 
+    /** Whether there is any entry on a person or an address. */
+    public function namesPeople(): bool
+    {
+        return $this->contacts !== [] || $this->addresses !== [] || $this->domains !== [];
+    }
+
     public function contact(int $id): ?string
     {
         return $this->contacts[$id] ?? null;

@@ -22,9 +22,13 @@ final class FactsReader
 {
     private readonly Barred $barred;
 
+    /** @var array<string, Kind> */
+    private readonly array $kinds;
+
     public function __construct(private readonly CarbonImmutable $now)
     {
         $this->barred = Barred::now();
+        $this->kinds = array_column(Kind::cases(), null, 'value');
     }
 
     /**
@@ -82,7 +86,7 @@ final class FactsReader
         foreach ($this->rows("SELECT account_id, kind, UNIX_TIMESTAMP(occurred_at), strength * confidence, UNIX_TIMESTAMP(since), id FROM signals FORCE INDEX (signals_reading) WHERE {$this->on($which)} ORDER BY account_id, kind, occurred_at") as $row) {
             if ($row[1] !== $kind || $row[0] !== $account) {
                 if ($kind !== null) {
-                    $all[$account][$kind] = new Series(Kind::from($kind), $ids, $times, $worth, $since);
+                    $all[$account][$kind] = new Series($this->kinds[$kind], $ids, $times, $worth, $since);
                 }
                 $account = $row[0];
                 $kind = $row[1];
@@ -96,7 +100,7 @@ final class FactsReader
             $worth[] = $row[3];
         }
         if ($kind !== null) {
-            $all[$account][$kind] = new Series(Kind::from($kind), $ids, $times, $worth, $since);
+            $all[$account][$kind] = new Series($this->kinds[$kind], $ids, $times, $worth, $since);
         }
 
         return $all;
@@ -106,11 +110,16 @@ final class FactsReader
     private function access(string $which): array
     {
         $channels = [];
+        $alike = [];
+        $some = $this->barred->namesPeople();
         $now = $this->now->getTimestamp();
         foreach ($this->rows("SELECT c.account_id, c.id, type, value, state, chance, UNIX_TIMESTAMP(active_at) FROM contacts c JOIN channels ON contact_id = c.id WHERE {$this->on($which, 'c.account_id')} ORDER BY c.account_id, c.id") as $row) {
-            if ($this->barred->contact($row[1]) === null && $this->barred->address($row[3]) === null) {
-                $channels[$row[0]][$row[1]][] = new Channel(ChannelType::from($row[2]), AddressState::from($row[4]), $row[5], $row[6] === null ? null : max(0, $now - $row[6]) / 86400);
+            if ($some && ($this->barred->contact($row[1]) !== null || $this->barred->address($row[3]) !== null)) {
+                continue;
             }
+            $channels[$row[0]][$row[1]][] = $row[5] === null && $row[6] === null
+                ? $alike[$row[2].$row[4]] ??= new Channel(ChannelType::from($row[2]), AddressState::from($row[4]))
+                : new Channel(ChannelType::from($row[2]), AddressState::from($row[4]), $row[5], $row[6] === null ? null : max(0, $now - $row[6]) / 86400);
         }
 
         return array_map(fn (array $contacts): float => max(array_map(fn (array $own): float => Access::of($own)->value, $contacts)), $channels);

@@ -28,6 +28,9 @@ final readonly class Domain
     private static function host(string $text): ?string
     {
         $host = mb_strtolower(trim($text));
+        if (self::isHost($host)) {
+            return $host;
+        }
         $host = preg_replace('~^[a-z][a-z0-9+.-]*://|^//|^mailto:~', '', $host) ?? '';
         $host = preg_split('~[/?#\\\\]~', $host, 2)[0] ?? '';
         $at = strrpos($host, '@');
@@ -38,9 +41,14 @@ final readonly class Domain
             $ascii = idn_to_ascii($host, IDNA_NONTRANSITIONAL_TO_ASCII, INTL_IDNA_VARIANT_UTS46);
             $host = $ascii === false ? '' : $ascii;
         }
-        $valid = strlen($host) <= 253 && preg_match('~^(?:[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?\.)+[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?$~', $host);
 
-        return $valid && ! preg_match('~\.\d+$~', $host) ? $host : null;
+        return self::isHost($host) ? $host : null;
+    }
+
+    /** Letters, digits and inner hyphens in labels of up to 63, and no number at the end (RFC 1035, RFC 1123). */
+    private static function isHost(string $host): bool
+    {
+        return strlen($host) <= 253 && preg_match('~^(?:[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?\.)+(?!\d+$)[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?$~', $host) === 1;
     }
 
     /** The public suffix and one label more; an unlisted top level is a suffix of one label (publicsuffix.org). */

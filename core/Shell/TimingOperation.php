@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Luftig\Core\Shell;
 
 use Luftig\Core\Mistake;
-use Luftig\Core\Signal\ActBy;
 use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Counts;
 use Luftig\Core\Signal\Kind;
+use Luftig\Core\Signal\Pulse;
 use Luftig\Core\Signal\Series;
 use Luftig\Core\Signal\Signal;
 use Luftig\Core\Signal\Timing;
@@ -66,7 +66,7 @@ final class TimingOperation implements Operation
 
         $series = Series::group($signals);
         $timing = Timing::of($catalogue, $series, $now, history: true);
-        $actBy = ActBy::of($catalogue, $series, $now);
+        $actBy = Pulse::of($catalogue, $series, $now)->actBy();
         $order = array_flip($ids);
         $weighed = $timing->signals;
         usort($weighed, static fn (Weighed $a, Weighed $b): int => $order[$a->id] <=> $order[$b->id]);

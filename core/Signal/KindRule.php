@@ -16,11 +16,14 @@ final readonly class KindRule
     /** Below this freshness a signal is spent: it pushes nothing (rule 1). */
     public const SPENT = .1;
 
-    /** Below this freshness a signal is fading (rule 1). */
-    public const FADING = .5;
+    /** Age in days up to which the signal is fresh: one half-life after the hold, where freshness is .5. */
+    public float $freshAge;
 
-    /** Age in days from which the signal is spent. */
+    /** Age in days up to which the signal is live. */
     public float $spentAge;
+
+    /** 1 for, −1 against, 0 ignored. */
+    public int $sign;
 
     public function __construct(
         public Kind $kind,
@@ -39,6 +42,8 @@ final readonly class KindRule
         if ($halfLife <= 0) {
             throw Mistake::at('half_life', 'A half-life is a number of days above 0.');
         }
+        $this->sign = $counts->sign();
+        $this->freshAge = $ramp + $hold + $halfLife;
         $this->spentAge = $ramp + $hold + $halfLife * log(1 / self::SPENT, 2);
     }
 
@@ -63,19 +68,12 @@ final readonly class KindRule
         if ($age < $this->ramp) {
             return Stage::Rising;
         }
-        $freshness = $this->freshness($age);
 
         return match (true) {
-            $freshness >= self::FADING => Stage::Fresh,
-            $freshness >= self::SPENT => Stage::Fading,
+            $age <= $this->freshAge => Stage::Fresh,
+            $age <= $this->spentAge => Stage::Fading,
             default => Stage::Spent,
         };
-    }
-
-    /** Age in days at which the signal stops being fresh. */
-    public function freshUntilAge(): float
-    {
-        return $this->ramp + $this->hold + $this->halfLife;
     }
 
     public function with(

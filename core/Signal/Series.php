@@ -9,11 +9,14 @@ namespace Luftig\Core\Signal;
  *
  * Columns rather than objects, because two million signals are weighed in one run.
  */
-final readonly class Series
+final class Series
 {
     private const DAY = 86400;
 
     private const QUARTER = 90 * self::DAY;
+
+    /** @var array<int, float> position → novelty, once it was asked for */
+    private array $novelty = [];
 
     /**
      * @param  list<int|string>  $ids
@@ -66,6 +69,11 @@ final readonly class Series
      * quarters from its beginning to its date (its date and not today, so that a standing fact keeps its novelty).
      */
     public function novelty(int $position): float
+    {
+        return $this->novelty[$position] ??= $this->computeNovelty($position);
+    }
+
+    private function computeNovelty(int $position): float
     {
         $at = $this->times[$position];
         $usual = 0;

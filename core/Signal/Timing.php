@@ -23,61 +23,72 @@ final readonly class Timing
      */
     public static function of(Catalogue $catalogue, array $series, float $now, bool $history = false): self
     {
-        $found = [];
+        $entries = [];
+        $pushes = [];
         $push = 0.0;
         $for = 0.0;
         foreach ($series as $name => $group) {
             $rule = $catalogue->rules[$name];
-            $sign = $rule->counts->sign();
+            $sign = $rule->sign;
             if ($sign === 0 && ! $history) {
                 continue;
             }
             $live = [];
+            $worth = [];
             for ($i = count($group->times) - 1; $i >= 0; $i--) {
                 $age = ($now - $group->times[$i]) / self::DAY;
-                $freshness = $rule->freshness($age);
-                if ($age < 0 || $age >= $rule->ramp && $freshness < KindRule::SPENT) {
+                if ($age < 0 || $age > $rule->spentAge) {
                     if ($history) {
-                        $found[] = [$group, $rule, $i, $age, $freshness, $group->novelty($i), null, 0.0];
+                        $entries[] = [$group, $rule, $i, $age, $rule->freshness($age), $group->novelty($i), null];
+                        $pushes[] = 0.0;
                     } elseif ($age >= 0) {
                         break;
                     }
 
                     continue;
                 }
-                $live[] = [$group, $rule, $i, $age, $freshness, $group->novelty($i), null, 0.0];
+                $freshness = $rule->freshness($age);
+                $novelty = $group->novelty($i);
+                $live[] = [$group, $rule, $i, $age, $freshness, $novelty, null];
+                $worth[] = $group->worth[$i] * $freshness * $novelty;
             }
-            if (isset($live[1])) {
+            if (isset($worth[1])) {
                 // Stable, and collected newest first: ties stay newest first.
-                usort($live, static fn (array $a, array $b): int => $b[0]->worth[$b[2]] * $b[4] * $b[5] <=> $a[0]->worth[$a[2]] * $a[4] * $a[5]);
+                arsort($worth);
             }
             $factor = $sign * $rule->weight;
-            foreach ($live as $place => $entry) {
-                $entry[6] = $place;
-                $entry[7] = $factor * $group->worth[$entry[2]] * $entry[4] * $entry[5];
+            $place = 0;
+            foreach ($worth as $key => $value) {
+                $live[$key][6] = $place++;
+                $entries[] = $live[$key];
+                $pushes[] = $value *= $factor;
                 $factor /= 2;
-                $push += $entry[7];
-                $for += max(0.0, $entry[7]);
-                $found[] = $entry;
+                $push += $value;
+                if ($value > 0) {
+                    $for += $value;
+                }
             }
         }
-        if (isset($found[1])) {
-            usort($found, static fn (array $a, array $b): int => $b[7] <=> $a[7]);
+        arsort($pushes);
+        $signals = [];
+        foreach ($pushes as $key => $value) {
+            [$group, $rule, $i, $age, $freshness, $novelty, $place] = $entries[$key];
+            $signals[] = new Weighed(
+                $group->ids[$i],
+                $rule->kind,
+                $group->times[$i],
+                $rule->stage($age),
+                $rule->weight,
+                $group->worth[$i],
+                $freshness,
+                $novelty,
+                $place,
+                $value,
+                $rule->counts === Counts::Against ? null : ($value > 0 ? $value / $for : 0.0),
+            );
         }
 
-        return new self($push, array_map(static fn (array $e): Weighed => new Weighed(
-            $e[0]->ids[$e[2]],
-            $e[1]->kind,
-            $e[0]->times[$e[2]],
-            $e[1]->stage($e[3]),
-            $e[1]->weight,
-            $e[0]->worth[$e[2]],
-            $e[4],
-            $e[5],
-            $e[6],
-            $e[7],
-            $e[1]->counts === Counts::Against ? null : ($e[7] > 0 ? $e[7] / $for : 0.0),
-        ), $found));
+        return new self($push, $signals);
     }
 
     /** Timing 0–1, for showing. */

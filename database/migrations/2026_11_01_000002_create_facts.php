@@ -46,8 +46,6 @@ return new class extends Migration
             $table->unsignedBigInteger('record_id');
             $table->json('before')->nullable();
             $table->json('after')->nullable();
-            $table->index(['intake_id', 'record']);
-            $table->index(['record', 'record_id']);
         });
         Schema::create('industry_labels', function (Blueprint $table): void {
             $table->id();

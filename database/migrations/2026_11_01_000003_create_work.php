@@ -9,9 +9,10 @@ return new class extends Migration
     public function up(): void
     {
         Schema::create('standings', function (Blueprint $table): void {
-            $table->foreignId('offer_id')->constrained()->cascadeOnDelete();
             $table->foreignId('account_id')->constrained()->cascadeOnDelete();
-            $table->foreignId('rule_set_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('offer_id')->constrained()->cascadeOnDelete();
+            // No foreign key: rule sets are never deleted, and its index would be written with every standing.
+            $table->unsignedBigInteger('rule_set_id');
             $table->string('state', 10)->charset('ascii')->collation('ascii_bin');
             $table->string('cause', 190)->nullable();
             $table->double('fit');
@@ -27,8 +28,8 @@ return new class extends Migration
             $table->text('criteria');
             $table->text('lines');
             $table->dateTime('computed_at');
-            $table->primary(['offer_id', 'account_id']);
-            $table->index(['offer_id', 'state', 'points', 'account_id'], 'standings_ranking');
+            $table->primary(['account_id', 'offer_id']);
+            $table->index(['offer_id', 'state', 'points'], 'standings_ranking');
         });
         Schema::create('keep_outs', function (Blueprint $table): void {
             $table->id();

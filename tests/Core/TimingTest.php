@@ -7,11 +7,11 @@ namespace Tests\Core;
 use Eris\Generators;
 use Eris\TestTrait;
 use Luftig\Core\Priority\Points;
-use Luftig\Core\Signal\ActBy;
 use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Counts;
 use Luftig\Core\Signal\Kind;
 use Luftig\Core\Signal\KindRule;
+use Luftig\Core\Signal\Pulse;
 use Luftig\Core\Signal\Series;
 use Luftig\Core\Signal\Signal;
 use Luftig\Core\Signal\Stage;
@@ -45,7 +45,7 @@ final class TimingTest extends TestCase
             $found[$signal->id] = [round($signal->push, 5), round((float) $signal->share, 4)];
         }
         self::assertSame(['head' => [.55, .4886], 'planner' => [.26036, .2313], 'round' => [.25, .2221], 'engineer' => [.06527, .058]], $found);
-        self::assertSame('2027-01-31', self::day(ActBy::of(Catalogue::standard(), $series, self::NOW)));
+        self::assertSame('2027-01-31', self::day(Pulse::of(Catalogue::standard(), $series, self::NOW)->actBy()));
     }
 
     /** @return array<string, array{float, float, Stage}> */
@@ -114,8 +114,8 @@ final class TimingTest extends TestCase
     {
         $series = Series::group([new Signal(1, Kind::RivalSigned, self::NOW - 5 * self::DAY, 1, 1)]);
 
-        self::assertNull(ActBy::of(Catalogue::standard(), $series, self::NOW));
-        self::assertNull(ActBy::of(Catalogue::standard(), [], self::NOW));
+        self::assertNull(Pulse::of(Catalogue::standard(), $series, self::NOW)->actBy());
+        self::assertNull(Pulse::of(Catalogue::standard(), [], self::NOW)->actBy());
     }
 
     public function test_act_by_is_what_looking_at_every_day_finds(): void
@@ -123,7 +123,8 @@ final class TimingTest extends TestCase
         $this->limitTo(150)->forAll(self::signals())->then(function (array $signals): void {
             $series = Series::group($signals);
 
-            self::assertSame(self::slowActBy($signals, self::NOW), self::day(ActBy::of(Catalogue::standard(), $series, self::NOW)));
+            self::assertEqualsWithDelta(Timing::of(Catalogue::standard(), $series, self::NOW)->push, Pulse::of(Catalogue::standard(), $series, self::NOW)->at(self::NOW), 1e-9);
+            self::assertSame(self::slowActBy($signals, self::NOW), self::day(Pulse::of(Catalogue::standard(), $series, self::NOW)->actBy()));
         });
     }
 
@@ -132,7 +133,7 @@ final class TimingTest extends TestCase
         $this->limitTo(60)->forAll(self::signals(), Generators::choose(1, 200))->then(function (array $signals, int $days): void {
             $series = Series::group(array_filter($signals, fn (Signal $signal): bool => $signal->at <= self::NOW));
 
-            self::assertSame(ActBy::of(Catalogue::standard(), $series, self::NOW), ActBy::of(Catalogue::standard(), $series, self::NOW + $days * self::DAY));
+            self::assertSame(Pulse::of(Catalogue::standard(), $series, self::NOW)->actBy(), Pulse::of(Catalogue::standard(), $series, self::NOW + $days * self::DAY)->actBy());
         });
     }
 

@@ -100,7 +100,7 @@ final class IntakeTest extends TestCase
 
     public function test_a_stopped_worker_leaves_whole_parts_and_the_rest_can_be_gone_on_with(): void
     {
-        $rows = implode('', array_map(fn (int $n): string => "firm$n.example;Firm $n;$n\n", range(1, 2500)));
+        $rows = implode('', array_map(fn (int $n): string => "firm$n.example;Firm $n;$n\n", range(1, 4500)));
         $intake = $this->receive(IntakeKind::Accounts, "domain;name;headcount\n".$rows);
         $batches = 0;
         try {
@@ -111,11 +111,11 @@ final class IntakeTest extends TestCase
         } catch (RuntimeException) {
         }
         $intake->refresh();
-        self::assertSame([2000, 2000, IntakeState::Running], [$intake->created, Account::query()->count(), $intake->state]);
+        self::assertSame([4000, 4000, IntakeState::Running], [$intake->created, Account::query()->count(), $intake->state]);
 
         (new Importer)->run($intake);
         $intake->refresh();
-        self::assertSame([2500, 0, 2500, IntakeState::Done], [$intake->created, $intake->updated, Account::query()->count(), $intake->state]);
+        self::assertSame([4500, 0, 4500, IntakeState::Done], [$intake->created, $intake->updated, Account::query()->count(), $intake->state]);
     }
 
     public function test_an_intake_can_be_undone_but_not_what_others_built_on_it(): void

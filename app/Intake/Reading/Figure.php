@@ -37,7 +37,7 @@ final readonly class Figure
         if (preg_match('/^-?\d{1,9}$/', $text)) {
             return new self((float) $text, null);
         }
-        $plain = (string) preg_replace(self::ABOUT, '', $text);
+        $plain = ctype_digit($text[0] ?? '') ? $text : (string) preg_replace(self::ABOUT, '', $text);
         $about = $plain !== $text;
         [$plain, $currency] = self::currency($plain);
         if (preg_match('/^(.*\d[^\d–—-]*?)\s*(?:–|—|-|\bto\b|\bbis\b|\btill\b|\btot\b|\btil\b|\bdo\b)\s*(\d.*)$/ui', $plain, $ends)) {
@@ -59,6 +59,9 @@ final readonly class Figure
     /** @return array{string, string|null} the text without a currency, and the currency */
     private static function currency(string $text): array
     {
+        if (! preg_match('/[\pL€£$]/u', $text)) {
+            return [$text, null];
+        }
         foreach (self::CURRENCIES as $sign => $code) {
             $pattern = preg_match('/\pL/u', $sign) ? '/(?<!\pL)'.$sign.'(?!\pL)/ui' : '/'.preg_quote($sign, '/').'/u';
             if (preg_match($pattern, $text)) {

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Speed and memory as ratios measured in one run, on a database of its own that is gone afterwards.
+ *   ./luftig bench [accounts] [signals]
+ */
+
+use App\Intake\Gazetteer;
+use App\Intake\Importer;
+use App\Intake\IntakeKind;
+use App\Intake\Receive;
+use App\Models\Account;
+use App\Models\Offer;
+use App\Models\Standing;
+use App\Standings\Standings;
+use Database\Demo\Rulebooks;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+
+require __DIR__.'/../tests/bootstrap.php';
+putenv('DB_DATABASE=luftig_bench');
+$_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = 'luftig_bench';
+
+$accounts = (int) ($argv[1] ?? 100_000);
+$signals = (int) ($argv[2] ?? 2_000_000);
+
+$server = new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'luftig', '');
+$server->exec('DROP DATABASE IF EXISTS luftig_bench');
+$server->exec('CREATE DATABASE luftig_bench');
+$app = require __DIR__.'/../bootstrap/app.php';
+$app->make(Kernel::class)->bootstrap();
+Artisan::call('migrate', ['--force' => true]);
+activity()->disableLogging();
+
+/** @return float seconds */
+function seconds(callable $work): float
+{
+    $begin = hrtime(true);
+    $work();
+
+    return (hrtime(true) - $begin) / 1e9;
+}
+
+function say(string $line): void
+{
+    printf("%s  (peak memory %d MB)\n", $line, (int) (memory_get_peak_usage(true) / 1048576));
+}
+
+function world(int $accounts, int $signals): void
+{
+    $per = intdiv($signals, $accounts);
+    DB::unprepared("INSERT INTO accounts (id, name, domain, headcount, revenue, growth, sites, keywords, description, stale)
+        SELECT seq, CONCAT('Firm ', seq), CONCAT('firm', seq, '.example'), 5 + (seq * 7919) % 2500, 1e6 + (seq * 104729) % 200000000, CAST((seq * 31) % 60 AS SIGNED) / 100 - .2, 1 + seq % 5,
+        ELT(1 + seq % 4, 'three shifts; extrusion', 'clean room', 'compressed air; stamping', NULL), 'Makes parts on several lines.', 0 FROM seq_1_to_$accounts");
+    DB::unprepared("INSERT INTO account_industry (account_id, position, code) SELECT seq, 0, ELT(1 + seq % 6, '2310', '2220', '17', '25', '46', '2100') FROM seq_1_to_$accounts");
+    DB::unprepared("INSERT INTO places (account_id, headquarters, city, country, latitude, longitude) SELECT seq, 1, 'Hobro', ELT(1 + seq % 4, 'SE', 'DK', 'DE', 'PL'), 54 + (seq % 100) / 20, 9 + (seq % 90) / 10 FROM seq_1_to_$accounts");
+    DB::unprepared("INSERT INTO technologies (name) VALUES ('Vedliko Plan'), ('Tryklog'), ('Ordvika')");
+    DB::unprepared("INSERT INTO account_technology (account_id, technology_id) SELECT seq, 1 + seq % 3 FROM seq_1_to_$accounts WHERE seq % 2 = 0");
+    DB::unprepared('INSERT INTO contacts (account_id, first_name, last_name) SELECT 1 + (seq - 1) % '.$accounts.", 'Ida', CONCAT('Sandmo', seq) FROM seq_1_to_".(2 * $accounts));
+    DB::unprepared("INSERT INTO channels (contact_id, type, value, state) SELECT id, 'email', CONCAT('c', id, '@firm.example'), ELT(1 + id % 4, 'valid', 'catch_all', 'unknown', 'invalid') FROM contacts");
+    // Eighteen months of seventeen kinds, those against an account as rare as in the demo.
+    $intake = "ELT(1 + (seq * 2654435761 DIV 65536) % 24, 'hiring','hiring','hiring','hiring','hiring','hiring','news','news','news','news','post_engagement','post_engagement','growth','growth','new_leader','new_leader','own_engagement','topic_interest','expansion','funding','promotion','tech_adopted','customer_alum', IF(seq % 3 = 0, 'hiring_freeze', 'decline'))";
+    DB::unprepared('INSERT INTO signals (account_id, kind, title, occurred_at, strength, confidence, fingerprint) SELECT 1 + (seq - 1) DIV '.$per.", $intake, 'Something happened',
+        NOW() - INTERVAL (seq * 40503) % 777600 MINUTE, .3 + (seq % 70) / 100, IF(seq % 5 = 0, 1, .9), SHA1(seq) FROM seq_1_to_".($per * $accounts));
+    DB::select('ANALYZE TABLE accounts, signals, contacts, channels');
+}
+
+/** Fetches the same rows as a recomputation does, chunk by chunk, and does nothing with them. */
+function merelyRead(int $accounts): void
+{
+    $pdo = DB::connection()->getPdo();
+    for ($from = 1; $from <= $accounts; $from += 1000) {
+        $to = $from + 999;
+        foreach ([
+            "SELECT account_id, code FROM account_industry WHERE account_id BETWEEN $from AND $to AND code IS NOT NULL ORDER BY account_id, position",
+            "SELECT account_id, name FROM account_technology JOIN technologies ON technologies.id = technology_id WHERE account_id BETWEEN $from AND $to ORDER BY account_id",
+            "SELECT c.account_id, c.id, type, value, state, chance, UNIX_TIMESTAMP(active_at) FROM contacts c JOIN channels ON contact_id = c.id WHERE c.account_id BETWEEN $from AND $to ORDER BY c.account_id, c.id",
+            "SELECT account_id, kind, UNIX_TIMESTAMP(occurred_at), strength * confidence, UNIX_TIMESTAMP(since), id FROM signals FORCE INDEX (signals_reading) WHERE account_id BETWEEN $from AND $to ORDER BY account_id, kind, occurred_at",
+            "SELECT a.id, domain, status, headcount, revenue, growth, sites, country, region, postal_code, latitude, longitude, keywords, description FROM accounts a LEFT JOIN places p ON p.account_id = a.id AND p.headquarters = 1 WHERE a.id BETWEEN $from AND $to ORDER BY a.id",
+        ] as $sql) {
+            $statement = $pdo->prepare($sql);
+            $statement->execute();
+            $statement->setFetchMode(PDO::FETCH_NUM);
+            foreach ($statement as $row) {
+                // Merely read.
+            }
+        }
+    }
+}
+
+function standings(int $accounts): void
+{
+    $offer = Offer::query()->create(['name' => 'Leak survey']);
+    $rules = Rulebooks::all()['Leak survey'];
+    $offer->ruleSets()->create(['version' => 1, 'criteria' => $rules['criteria'], 'kinds' => $rules['kinds']]);
+    merelyRead($accounts);
+    $read = min(seconds(fn () => merelyRead($accounts)), seconds(fn () => merelyRead($accounts)));
+    say(sprintf('Merely reading the rows: %.2f s', $read));
+    $first = seconds(fn () => (new Standings)->all());
+    $again = seconds(fn () => (new Standings)->all());
+    say(sprintf('Standings computed and stored, first time: %.2f s = %.2f × reading', $first, $first / $read));
+    say(sprintf('Standings computed and stored, over what is there: %.2f s = %.2f × reading (at most 2; the aim is 1.3)', $again, $again / $read));
+
+    $account = Account::query()->findOrFail(intdiv($accounts, 2));
+    $one = seconds(function () use ($account, $offer): void {
+        $account->update(['headcount' => 321, 'stale' => true]);
+        (new Standings)->refresh();
+        Standing::query()->where('offer_id', $offer->id)->where('account_id', $account->id)->firstOrFail();
+    });
+    say(sprintf('One changed account, computed and read back: %.3f s (under 2)', $one));
+}
+
+function intake(int $rows): void
+{
+    DB::statement('SET FOREIGN_KEY_CHECKS = 0');
+    foreach (['account_technology', 'standings', 'signals', 'channels', 'contacts', 'places', 'account_industry', 'technologies', 'accounts'] as $table) {
+        DB::table($table)->truncate();
+    }
+    DB::statement('SET FOREIGN_KEY_CHECKS = 1');
+    Gazetteer::load();
+    $csv = sys_get_temp_dir().'/luftig-bench.csv';
+    $file = fopen($csv, 'wb') ?: exit(1);
+    fwrite($file, "domain;name;industry;headcount;growth;revenue;country;city;sites;technologies;keywords;description\n");
+    for ($i = 1; $i <= $rows; $i++) {
+        $city = ['Hobro', 'Gothenburg', 'Wismar', 'Halden', 'Emmen'][$i % 5];
+        $land = ['Denmark', 'Sweden', 'Germany', 'Norway', 'Netherlands'][$i % 5];
+        $technology = ['Vedliko Plan', 'Tryklog', 'Ordvika'][$i % 3];
+        fwrite($file, "firm$i.example;Firm $i GmbH;".['glass', 'Kunststoff', 'papper', 'metal goods'][$i % 4].';'.(10 + $i % 2000).';4,5 %;EUR '.(1 + $i % 90).",5 Mio;$land;$city;".(1 + $i % 4).";$technology;three shifts; \"Makes parts in $city, day and night.\"\n");
+    }
+    fclose($file);
+    $intake = null;
+    $took = seconds(function () use ($csv, &$intake): void {
+        $intake = Receive::file($csv, 'accounts.csv', null, IntakeKind::Accounts);
+        $intake->update(['state' => 'queued']);
+        (new Importer)->run($intake);
+    });
+    $intake->refresh();
+    say(sprintf('Intake of %s accounts: %.2f s (%s new, %s not taken)', number_format($rows), $took, number_format($intake->created), number_format($intake->rejected)));
+
+    $pdo = new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname=luftig_bench;charset=utf8mb4', 'luftig', '', [PDO::MYSQL_ATTR_LOCAL_INFILE => true, PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+    $load = 0.0;
+    foreach (['accounts', 'account_industry', 'places', 'account_technology'] as $table) {
+        $out = sys_get_temp_dir()."/luftig-bench-$table.tsv";
+        $to = fopen($out, 'wb') ?: exit(1);
+        foreach ($pdo->query("SELECT * FROM $table", PDO::FETCH_NUM) as $row) {
+            fwrite($to, implode("\t", array_map(fn ($value): string => $value === null ? '\N' : addcslashes((string) $value, "\t\n\\"), $row))."\n");
+        }
+        fclose($to);
+        // The same columns, keys and foreign keys; only the names of the keys differ.
+        $create = $pdo->query("SHOW CREATE TABLE $table")->fetchColumn(1);
+        $pdo->exec((string) preg_replace(["/CREATE TABLE `$table`/", '/CONSTRAINT `/'], ["CREATE TABLE `load_$table`", 'CONSTRAINT `load_'], (string) $create));
+        $load += seconds(fn () => $pdo->exec('LOAD DATA LOCAL INFILE '.$pdo->quote($out)." INTO TABLE load_$table CHARACTER SET utf8mb4"));
+        unlink($out);
+    }
+    unlink($csv);
+    unlink(Importer::path($intake));
+    say(sprintf('LOAD DATA of the same rows into the same tables: %.2f s; intake is %.2f × that (at most 4)', $load, $took / $load));
+
+    $standing = seconds(fn () => (new Standings)->refresh());
+    say(sprintf('Standings of what came in: %.2f s', $standing));
+}
+
+printf("%s accounts, %s signals\n", number_format($accounts), number_format($signals));
+say(sprintf('A world to measure in: %.1f s', seconds(fn () => world($accounts, $signals))));
+standings($accounts);
+intake($accounts);
+DB::purge();
+(new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'luftig', ''))->exec('DROP DATABASE luftig_bench');

@@ -1,0 +1,1 @@
+<x-plain title="There is nothing here" text="The address may be mistyped, or what stood here was taken away." />

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** axe-core finds nothing serious on any view, light or dark. */
+final class AccessibilityTest extends BrowserTestCase
+{
+    /** @return array<string, array{string}> */
+    public static function themes(): array
+    {
+        return ['light' => ['light'], 'dark' => ['dark']];
+    }
+
+    #[DataProvider('themes')]
+    public function test_every_view(string $theme): void
+    {
+        $this->open('/sign-in');
+        $this->browser->executeScript("localStorage.setItem('luftig-theme', '$theme')");
+        $found = $this->check('/sign-in', $theme);
+        $this->signIn('Ylva');
+        $reason = $this->recorded();
+        $draft = $this->draft();
+        foreach (['/', '/accounts', '/accounts?view=picture', '/accounts?tab=waiting', '/accounts?tab=out', '/accounts?tab=kept_out', '/accounts/1', '/accounts/1/reasons/new', '/reasons', $reason, '/intake', '/intake/1', $draft, '/keep-out', '/pace', '/rules/1', '/team', '/go?q=a', '/no-such-page'] as $view) {
+            $found += $this->check($view, $theme);
+        }
+        $this->open('/');
+        $this->keys('/');
+        $this->see('screen');
+        $found += $this->scan("go to, $theme");
+
+        self::assertSame([], $found);
+    }
+
+    /** @return array<string, string> */
+    private function check(string $view, string $theme): array
+    {
+        $this->open($view);
+        $this->find('h1');
+        self::assertSame($theme, $this->browser->executeScript('return document.documentElement.dataset.theme'));
+
+        return $this->scan("$view, $theme");
+    }
+
+    /** @return array<string, string> place → what is wrong */
+    private function scan(string $where): array
+    {
+        $this->browser->executeScript((string) file_get_contents(dirname(__DIR__).'/vendor/axe/axe.min.js'));
+        $this->browser->executeScript('document.querySelectorAll("details").forEach((d) => { d.open = true; })');
+        $violations = $this->browser->executeAsyncScript('const done = arguments[0]; axe.run(document, {resultTypes: ["violations"]}).then((r) => done(r.violations.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => [v.id, v.nodes.map((n) => n.html + " " + n.failureSummary).slice(0, 2).join(" | ")])));');
+        $found = [];
+        foreach ($violations as [$id, $nodes]) {
+            $found["$where: $id"] = mb_substr($nodes, 0, 500);
+        }
+
+        return $found;
+    }
+
+    private function recorded(): string
+    {
+        $this->open('/accounts/1/reasons/new');
+        $this->fill('textarea[name=words]', 'Hello Pernille, how will you find the leaks? '.uniqid());
+        $this->press('Record the reason');
+        $this->see('The evidence as it was');
+
+        return (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
+    }
+
+    private function draft(): string
+    {
+        $this->open('/intake');
+        $this->find('input[type=file]')->sendKeys($this->file('axe.csv', "domain,name\naxe.example,Axe\n,Nobody\n"));
+        $this->press('Look at it');
+        $this->see('what they become');
+
+        return (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
+    }
+}

@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\WebDriverException;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverExpectedCondition;
+use PDO;
+use PHPUnit\Framework\TestCase;
+
+/** The real interface, in a real browser, on a database of its own with the demo data and a clock that stands still. */
+abstract class BrowserTestCase extends TestCase
+{
+    protected const NOW = '2026-11-23T09:00:00Z';
+
+    private const DATABASE = 'luftig_browser';
+
+    /** @var list<resource> */
+    private static array $processes = [];
+
+    private static ?string $address = null;
+
+    private static ?RemoteWebDriver $driver = null;
+
+    protected RemoteWebDriver $browser;
+
+    public static function setUpBeforeClass(): void
+    {
+        if (self::$address !== null) {
+            return;
+        }
+        $root = dirname(__DIR__, 2);
+        $port = self::freePort();
+        $clock = sys_get_temp_dir().'/luftig-clock-'.getmypid();
+        file_put_contents($clock, self::NOW);
+        $server = new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'luftig', '');
+        $server->exec('DROP DATABASE IF EXISTS '.self::DATABASE);
+        $server->exec('CREATE DATABASE '.self::DATABASE);
+        $env = [
+            'APP_ENV' => 'local', 'APP_URL' => "http://127.0.0.1:$port", 'APP_DEBUG' => 'false', 'DB_DATABASE' => self::DATABASE, 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file',
+            'QUEUE_CONNECTION' => 'database', 'LOG_CHANNEL' => 'single', 'LUFTIG_CLOCK_FILE' => $clock, 'PHP_CLI_SERVER_WORKERS' => '3',
+        ] + getenv();
+        foreach (['migrate --force', 'luftig:demo'] as $command) {
+            exec('cd '.escapeshellarg($root).' && '.implode(' ', array_map(fn (string $k, string $v): string => $k.'='.escapeshellarg($v), array_keys($env), $env)).' php -d memory_limit=512M artisan '.$command.' 2>&1', $output, $code);
+            self::assertSame(0, $code, implode("\n", array_slice($output, -5)));
+        }
+        self::launch(['php', '-d', 'opcache.enable_cli=1', '-d', 'upload_max_filesize=128M', '-d', 'post_max_size=130M', '-S', "127.0.0.1:$port", '-t', 'public', 'server.php'], $root, $env);
+        self::launch(['php', 'artisan', 'queue:work', '--sleep=0.2'], $root, $env);
+        $driverPort = self::freePort();
+        self::launch(['chromedriver', "--port=$driverPort", '--silent'], $root, $env);
+        self::wait("http://127.0.0.1:$port/up");
+        self::wait("http://127.0.0.1:$driverPort/status");
+        self::$address = "http://127.0.0.1:$port";
+
+        $profile = sys_get_temp_dir().'/luftig-chromium-'.getmypid();
+        $options = (new ChromeOptions)->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run',
+            "--user-data-dir=$profile", '--window-size=1280,900',
+        ]);
+        $wants = DesiredCapabilities::chrome();
+        $wants->setCapability(ChromeOptions::CAPABILITY, $options);
+        self::$driver = RemoteWebDriver::create("http://127.0.0.1:$driverPort", $wants, 30_000, 60_000);
+        register_shutdown_function(static function () use ($clock, $profile): void {
+            try {
+                self::$driver?->quit();
+            } catch (WebDriverException) {
+            }
+            foreach (array_reverse(self::$processes) as $process) {
+                $pid = proc_get_status($process)['pid'];
+                posix_kill(-$pid, SIGTERM) || posix_kill($pid, SIGTERM);
+                proc_close($process);
+            }
+            @unlink($clock);
+            exec('rm -rf '.escapeshellarg($profile));
+        });
+    }
+
+    protected function setUp(): void
+    {
+        $this->browser = self::$driver ?? self::fail('No browser was started.');
+        $this->browser->manage()->deleteAllCookies();
+    }
+
+    protected function signIn(string $name): void
+    {
+        $this->open('/sign-in');
+        $this->press($this->all('.person-button', $name)[0] ?? self::fail("$name cannot sign in."));
+        $this->see('Today');
+    }
+
+    protected function open(string $path): void
+    {
+        $this->browser->get(self::$address.$path);
+    }
+
+    protected function find(string $selector): RemoteWebElement
+    {
+        $by = WebDriverBy::cssSelector($selector);
+        $this->browser->wait(8, 100)->until(WebDriverExpectedCondition::visibilityOfElementLocated($by), "Nothing is at $selector on ".$this->browser->getCurrentURL());
+
+        return $this->browser->findElement($by);
+    }
+
+    /** @return list<RemoteWebElement> those that hold a text */
+    protected function all(string $selector, string $text = ''): array
+    {
+        return array_values(array_filter($this->browser->findElements(WebDriverBy::cssSelector($selector)), fn (RemoteWebElement $one): bool => $text === '' || str_contains($one->getText(), $text)));
+    }
+
+    /** Clicks what does something, and waits until the page it leads to is there. */
+    protected function press(RemoteWebElement|string $what): void
+    {
+        if (is_string($what)) {
+            $found = array_filter($this->all('a, button, summary', $what), fn (RemoteWebElement $one): bool => $one->isDisplayed());
+            $what = reset($found) ?: self::fail("“{$what}” cannot be pressed on ".$this->browser->getCurrentURL());
+        }
+        $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$what]);
+        $what->click();
+    }
+
+    protected function fill(string $selector, string $text): void
+    {
+        $field = $this->find($selector);
+        $field->clear();
+        $field->sendKeys($text);
+    }
+
+    /** Keys that go to whatever has the focus. */
+    protected function keys(string ...$keys): void
+    {
+        foreach ($keys as $key) {
+            $this->browser->getKeyboard()->sendKeys($key);
+        }
+    }
+
+    protected function see(string $text): void
+    {
+        $this->browser->wait(15, 100)->until(
+            fn (): bool => str_contains($this->text(), $text),
+            "“{$text}” is not to be seen on ".$this->browser->getCurrentURL().":\n".mb_substr($this->text(), 0, 1500),
+        );
+    }
+
+    protected function text(): string
+    {
+        try {
+            return (string) $this->browser->findElement(WebDriverBy::cssSelector('body'))->getText();
+        } catch (WebDriverException) {
+            return '';
+        }
+    }
+
+    /** A file on disk as a person would choose it. */
+    protected function file(string $name, string $text): string
+    {
+        $path = sys_get_temp_dir().'/'.$name;
+        file_put_contents($path, $text);
+
+        return $path;
+    }
+
+    /** @param  list<string>  $command */
+    private static function launch(array $command, string $root, array $env): void
+    {
+        $log = ['file', '/dev/null', 'w'];
+        self::$processes[] = proc_open(['setsid', ...$command], [['file', '/dev/null', 'r'], $log, $log], $pipes, $root, $env);
+    }
+
+    private static function wait(string $url): void
+    {
+        for ($i = 0; $i < 150; $i++) {
+            if (@file_get_contents($url) !== false) {
+                return;
+            }
+            usleep(100_000);
+        }
+        self::fail("$url does not answer.");
+    }
+
+    private static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        $name = stream_socket_get_name($socket, false);
+        fclose($socket);
+
+        return (int) substr((string) strrchr((string) $name, ':'), 1);
+    }
+}

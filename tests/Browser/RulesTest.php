@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+final class RulesTest extends BrowserTestCase
+{
+    public function test_a_lead_edits_the_rules_sees_what_would_move_and_saves(): void
+    {
+        $this->signIn('Ylva');
+        $this->keys('g', 'u');
+        $this->see('Target profile');
+        $this->fill('[name="kinds[customer_alum][weight]"]', '0.1');
+        $this->find('[name="kinds[news][counts]"] option[value=against]')->click();
+        $this->see('accounts would move');
+        $moves = $this->find('[data-moves]')->getText();
+        $this->fill('[name=note]', 'News say little here');
+        $this->press('Save as version 2');
+        $this->see('Saved as version 2');
+        $this->see('version 2, by Ylva');
+
+        [$name, , $after] = preg_split('/\n| → /', $moves) ?: [];
+        $this->open('/accounts?q='.rawurlencode((string) $name));
+        $this->see((string) $name);
+        $this->see((string) $after);
+        $this->open('/rules/1');
+        $this->press('Versions');
+        $this->press('Version 1');
+        $this->see('You look at version 1');
+        self::assertSame('0.65', $this->find('[name="kinds[customer_alum][weight]"]')->getAttribute('value'));
+    }
+
+    public function test_a_criterion_that_cannot_be_read_is_told_while_one_edits(): void
+    {
+        $this->signIn('Ylva');
+        $this->open('/rules/1');
+        $this->press('Add a criterion');
+        $row = $this->all('#criteria tr');
+        $this->browser->executeScript('const r = arguments[0]; r.querySelector("[name*=\'[name]\']").value = "words"; r.querySelector("[name*=\'[field]\']").value = "text"; r.querySelector("[name*=\'[value]\']").value = "(air OR"; r.querySelector("[name*=\'[value]\']").dispatchEvent(new Event("change", {bubbles: true}));', [end($row)]);
+        $this->see('“words”');
+    }
+
+    public function test_a_rep_is_not_let_in(): void
+    {
+        $this->signIn('Mira');
+        $this->open('/rules/1');
+        $this->see('This is not yours to open');
+        $this->open('/team');
+        $this->see('This is not yours to open');
+    }
+}
