@@ -17,6 +17,8 @@ final class Clock
         if ($text !== null || CarbonImmutable::hasTestNow() && ! app()->runningUnitTests()) {
             Carbon::setTestNow($text);
             CarbonImmutable::setTestNow($text);
+            // The browser's clock runs on, and would take a cookie that ends by ours for an old one.
+            config(['session.expire_on_close' => $text !== null]);
         }
     }
 

@@ -54,8 +54,8 @@ abstract class BrowserTestCase extends TestCase
         self::launch(['php', 'artisan', 'queue:work', '--sleep=0.2'], $root, $env);
         $driverPort = self::freePort();
         self::launch(['chromedriver', "--port=$driverPort", '--silent'], $root, $env);
-        self::wait("http://127.0.0.1:$port/up");
-        self::wait("http://127.0.0.1:$driverPort/status");
+        self::wait($port);
+        self::wait($driverPort);
         self::$address = "http://127.0.0.1:$port";
 
         $profile = sys_get_temp_dir().'/luftig-chromium-'.getmypid();
@@ -110,15 +110,16 @@ abstract class BrowserTestCase extends TestCase
     /** @return list<RemoteWebElement> those that hold a text */
     protected function all(string $selector, string $text = ''): array
     {
-        return array_values(array_filter($this->browser->findElements(WebDriverBy::cssSelector($selector)), fn (RemoteWebElement $one): bool => $text === '' || str_contains($one->getText(), $text)));
+        $this->browser->executeScript('document.querySelectorAll("[data-found]").forEach((e) => e.removeAttribute("data-found")); document.querySelectorAll(arguments[0]).forEach((e) => e.innerText.includes(arguments[1]) && e.checkVisibility() && e.setAttribute("data-found", ""))', [$selector, $text]);
+
+        return array_values($this->browser->findElements(WebDriverBy::cssSelector('[data-found]')));
     }
 
     /** Clicks what does something, and waits until the page it leads to is there. */
     protected function press(RemoteWebElement|string $what): void
     {
         if (is_string($what)) {
-            $found = array_filter($this->all('a, button, summary', $what), fn (RemoteWebElement $one): bool => $one->isDisplayed());
-            $what = reset($found) ?: self::fail("“{$what}” cannot be pressed on ".$this->browser->getCurrentURL());
+            $what = $this->all('a, button, summary', $what)[0] ?? self::fail("“{$what}” cannot be pressed on ".$this->browser->getCurrentURL());
         }
         $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$what]);
         $what->click();
@@ -145,12 +146,13 @@ abstract class BrowserTestCase extends TestCase
             fn (): bool => str_contains($this->text(), $text),
             "“{$text}” is not to be seen on ".$this->browser->getCurrentURL().":\n".mb_substr($this->text(), 0, 1500),
         );
+        $this->addToAssertionCount(1);
     }
 
     protected function text(): string
     {
         try {
-            return (string) $this->browser->findElement(WebDriverBy::cssSelector('body'))->getText();
+            return (string) $this->browser->executeScript('return document.body.innerText');
         } catch (WebDriverException) {
             return '';
         }
@@ -172,15 +174,18 @@ abstract class BrowserTestCase extends TestCase
         self::$processes[] = proc_open(['setsid', ...$command], [['file', '/dev/null', 'r'], $log, $log], $pipes, $root, $env);
     }
 
-    private static function wait(string $url): void
+    private static function wait(int $port): void
     {
         for ($i = 0; $i < 150; $i++) {
-            if (@file_get_contents($url) !== false) {
+            $connection = @fsockopen('127.0.0.1', $port);
+            if ($connection !== false) {
+                fclose($connection);
+
                 return;
             }
             usleep(100_000);
         }
-        self::fail("$url does not answer.");
+        self::fail("Nothing listens on port $port.");
     }
 
     private static function freePort(): int

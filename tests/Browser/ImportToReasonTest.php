@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
 /** The main job: from files to a recorded reason. */
@@ -13,11 +14,11 @@ final class ImportToReasonTest extends BrowserTestCase
     {
         $this->signIn('Mira');
         $this->bring('accounts-eigene.csv', "Firma;Webseite;Branche;Mitarbeiter;Land;Ort\nSkogsglas Prov;skogsglas-prov.example;Glas;ca. 320;Schweden;Falkenberg\nOhne Seite;;Glas;10;Schweden;\n");
-        $this->see('taken in');
+        $this->see('Accounts, taken in');
         self::assertSame(['1', '1'], [$this->find('[data-tally=created]')->getText(), $this->find('[data-tally=rejected]')->getText()]);
         $this->see('an account is joined by its domain');
         $this->bring('signals-eigene.csv', "domain;kind;date;title;strength;confidence;quote\nskogsglas-prov.example;customer_alum;2026-11-01;Chief worked at a customer;1;1;\nskogsglas-prov.example;expansion;20.11.2026;Second furnace ordered;1;1;The second furnace comes in May.\nskogsglas-prov.example;new_leader;2026-10-20;New head of maintenance;1;1;\n");
-        $this->see('taken in');
+        $this->see('Signals, taken in');
 
         $this->press('See the ranking');
         $this->fill('#q', 'Skogsglas');
@@ -26,7 +27,7 @@ final class ImportToReasonTest extends BrowserTestCase
         $this->press('Skogsglas Prov');
         $this->see('Why it ranks where it ranks');
         $line = $this->all('details.point', 'Second furnace ordered')[0];
-        $this->press($line->findElement(\Facebook\WebDriver\WebDriverBy::cssSelector('summary')));
+        $this->press($line->findElement(WebDriverBy::cssSelector('summary')));
         $this->see('weight of expansion');
         foreach (['weight of expansion', '.40', 'strength', 'confidence', 'freshness', 'novelty', '1.00'] as $part) {
             self::assertStringContainsString($part, $line->getText());
@@ -55,9 +56,9 @@ final class ImportToReasonTest extends BrowserTestCase
         $this->keys('g', 'i');
         $this->see('Bring a file');
         $this->bring('accounts-keys.csv', "domain\tname\tindustry\theadcount\ntangentglas.example\tTangentglas\tglass\t220\n", keyboard: true);
-        $this->see('taken in');
+        $this->see('Accounts, taken in');
         $this->bring('signals-keys.csv', "domain\tkind\tdate\ttitle\tstrength\ntangentglas.example\tfunding\t2026-11-21\tRound A closed\t1\n", keyboard: true);
-        $this->see('taken in');
+        $this->see('Signals, taken in');
 
         $this->keys('/');
         $this->find('#go-q')->sendKeys('Tangentgl');
@@ -80,7 +81,7 @@ final class ImportToReasonTest extends BrowserTestCase
         $this->browser->wait(5, 100)->until(fn (): bool => $this->find('.row.focus')->getAttribute('data-account') !== $first && $this->find('[data-focused]')->getAttribute('data-focused') === $this->find('.row.focus')->getAttribute('data-account'));
         $name = $this->find('.row.focus .pine')->getText();
         $this->keys('l');
-        $this->find('dialog[open] input[type=date]')->sendKeys(WebDriverKeys::TAB.WebDriverKeys::TAB.WebDriverKeys::TAB.WebDriverKeys::ENTER);
+        $this->find('dialog[open] input[type=date]')->sendKeys(WebDriverKeys::ENTER);
         $this->see("$name is put off to");
         self::assertSame([], $this->all('.row .pine', $name));
         $this->keys('?');

@@ -12,7 +12,7 @@ final class RulesTest extends BrowserTestCase
         $this->keys('g', 'u');
         $this->see('Target profile');
         $this->fill('[name="kinds[customer_alum][weight]"]', '0.1');
-        $this->find('[name="kinds[news][counts]"] option[value=against]')->click();
+        $this->find('[name=note]')->click();
         $this->see('accounts would move');
         $moves = $this->find('[data-moves]')->getText();
         $this->fill('[name=note]', 'News say little here');

@@ -32,7 +32,7 @@
         <a class="pace-bar" href="/pace" title="Approaches today, of your pace"><span class="meter"><i style="width: {{ min(100, 100 * $used / max(1, auth()->user()->pace)) }}%"></i></span>{{ $used }} of {{ auth()->user()->pace }}</a>
         @if (count($offers ?? []) > 1)<span class="offer-name" title="The offer you work for">{{ $offer->name }}</span>@endif
         <details class="menu">
-            <summary aria-label="Menu of {{ auth()->user()->name }}">{{ auth()->user()->initials() }}</summary>
+            <summary aria-label="{{ auth()->user()->initials() }}, menu of {{ auth()->user()->name }}">{{ auth()->user()->initials() }}</summary>
             <div class="card">
                 <p class="small muted" style="padding: 0 8px 6px">{{ auth()->user()->name }}, {{ auth()->user()->role->value }}</p>
                 <a href="/intake">Intake</a>

@@ -2,7 +2,7 @@
 <x-layout :title="$intake->name" at="">
     <p class="back"><a href="{{ route('intake.index') }}" data-back>← Intake</a></p>
     <h1>{{ $intake->name }}</h1>
-    <div id="progress" class="stack gap narrow" @if ($intake->state->isMoving()) hx-get="{{ route('intake.show', $intake) }}" hx-trigger="every 1s" hx-select="#progress" hx-swap="outerHTML" @endif>
+    <div id="progress" class="stack gap" style="max-width: 900px" @if ($intake->state->isMoving()) hx-get="{{ route('intake.show', $intake) }}" hx-trigger="every 1s" hx-select="#progress" hx-swap="outerHTML" @endif>
         <p class="soft">{{ ucfirst($intake->kind->value) }}, {{ $intake->state->label() }}@if ($intake->finished_at) <x-ago :time="$intake->finished_at" />@endif.@if ($intake->state->isMoving()) You can leave this page; it goes on.@endif</p>
         @if ($intake->message)<p class="warned" role="alert">{{ $intake->message }}</p>@endif
         @if ($intake->state === IntakeState::Running || $intake->state === IntakeState::Queued || $intake->state === IntakeState::Stopped)
@@ -17,15 +17,15 @@
             @if ($intake->rejected > 0)<a class="button" href="{{ route('intake.rejected', $intake) }}">Download what was not taken</a>@endif
             @can('undo', $intake)@if ($intake->state === IntakeState::Done || $intake->state === IntakeState::Stopped)<button class="button danger" type="button" data-open="undo">Undo the whole file</button>@endif @endcan
         </div>
+    @if ($rejected->isNotEmpty())
+        <h2 class="head" style="margin-top: 24px">Not taken, and why</h2>
+        <div class="scroll"><table><thead><tr><th class="number">Line</th><th>Why</th><th>Row</th></tr></thead>
+            @foreach ($rejected as $row)<tr><td class="number">{{ $row->line }}</td><td>{{ $row->reason }}</td><td class="muted small">{{ \Illuminate\Support\Str::limit(implode(' · ', array_filter($row->row)), 110) }}</td></tr>@endforeach</table></div>
+        @if ($intake->rejected > count($rejected))<p class="muted" style="padding-top: 8px">The first {{ count($rejected) }} of {{ number_format($intake->rejected) }}; the download has them all.</p>@endif
+    @endif
     </div>
     <dialog id="undo" aria-label="Undo the whole file"><form method="post" action="{{ route('intake.undo', $intake) }}" class="stack">@csrf
         <h2>Undo {{ $intake->name }}?</h2>
         <p class="soft">{{ number_format($intake->created) }} new records go, {{ number_format($intake->updated) }} changed ones become what they were. What somebody has changed or built on since stays. The file can be brought again.</p>
         <div class="buttons"><button class="button primary">Undo it</button><button class="button" type="button" data-close>Leave it</button></div></form></dialog>
-    @if ($rejected->isNotEmpty())
-        <h2 class="head gap" style="margin-top: 24px">Not taken, and why</h2>
-        <div class="scroll"><table><thead><tr><th class="number">Line</th><th>Why</th><th>Row</th></tr></thead>
-            @foreach ($rejected as $row)<tr><td class="number">{{ $row->line }}</td><td>{{ $row->reason }}</td><td class="muted small">{{ \Illuminate\Support\Str::limit(implode(' · ', array_filter($row->row)), 110) }}</td></tr>@endforeach</table></div>
-        @if ($intake->rejected > count($rejected))<p class="muted" style="padding-top: 8px">The first {{ count($rejected) }} of {{ number_format($intake->rejected) }}; the download has them all.</p>@endif
-    @endif
 </x-layout>
