@@ -18,6 +18,9 @@ final readonly class Pulse
 
     private const HORIZON = 180;
 
+    /** Exactly half of the peak is not under it, whatever the last binary digit says. */
+    private const ROUNDING = 1e-12;
+
     /**
      * @param  list<array{float, float, float, float, bool, list<float|int>, list<float>}>  $groups  ramp, end of hold, half-life, age when spent, drag; times, and pushes when wholly fresh
      * @param  int|null  $first  day of the newest signal that happened, days since 1970-01-01
@@ -122,7 +125,7 @@ final readonly class Pulse
         if ($peakDay === null) {
             return null;
         }
-        $level = $peak / 2;
+        $level = $peak / 2 * (1 - self::ROUNDING);
         for ($day = $peakDay + 1; $day <= $even; $day++) {
             if ($days[$day][0] - $days[$day][1] < $level) {
                 return $this->first + $day - 1;

@@ -49,7 +49,7 @@ final readonly class Timing
                 }
                 $freshness = $rule->freshness($age);
                 $novelty = $group->novelty($i);
-                $live[] = [$group, $rule, $i, $age, $freshness, $novelty, null];
+                $live[] = [$group, $rule, $i, $age, $freshness, $novelty];
                 $worth[] = $group->worth[$i] * $freshness * $novelty;
             }
             if (isset($worth[1])) {
@@ -59,8 +59,7 @@ final readonly class Timing
             $factor = $sign * $rule->weight;
             $place = 0;
             foreach ($worth as $key => $value) {
-                $live[$key][6] = $place++;
-                $entries[] = $live[$key];
+                $entries[] = [...$live[$key], $place++];
                 $pushes[] = $value *= $factor;
                 $factor /= 2;
                 $push += $value;
