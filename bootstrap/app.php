@@ -5,9 +5,9 @@ use App\Http\Middleware\ShareOffer;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
-use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\Middleware\HandleCors;
-use Illuminate\Session\TokenMismatchException;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpKernel\Exception\HttpException;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
@@ -20,9 +20,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->render(fn (PostTooLargeException $e, $request) => redirect('/intake')
-            ->with('warning', 'That file is larger than '.config('luftig.upload_megabytes').' MB, so it was not taken. Nothing was changed. Split it into parts and bring them one after the other.'));
-        $exceptions->render(fn (TokenMismatchException $e, $request) => redirect()->back()->withInput($request->except('password', '_token', 'file'))
+        $exceptions->render(fn (HttpException $e, Request $request) => $e->getStatusCode() !== 419 ? null : redirect()->back()
+            ->withInput($request->except('password', '_token', 'file'))
             ->with('warning', 'The page had been open too long, so nothing was saved. What you typed is still here; send it again.'));
     })
     ->create();
