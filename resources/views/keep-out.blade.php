@@ -23,7 +23,7 @@
             <x-wrong for="reason" />
             <label class="field"><span>Until, if it ends</span><input type="date" name="until" value="{{ old('until') }}" min="{{ today()->addDay()->toDateString() }}"></label>
             <x-wrong for="until" />
-            <p class="muted small">An account or a person is kept out from their own page, with X.</p>
+            <p class="muted small">An account, or a person in it, is kept out from the account’s page.</p>
             <button class="button primary">Keep out</button>
         </form>
     </div>

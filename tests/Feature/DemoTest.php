@@ -36,4 +36,18 @@ final class DemoTest extends TestCase
         }
         self::assertEquals($prints[0], $prints[1]);
     }
+
+    public function test_without_the_demo_there_is_an_admin_and_an_offer_to_begin_with(): void
+    {
+        RuleSet::query()->delete();
+        Offer::query()->delete();
+        User::query()->delete();
+        config(['luftig.demo' => false]);
+        $this->artisan('luftig:demo --if-empty')->expectsOutputToContain('with the password')->assertSuccessful();
+        $this->artisan('luftig:demo --if-empty')->doesntExpectOutputToContain('with the password')->assertSuccessful();
+
+        $this->actingAs(User::query()->sole())->get('/')->assertOk();
+        $this->get(route('rules.edit', Offer::query()->sole()))->assertOk();
+        self::assertSame(0, Account::query()->count());
+    }
 }

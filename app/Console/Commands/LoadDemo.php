@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Intake\Gazetteer;
+use App\Models\Offer;
+use App\Models\Role;
 use App\Models\User;
 use Database\Demo\Scenario;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 final class LoadDemo extends Command
 {
@@ -20,6 +23,7 @@ final class LoadDemo extends Command
     {
         if (! config('luftig.demo')) {
             Gazetteer::load();
+            User::query()->exists() || $this->begin();
 
             return self::SUCCESS;
         }
@@ -32,5 +36,15 @@ final class LoadDemo extends Command
         DB::transaction(fn () => (new Scenario)->load(fn (string $line) => $this->line($line)));
 
         return self::SUCCESS;
+    }
+
+    /** Without the demo: somebody who can sign in, and an offer to set rules for. */
+    private function begin(): void
+    {
+        $password = Str::password(16, symbols: false);
+        $admin = User::query()->create(['name' => 'Admin', 'email' => 'admin@luftig.example', 'password' => $password, 'role' => Role::Admin]);
+        $offer = Offer::query()->create(['name' => 'Our offer']);
+        $offer->ruleSets()->create(['version' => 1, 'criteria' => [], 'kinds' => [], 'author_id' => $admin->id, 'note' => 'begun with the standard catalogue']);
+        $this->line("Sign in as {$admin->email} with the password {$password} (it is not shown again).");
     }
 }

@@ -88,7 +88,7 @@
                     <div class="person">
                         <div><strong>{{ $row['contact']->name() }}</strong><br><span class="small soft">{{ $row['contact']->title ?? 'title unknown' }}</span><br>
                             <span class="small muted">@if ($row['barred']) kept out: {{ $row['barred'] }} @else {{ $row['reach']->label() }} @php $since = $row['contact']->posts->firstWhere('until', null)?->since; @endphp @if ($since) · in post since {{ $since->isoFormat('MMM YYYY') }}@endif @endif</span></div>
-                        <span class="muted" title="Access">{{ Say::part($row['reach']->access) }}</span>
+                        <span style="text-align: right"><span class="muted" title="Access">{{ Say::part($row['reach']->access) }}</span><br>@unless ($row['barred'])<button class="button slight small" type="button" data-open="out-contact-{{ $row['contact']->id }}" aria-label="Keep out {{ $row['contact']->name() }}">Keep out</button>@endunless</span>
                     </div>
                     @if ($i >= 6 && $loop->last) </details> @endif
                 @empty
@@ -132,6 +132,7 @@
             @endif
         </section>
     </div>
+    @foreach ($reached->whereNull('barred') as $row)<x-keep-out-form :account="$account" :contact="$row['contact']" :next="'/accounts/'.$account->id" />@endforeach
     <x-later :account="$account" :next="$nextPath" />
     <x-keep-out-form :account="$account" :next="$nextPath" />
 </x-layout>
