@@ -29,7 +29,8 @@ return new class extends Migration
             $table->text('lines');
             $table->dateTime('computed_at');
             $table->primary(['account_id', 'offer_id']);
-            $table->index(['offer_id', 'state', 'points'], 'standings_ranking');
+            // Without the points: they change every day, and ties by name have to be sorted anyhow.
+            $table->index(['offer_id', 'state']);
         });
         Schema::create('keep_outs', function (Blueprint $table): void {
             $table->id();
