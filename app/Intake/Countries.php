@@ -19,9 +19,10 @@ final class Countries
     /** ISO 3166-1 alpha-2, or null. */
     public static function code(string $name): ?string
     {
+        static $known = [];
         $codes = self::$codes ??= self::read();
 
-        return $codes[Fold::letters(trim($name))] ?? null;
+        return $known[$name] ??= $codes[Fold::letters(trim($name))] ?? null;
     }
 
     public static function name(?string $code): string

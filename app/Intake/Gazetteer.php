@@ -38,7 +38,7 @@ final class Gazetteer
     /** @return array{float, float, string|null}|null latitude, longitude, region */
     public function find(string $city, ?string $country): ?array
     {
-        $key = self::fold($city).'|'.$country;
+        $key = $city.'|'.$country;
         if (! array_key_exists($key, $this->known)) {
             $found = City::query()->where('folded', self::fold($city))
                 ->when($country !== null, fn ($query) => $query->where('country', $country))

@@ -14,7 +14,7 @@ use Luftig\Core\Text\Fold;
 /** Maps industry labels to ISIC: what is sure at once, what a person decided before, and the rest to decide. */
 final class IndustryLabels
 {
-    /** @var array<string, array{string|null, int|null}> folded label → code, label id */
+    /** @var array<string, array{string|null, int|null}> label → code, label id */
     private array $known = [];
 
     /**
@@ -22,12 +22,7 @@ final class IndustryLabels
      */
     public function read(string $label): array
     {
-        $folded = mb_substr(implode(' ', Fold::words($label)), 0, 190);
-        if ($folded === '') {
-            return [null, null];
-        }
-
-        return $this->known[$folded] ??= $this->find($folded, $label);
+        return $this->known[$label] ??= $this->find(mb_substr(implode(' ', Fold::words($label)), 0, 190), $label);
     }
 
     /** Decides a label, for the accounts that carry it and all later files. */
@@ -43,6 +38,9 @@ final class IndustryLabels
     /** @return array{string|null, int|null} */
     private function find(string $folded, string $label): array
     {
+        if ($folded === '') {
+            return [null, null];
+        }
         $decided = IndustryLabel::query()->where('label', $folded)->first();
         if ($decided !== null) {
             return [$decided->code, $decided->id];

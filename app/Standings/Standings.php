@@ -86,7 +86,7 @@ final class Standings
         $last = (int) Account::query()->max('id');
         for ($from = 1; $from <= $last; $from += self::CHUNK) {
             foreach ($reader->read("`id` BETWEEN $from AND ".($from + self::CHUNK - 1)) as $id => $facts) {
-                yield $id => array_combine(self::COLUMNS, $this->row($book, $facts, $now));
+                yield $id => array_combine(self::COLUMNS, $this->row($book, $facts, $now->getTimestamp(), $now->toDateTimeString()));
             }
         }
     }
@@ -100,20 +100,25 @@ final class Standings
                 DB::update("UPDATE accounts SET stale = 0 WHERE stale = 1 AND $which");
             }
             $now = CarbonImmutable::now();
+            $time = $now->getTimestamp();
+            $stamp = $now->toDateTimeString();
             $rows = [];
             foreach ((new FactsReader($now))->read($which) as $facts) {
                 foreach ($books as $book) {
-                    $rows[] = $this->row($book, $facts, $now);
+                    $rows[] = $this->row($book, $facts, $time, $stamp);
                 }
             }
             Bulk::replace('standings', self::COLUMNS, $rows);
         }, 3);
     }
 
-    /** @return list<bool|float|int|string|null> in the order of COLUMNS */
-    private function row(RuleBook $book, Facts $facts, CarbonImmutable $now): array
+    /**
+     * @param  int  $time  Unix seconds
+     * @param  string  $stamp  the same as the database writes it
+     * @return list<bool|float|int|string|null> in the order of COLUMNS
+     */
+    private function row(RuleBook $book, Facts $facts, int $time, string $stamp): array
     {
-        $time = $now->getTimestamp();
         $fit = $book->profile->fitOf($facts->account);
         $timing = Timing::of($book->catalogue, $facts->series, $time);
         $points = Points::of($fit->value, $timing->push, $facts->access);
@@ -141,7 +146,7 @@ final class Standings
             $fit->value, $fit->low, $fit->high, $fit->coverage, $timing->push, $facts->access,
             $points->total(), $state === StandingState::Ranked ? $points->priority() : null, $moved,
             $actBy === null ? null : gmdate('Y-m-d', $actBy * 86400),
-            json_encode($fit->memberships, JSON_THROW_ON_ERROR), json_encode($lines, JSON_THROW_ON_ERROR), $now->toDateTimeString(),
+            json_encode($fit->memberships, JSON_THROW_ON_ERROR), json_encode($lines, JSON_THROW_ON_ERROR), $stamp,
         ];
     }
 

@@ -33,10 +33,10 @@ final readonly class Figure
     /** 1.250,5 · 1,2 Mio · ca. 300 · 50–100 · 500+ · 12 % (as .12); null where it is no number. */
     public static function read(string $text): ?self
     {
-        $text = trim((string) preg_replace('/[\x{00A0}\x{202F}\x{2009}]/u', ' ', $text));
-        if (preg_match('/^-?\d{1,9}$/', $text)) {
+        if (ctype_digit($text) && strlen($text) < 10) {
             return new self((float) $text, null);
         }
+        $text = trim((string) preg_replace('/[\x{00A0}\x{202F}\x{2009}]/u', ' ', $text));
         $plain = ctype_digit($text[0] ?? '') ? $text : (string) preg_replace(self::ABOUT, '', $text);
         $about = $plain !== $text;
         [$plain, $currency] = self::currency($plain);
