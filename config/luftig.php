@@ -7,6 +7,9 @@ return [
     /* A time that stands still, for tests and pictures; `php artisan luftig:clock` sets one for the running app. */
     'clock_file' => env('LUFTIG_CLOCK_FILE', storage_path('framework/clock')),
 
+    /* Where files that were brought are kept, in UTF-8. */
+    'intakes' => env('LUFTIG_INTAKES', storage_path('app/intakes')),
+
     'upload_megabytes' => 128,
 
     /* Units of a currency for one EUR, as stated on the day. Amounts keep their own currency beside the EUR value. */

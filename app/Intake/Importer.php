@@ -68,7 +68,7 @@ final class Importer
 
     public static function path(Intake $intake): string
     {
-        return storage_path('app/intakes/'.$intake->path);
+        return config('luftig.intakes').'/'.$intake->path;
     }
 
     /** @param  list<CsvRecord>  $batch */

@@ -14,7 +14,7 @@ final class Receive
     /** @throws UnreadableFile */
     public static function file(string $path, string $name, ?User $by, ?IntakeKind $kind = null): Intake
     {
-        $folder = storage_path('app/intakes');
+        $folder = config('luftig.intakes');
         is_dir($folder) || mkdir($folder, 0700, true);
         $copy = Str::ulid().'.csv';
         try {
