@@ -17,6 +17,7 @@ use Luftig\Core\Profile\TargetProfile;
 use Luftig\Core\Profile\Test;
 use Luftig\Core\Profile\Within;
 use Luftig\Core\Text\Query;
+use Luftig\Core\Text\QueryMistake;
 
 /** Rule 4. */
 final class FitOperation implements Operation
@@ -107,8 +108,17 @@ final class FitOperation implements Operation
             'range' => new Range($field, ...$input->pair('range')),
             'any' => new AnyOf($field, $input->strings('any') ?: throw Mistake::at('any', 'The list needs at least one value.')),
             'within' => self::within($input->object('within')),
-            default => new Says(Query::parse($input->string('query'))),
+            default => new Says(self::query($input->string('query'))),
         };
+    }
+
+    private static function query(string $text): Query
+    {
+        try {
+            return Query::parse($text);
+        } catch (QueryMistake $mistake) {
+            throw Mistake::at('query', $mistake->getMessage()." (at character {$mistake->at})");
+        }
     }
 
     private static function within(Input $input): Within

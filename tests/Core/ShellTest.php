@@ -55,6 +55,7 @@ final class ShellTest extends TestCase
             ['timing', '{"now":"2026-11-23","signals":[],"catalogue":{"news":{"half_life":0}}}', 'catalogue.news.half_life'],
             ['fit', '{"criteria":[{"name":"x","field":"country","mode":"must","range":[1,2]}],"account":{}}', 'criteria[0].range'],
             ['fit', '{"criteria":[],"account":{"heads":3}}', 'account.heads'],
+            ['fit', '{"criteria":[{"name":"x","field":"text","mode":"prefer","query":"(a"}],"account":{}}', 'criteria[0].query'],
             ['match', '{"query":"a AND","text":""}', 2],
             ['priority', '{"fit":2,"push":0,"access":0}', 'fit'],
             ['domain', '{}', 'text'],

@@ -58,7 +58,7 @@ final class RulesRequest extends FormRequest
     {
         $place = is_string($mistake->at) && preg_match('/criteria\[(\d+)\]/', $mistake->at, $found) ? '“'.$this->criteria()[(int) $found[1]]['name'].'”: ' : '';
 
-        return $place.$mistake->getMessage().(is_int($mistake->at) ? " (at character {$mistake->at})" : '');
+        return $place.$mistake->getMessage();
     }
 
     /** @return list<array<string, mixed>> */
