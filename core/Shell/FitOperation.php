@@ -16,8 +16,6 @@ use Luftig\Core\Profile\Says;
 use Luftig\Core\Profile\TargetProfile;
 use Luftig\Core\Profile\Test;
 use Luftig\Core\Profile\Within;
-use Luftig\Core\Text\Query;
-use Luftig\Core\Text\QueryMistake;
 
 /** Rule 4. */
 final class FitOperation implements Operation
@@ -108,17 +106,8 @@ final class FitOperation implements Operation
             'range' => new Range($field, ...$input->pair('range')),
             'any' => new AnyOf($field, $input->strings('any') ?: throw Mistake::at('any', 'The list needs at least one value.')),
             'within' => self::within($input->object('within')),
-            default => new Says(self::query($input->string('query'))),
+            default => new Says($input->optionalQuery('query') ?? throw Mistake::at('query', 'The query is empty: give at least one word.')),
         };
-    }
-
-    private static function query(string $text): Query
-    {
-        try {
-            return Query::parse($text);
-        } catch (QueryMistake $mistake) {
-            throw Mistake::at('query', $mistake->getMessage()." (at character {$mistake->at})");
-        }
     }
 
     private static function within(Input $input): Within

@@ -7,6 +7,9 @@ namespace Luftig\Core\Shell;
 use BackedEnum;
 use DateTimeImmutable;
 use Luftig\Core\Mistake;
+use Luftig\Core\Person\BusinessFunction;
+use Luftig\Core\Text\Query;
+use Luftig\Core\Text\QueryMistake;
 use Throwable;
 
 /** One object of the input: reads its fields by type, names the place of every mistake, and knows what was not read. */
@@ -145,6 +148,12 @@ final class Input
         return array_map(fn (mixed $value, int $i): self => self::of($value, $this->place($field)."[$i]"), $list = $this->list($field), array_keys($list));
     }
 
+    /** @return list<string> the fields that are there */
+    public function names(): array
+    {
+        return array_map(strval(...), array_keys($this->fields));
+    }
+
     /** @return array<string, self> the objects that an object holds, by name */
     public function optionalMap(string $field): array
     {
@@ -192,6 +201,38 @@ final class Input
         return $value;
     }
 
+    public function boolean(string $field): bool
+    {
+        $value = $this->value($field) ?? false;
+        if (! is_bool($value)) {
+            throw Mistake::at($this->place($field), 'This is true or false.');
+        }
+
+        return $value;
+    }
+
+    /** A set of functions, named in words or in code. */
+    public function functions(string $field): int
+    {
+        $functions = [];
+        foreach ($this->strings($field) as $i => $name) {
+            $functions[] = BusinessFunction::named($name)
+                ?? throw Mistake::at($this->place($field)."[$i]", 'This is one of: '.self::values(BusinessFunction::class).'.');
+        }
+
+        return BusinessFunction::set($functions);
+    }
+
+    public function optionalQuery(string $field): ?Query
+    {
+        $text = $this->optionalString($field);
+        try {
+            return $text === null || trim($text) === '' ? null : Query::parse($text);
+        } catch (QueryMistake $mistake) {
+            throw Mistake::at($this->place($field), $mistake->getMessage()." (at character {$mistake->at})");
+        }
+    }
+
     /** A text or a whole number. */
     public function id(string $field): int|string
     {
@@ -227,7 +268,10 @@ final class Input
         try {
             return $make();
         } catch (Mistake $mistake) {
-            throw new Mistake($mistake->getMessage(), is_string($mistake->at) ? $this->place($mistake->at) : ($this->path !== '' ? $this->path : $mistake->at));
+            throw new Mistake($mistake->getMessage(), match (true) {
+                is_string($mistake->at) => $this->path !== '' && str_starts_with($mistake->at, $this->path.'.') ? $mistake->at : $this->place($mistake->at),
+                default => $this->path !== '' ? $this->path : $mistake->at,
+            });
         }
     }
 

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Luftig\Core\Firm;
+
+use Luftig\Core\Text\Fold;
+
+/** The name of a company as it is compared: folded, without its legal form, joining words as “and” (rule 15). */
+final readonly class CompanyName
+{
+    private const LEGAL = [
+        'gmbh', 'mbh', 'ag', 'kg', 'kgaa', 'ohg', 'gbr', 'ug', 'se', 'ev', 'co', 'ab', 'publ', 'hb', 'kb', 'as', 'asa', 'ans', 'aps', 'is', 'ps', 'oy', 'oyj', 'ky', 'ry', 'bv', 'nv', 'vof', 'cv',
+        'spzoo', 'sa', 'spj', 'spk', 'sro', 'ou', 'sia', 'uab', 'ltd', 'limited', 'plc', 'llc', 'llp', 'inc', 'incorporated', 'corp', 'corporation', 'company', 'sarl', 'sas', 'sasu', 'eurl', 'spa', 'srl', 'gesellschaft', 'aktiengesellschaft', 'aktiebolag', 'aktieselskab',
+    ];
+
+    private const AND = ['und', 'og', 'och', 'en', 'i', 'et', 'and', 'oraz', 'ja'];
+
+    private const LONG = ['ä' => 'ae', 'ö' => 'oe', 'ü' => 'ue', 'ø' => 'oe', 'å' => 'aa', 'Ä' => 'ae', 'Ö' => 'oe', 'Ü' => 'ue', 'Ø' => 'oe', 'Å' => 'aa'];
+
+    /**
+     * @param  non-empty-list<string>  $forms  with ü as u, and as ue
+     * @param  list<string>  $numbers
+     */
+    private function __construct(public array $forms, public array $numbers)
+    {
+    }
+
+    public static function of(string $name): self
+    {
+        $forms = array_values(array_unique([self::plain($name), self::plain(strtr($name, self::LONG))]));
+        preg_match_all('/\d+/', $forms[0], $numbers);
+        sort($numbers[0]);
+
+        return new self($forms, $numbers[0]);
+    }
+
+    public function equals(self $other): bool
+    {
+        return array_intersect($this->forms, $other->forms) !== [];
+    }
+
+    /** One text that names which may be equal share, whichever way ü is written; for finding them, not for telling. */
+    public function key(): string
+    {
+        return strtr($this->forms[0], ['ae' => 'a', 'oe' => 'o', 'ue' => 'u', 'aa' => 'a']);
+    }
+
+    private static function plain(string $name): string
+    {
+        $name = str_replace(['&', '+'], ' and ', Fold::letters($name));
+        // A/S, B.V., s.r.o., Sp. z o.o. are one word each.
+        $name = (string) preg_replace(['~\bsp\.?\s*z\s*o\.?\s*o\b\.?~u', '~(?<=\b\p{L})[./](?=\p{L}\b)~u'], ['spzoo', ''], $name);
+        $all = Fold::words($name);
+        $words = array_values(array_diff($all, self::LEGAL));
+        $words = $words === [] ? $all : $words;
+        // GmbH & Co. KG leaves its “and” behind.
+        while (count($words) > 1 && in_array(end($words), self::AND, true)) {
+            array_pop($words);
+        }
+
+        return implode(' ', array_map(static fn (string $word): string => in_array($word, self::AND, true) ? 'and' : $word, $words));
+    }
+}

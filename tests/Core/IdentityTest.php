@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use Luftig\Core\Firm\CompanyFacts;
+use Luftig\Core\Firm\CompanyName;
+use Luftig\Core\Firm\Identity;
+use Luftig\Core\Firm\Verdict;
+use Luftig\Core\Text\JaroWinkler;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Rule 15, second half. */
+final class IdentityTest extends TestCase
+{
+    use TestTrait;
+
+    public function test_jaro_winkler_of_the_classic_pairs(): void
+    {
+        self::assertEqualsWithDelta(.9611, JaroWinkler::of('martha', 'marhta'), 5e-5);
+        self::assertEqualsWithDelta(.84, JaroWinkler::of('dwayne', 'duane'), 5e-5);
+        self::assertEqualsWithDelta(.8133, JaroWinkler::of('dixon', 'dicksonx'), 5e-5);
+        self::assertSame([1.0, 0.0, 0.0], [JaroWinkler::of('', ''), JaroWinkler::of('a', ''), JaroWinkler::of('abc', 'xyz')]);
+    }
+
+    /** @return list<array{CompanyFacts, CompanyFacts, Verdict}> */
+    public static function pairs(): array
+    {
+        $of = fn (string $name, ?string $domain = null, ?string $country = null): CompanyFacts => new CompanyFacts($name, $domain, $country);
+
+        return [
+            [$of('Tunhede', 'www.tunhede.example'), $of('Something else', 'info@tunhede.example'), Verdict::Same],
+            [$of('Müller & Söhne GmbH & Co. KG'), $of('Mueller und Soehne'), Verdict::Unsure],
+            [$of('Glasverk Tunhede A/S', 'a.example'), $of('Glasverk Tunhede'), Verdict::Unsure],
+            [$of('Glasverk Tunhede', 'a.example'), $of('Glasverk Tunhede ApS', 'b.example'), Verdict::Unsure],
+            [$of('Glasverk Tunhede', 'a.example'), $of('Glasverk Tunhedde', 'b.example'), Verdict::Separate],
+            [$of('Glasverk Tunhede', null, 'DK'), $of('Glasverk Tunhede', null, 'SE'), Verdict::Separate],
+            [$of('Plåt 2000 AB'), $of('Plåt 2001 AB'), Verdict::Separate],
+            [$of('Lipowica Sp. z o.o.'), $of('Lipowica S.A.'), Verdict::Unsure],
+            [$of('Tunhede', 'x@gmail.com'), $of('Sverkhult', 'y@gmail.com'), Verdict::Separate],
+            [$of('Bruk och Stål'), $of('Bruk & Stål AB'), Verdict::Unsure],
+        ];
+    }
+
+    #[DataProvider('pairs')]
+    public function test_never_the_same_by_name_alone(CompanyFacts $a, CompanyFacts $b, Verdict $verdict): void
+    {
+        self::assertSame($verdict, Identity::of($a, $b)->verdict, implode(' ', Identity::of($a, $b)->because));
+        self::assertSame($verdict, Identity::of($b, $a)->verdict, 'either way round');
+    }
+
+    public function test_equal_names_share_their_key_and_likeness_is_symmetric(): void
+    {
+        $name = Generators::elements('Müller Glas GmbH', 'Mueller Glas', 'Bøg & Lund ApS', 'Boeg og Lund', 'AB Åkra', 'Aakra', 'GmbH');
+        $this->limitTo(100)->forAll($name, $name)->then(function (string $a, string $b): void {
+            if (CompanyName::of($a)->equals(CompanyName::of($b))) {
+                self::assertSame(CompanyName::of($a)->key(), CompanyName::of($b)->key());
+            }
+            self::assertEqualsWithDelta(JaroWinkler::of($a, $b), JaroWinkler::of($b, $a), 1e-12);
+        });
+    }
+}

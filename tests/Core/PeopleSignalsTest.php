@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Luftig\Core\Person\Arrival;
+use Luftig\Core\Person\BusinessFunction;
+use Luftig\Core\Person\Career;
+use Luftig\Core\Person\PostHeld;
+use Luftig\Core\Person\TitleReader;
+use Luftig\Core\Priority\BuyerRole;
+use Luftig\Core\Signal\Kind;
+use Luftig\Core\Signal\PeopleSignal;
+use Luftig\Core\Signal\PeopleSignals;
+use PHPUnit\Framework\TestCase;
+
+/** What follows from posts (rule 2). */
+final class PeopleSignalsTest extends TestCase
+{
+    private const HERE = 1;
+
+    private const CUSTOMER = 2;
+
+    public function test_joined_promoted_moved_and_new_are_told_apart(): void
+    {
+        $now = $this->post('Head of Maintenance', 1000);
+
+        self::assertSame(Arrival::Unknown, Career::at(self::HERE, [$now])->arrival());
+        self::assertSame(Arrival::Joined, Career::at(self::HERE, [$now, $this->post('Maintenance Manager', 100, 990, 9)])->arrival());
+        self::assertSame(Arrival::Promoted, Career::at(self::HERE, [$this->post('Maintenance Manager', 100, 995), $now])->arrival());
+        self::assertSame(Arrival::Moved, Career::at(self::HERE, [$now, $this->post('Head of Quality', 100, 995)])->arrival());
+        self::assertSame(Arrival::Joined, Career::at(self::HERE, [$now, $this->post('Maintenance Manager', 100, 500)])->arrival(), 'back after a long while');
+        self::assertSame(100, Career::at(self::HERE, [$now, $this->post('Maintenance Manager', 100, 995)])->atAccountSince());
+    }
+
+    public function test_signals_follow_the_posts(): void
+    {
+        $elsewhere = $this->post('Maintenance Manager', 100, 990, 9);
+
+        self::assertEquals([['new_leader', 1000, .75]], $this->signals($this->post('Head of Maintenance', 1000), $elsewhere));
+        self::assertEquals([['promotion', 1000, .75]], $this->signals($this->post('Head of Maintenance', 1000), $this->post('Maintenance Planner', 100, 999)));
+        self::assertEquals([['promotion', 1000, .5]], $this->signals($this->post('Maintenance Manager', 1000), $this->post('Quality Manager', 100, 999)), 'into a buyer role');
+        self::assertEquals([], $this->signals($this->post('Maintenance Manager', 1000), $this->post('Maintenance Supervisor', 100, 999)), 'sideways is no news');
+        self::assertEquals([['leadership_change', 1000, 1]], $this->signals($this->post('CFO', 1000), $elsewhere));
+        self::assertEquals([], $this->signals($this->post('Marketing Manager', 1000), $elsewhere));
+        self::assertEquals([], $this->signals($this->post('Head of Maintenance', 1000)), 'nobody knows where from');
+        self::assertEquals([], $this->signals($this->post('Head of Maintenance', null), $elsewhere), 'nor since when');
+        self::assertEquals([], $this->signals($this->post('Former Head of Maintenance', 1000), $elsewhere));
+    }
+
+    public function test_somebody_came_from_a_customer_while_it_was_one(): void
+    {
+        $came = fn (?int $since, ?int $until, string $title = 'Head of Maintenance'): array => array_values(array_filter(
+            $this->signals($this->post($title, 1000), $this->post('Planner', $since, $until, self::CUSTOMER)),
+            fn (array $signal): bool => $signal[0] === 'customer_alum',
+        ));
+
+        self::assertEquals([['customer_alum', 1000, 1]], $came(100, 990));
+        self::assertEquals([['customer_alum', 1000, .5]], $came(100, 990, 'Controller'));
+        self::assertEquals([['customer_alum', 1000, 1]], $came(null, 700));
+        self::assertSame([[], [], []], [$came(100, 400), $came(960, 990), $came(null, null)]);
+
+        $byName = (new PeopleSignals([$this->role()], [self::CUSTOMER => [[500, 900]]]))->of(Career::at(self::HERE, [$this->post('Controller', 1000), new PostHeld(self::CUSTOMER, '', TitleReader::standard()->read('Planner'), 100, 990, byName: true)]), null, 420, .9);
+        self::assertSame(.6, $byName[0]->confidence);
+    }
+
+    /** @return list<array{string, int, float}> */
+    private function signals(PostHeld ...$posts): array
+    {
+        $signals = (new PeopleSignals([$this->role()], [self::CUSTOMER => [[500, 900]]]))->of(Career::at(self::HERE, $posts), null, 420);
+
+        return array_map(fn (PeopleSignal $signal): array => [$signal->kind->value, $signal->day, $signal->strength], array_values(array_filter($signals, fn (PeopleSignal $s): bool => $s->kind !== Kind::NewLeader || $posts[1]->account !== self::CUSTOMER)));
+    }
+
+    private function post(string $title, ?int $since, ?int $until = null, int $account = self::HERE): PostHeld
+    {
+        return new PostHeld($account, $title, TitleReader::standard()->read($title), $since, $until);
+    }
+
+    private function role(): BuyerRole
+    {
+        return new BuyerRole('Maintenance', BusinessFunction::Maintenance->bit());
+    }
+}
