@@ -156,7 +156,6 @@ function intake(int $rows): void
         unlink($out);
     }
     unlink($csv);
-    unlink(Importer::path($intake));
     say(sprintf('LOAD DATA of the same rows into the same tables: %.2f s; intake is %.2f × that (at most 4)', $load, $took / $load));
 
     $standing = seconds(fn () => (new Standings)->refresh());

@@ -29,6 +29,9 @@ abstract class TestCase extends LaravelTestCase
 
     protected Offer $offer;
 
+    /** @var list<array{IntakeKind, string}> */
+    protected array $brought = [];
+
     protected User $rep;
 
     protected User $lead;
@@ -62,6 +65,7 @@ abstract class TestCase extends LaravelTestCase
     /** Takes a text in as a file would be. */
     protected function bring(IntakeKind $kind, string $text, ?User $by = null): Intake
     {
+        $this->brought[] = [$kind, $text];
         $intake = $this->receive($kind, $text, $by);
         (new Importer)->run($intake);
 

@@ -17,10 +17,11 @@ final class AccountIds
     {
         $domains = [];
         foreach ($records as $record) {
-            $domains[$record['domain']] = true;
+            $domains[$record['domain'] ?? ''] = true;
         }
 
-        return DB::table('accounts')->whereIn('domain', array_keys($domains))->pluck('id', 'domain')->all();
+        // What comes in for an account that was merged belongs to the one that was kept.
+        return DB::table('accounts')->whereIn('domain', array_keys($domains))->selectRaw('COALESCE(merged_into, id) AS id, domain')->pluck('id', 'domain')->all();
     }
 
     /** @param  array<int>  $ids */

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\People\DerivedSignals;
+use App\People\Doubles;
+use App\People\Titles;
 use Illuminate\Support\Facades\DB;
+use Luftig\Core\Firm\CompanyName;
 
 /** Accounts: joined by domain, blank cells change nothing. */
 final class AccountRows implements Rows
@@ -14,7 +18,7 @@ final class AccountRows implements Rows
         'revenue', 'revenue_amount', 'revenue_currency', 'revenue_given', 'sites', 'status', 'source',
     ];
 
-    private const INSERTED = [...self::SCALARS, 'domain', 'confidence', 'seen_at', 'created_at', 'updated_at'];
+    private const INSERTED = [...self::SCALARS, 'name_key', 'domain', 'confidence', 'seen_at', 'created_at', 'updated_at'];
 
     private const STATUSES = [
         'competitor' => ['rival', 'wettbewerber', 'konkurrent', 'konkurrencja', 'kilpailija'],
@@ -164,6 +168,7 @@ final class AccountRows implements Rows
             $tally->updated++;
         }
         $ids = $this->create($new);
+        Doubles::findAccounts($ids);
         $ledger->created('account', $ids);
         $tally->created = count($ids);
         $this->joinParents($records, $ledger);
@@ -179,6 +184,9 @@ final class AccountRows implements Rows
     public function change(int $id, array $fields): void
     {
         $scalars = array_intersect_key($fields, array_flip([...self::SCALARS, 'parent_id']));
+        if (isset($scalars['name'])) {
+            $scalars['name_key'] = self::nameKey($scalars['name']);
+        }
         DB::table('accounts')->where('id', $id)->update($scalars + ['stale' => true, 'updated_at' => now()]);
         if (array_key_exists('industries', $fields)) {
             DB::table('account_industry')->where('account_id', $id)->delete();
@@ -201,6 +209,13 @@ final class AccountRows implements Rows
         }
         if (array_key_exists('headcount', $fields)) {
             SignalRows::restrengthen($id, $fields['headcount']);
+        }
+        // What a title says, and how much it decides, hangs on country and headcount.
+        if (array_key_exists('headcount', $fields) || array_key_exists('place', $fields)) {
+            (new Titles)->readAgainAt($id);
+        }
+        if (array_key_exists('headcount', $fields) || array_key_exists('place', $fields) || array_key_exists('name', $fields)) {
+            (new DerivedSignals)->refreshAt($id);
         }
     }
 
@@ -366,7 +381,7 @@ final class AccountRows implements Rows
             foreach (self::SCALARS as $field) {
                 $row[] = $account[$field] ?? null;
             }
-            array_push($row, $account['domain'], 1, $now, $now, $now);
+            array_push($row, self::nameKey((string) $account['name']), $account['domain'], 1, $now, $now, $now);
             $rows[] = $row;
         }
         $ids = Bulk::insert('accounts', self::INSERTED, $rows);
@@ -439,6 +454,11 @@ final class AccountRows implements Rows
         }
 
         return $rows;
+    }
+
+    private static function nameKey(string $name): string
+    {
+        return mb_substr(CompanyName::of($name)->key(), 0, 190);
     }
 
     private function named(string $table, string $name): int

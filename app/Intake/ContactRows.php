@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Intake\Reading\Day;
+use App\People\DerivedSignals;
+use App\People\Doubles;
+use App\People\Fingerprints;
+use App\People\Titles;
 use Illuminate\Support\Facades\DB;
 use libphonenumber\NumberParseException;
 use libphonenumber\PhoneNumberFormat;
 use libphonenumber\PhoneNumberUtil;
+use Luftig\Core\Firm\CompanyName;
 use Luftig\Core\Firm\Domain;
 use Luftig\Core\Text\Fold;
 use stdClass;
@@ -22,7 +28,14 @@ final class ContactRows implements Rows
         'guess' => ['guessed', 'pattern', 'geraten'], 'invalid' => ['dead', 'bounced', 'ungültig', 'ogiltig'], 'disposable' => [], 'off' => ['switched off'], 'shared' => ['role', 'shared mailbox', 'generic'],
     ];
 
+    /** @var array<int, stdClass> account → its country and headcount */
+    private array $about = [];
+
     private const SHARED = '/^(info|kontakt|contact|office|sales|mail|post|service|hello|biuro|firma|support|reception|empfang|vaxel|kundservice)@/';
+
+    public function __construct(private readonly Titles $titles = new Titles, private readonly Fingerprints $erased = new Fingerprints)
+    {
+    }
 
     public static function columns(): array
     {
@@ -86,9 +99,10 @@ final class ContactRows implements Rows
     public function store(array $records, Ledger $ledger): Tally
     {
         $tally = new Tally;
-        $accounts = AccountIds::of($records);
+        $accounts = AccountIds::of([...$records, ...array_merge([], ...array_column($records, 'before'))]);
+        $this->about = DB::table('accounts')->leftJoin('places', fn ($join) => $join->on('account_id', '=', 'accounts.id')->where('headquarters', true))->whereIn('accounts.id', $accounts)->get(['accounts.id', 'headcount', 'country'])->keyBy('id')->all();
         [$byProfile, $byAddress, $byName, $people] = $this->there($records, $accounts);
-        $new = [];
+        $new = $doubtful = $moved = [];
         $touched = [];
         foreach ($records as $line => $record) {
             $account = $accounts[$record['domain']] ?? null;
@@ -98,8 +112,21 @@ final class ContactRows implements Rows
                 continue;
             }
             $address = self::personalAddress($record);
-            $id = $byProfile[$record['profile'] ?? ''] ?? $byAddress[$address ?? ''] ?? $byName[$account.'|'.self::folded($record['first_name'], $record['last_name'])] ?? null;
+            if ($this->erased->isErased($record['domain'], $record['first_name'], $record['last_name'], [$address, $record['profile'] ?? null])) {
+                $tally->rejected[$line] = 'This person asked to be erased, and is not taken in again.';
+
+                continue;
+            }
+            $record['before'] = array_map(fn (array $post): array => ['account_id' => $accounts[$post['domain'] ?? ''] ?? null] + $post, $record['before']);
+            $id = $byProfile[$record['profile'] ?? ''] ?? $byAddress[$address ?? ''] ?? null;
+            $namesake = $id === null ? $byName[$account.'|'.self::folded($record['first_name'], $record['last_name'])] ?? null : null;
+            if ($namesake !== null && ! self::isToldApart($record, $people[$namesake])) {
+                $id = $namesake;
+            }
             if ($id === null) {
+                if ($namesake !== null) {
+                    $doubtful[count($new)] = $namesake;
+                }
                 $new[] = [$account, $record];
                 $touched[] = $account;
 
@@ -107,12 +134,23 @@ final class ContactRows implements Rows
             }
             if ($this->update($people[$id], $account, $record, $ledger)) {
                 array_push($touched, $account, $people[$id]['account_id']);
+                $moved[] = $id;
                 $tally->updated++;
             } else {
                 $tally->unchanged++;
             }
         }
-        $tally->created = $this->create($new, $ledger);
+        $ids = $this->create($new, $ledger);
+        foreach ($doubtful as $i => $namesake) {
+            Doubles::doubt('contact', $namesake, $ids[$i], 1.0, ['Both have the same name and are at the same account.', 'Their addresses differ.']);
+        }
+        foreach ($new as $i => [, $record]) {
+            if ($record['before'] !== []) {
+                $moved[] = $ids[$i];
+            }
+        }
+        (new DerivedSignals)->refresh($moved);
+        $tally->created = count($ids);
         AccountIds::markStale($touched);
 
         return $tally;
@@ -127,12 +165,15 @@ final class ContactRows implements Rows
     {
         $profiles = array_filter(array_column($records, 'profile'));
         $addresses = array_filter(array_map(self::personalAddress(...), $records));
-        $byAddress = DB::table('channels')->where('type', 'email')->where('state', '<>', 'shared')->whereIn('value', $addresses)->pluck('contact_id', 'value')->all();
+        $byAddress = DB::table('channels')->join('contacts', 'contacts.id', '=', 'contact_id')->where('type', 'email')->where('state', '<>', 'shared')->whereIn('value', $addresses)->selectRaw('COALESCE(merged_into, contacts.id) AS id, value')->pluck('id', 'value')->all();
         $people = [];
         $byProfile = $byName = [];
-        $rows = DB::table('contacts')->whereIn('account_id', $accounts)->orWhereIn('profile', $profiles)->orWhereIn('id', $byAddress)->get(['id', 'account_id', ...self::FIELDS]);
+        $rows = DB::table('contacts')->whereIn('account_id', $accounts)->orWhereIn('profile', $profiles)->orWhereIn('id', $byAddress)->get(['id', 'account_id', 'merged_into', 'by_hand', 'reading', ...self::FIELDS]);
         foreach ($rows as $row) {
             $people[$row->id] = (array) $row + ['channels' => [], 'posts' => []];
+            if ($row->merged_into !== null) {
+                continue;
+            }
             $byName[$row->account_id.'|'.self::folded($row->first_name, $row->last_name)] = $row->id;
             if ($row->profile !== null) {
                 $byProfile[$row->profile] = $row->id;
@@ -155,11 +196,19 @@ final class ContactRows implements Rows
     private function update(array $person, int $account, array $record, Ledger $ledger): bool
     {
         $changed = false;
+        // What a person set by hand stays.
+        $byHand = json_decode($person['by_hand'] ?? '[]', true);
         $after = array_filter(
             ['account_id' => $account] + array_intersect_key($record, array_flip(self::FIELDS)),
-            fn ($value, $field): bool => $field !== 'source' && $person[$field] !== $value,
+            fn ($value, $field): bool => $field !== 'source' && $person[$field] !== $value && ! in_array($field, $byHand, true),
             ARRAY_FILTER_USE_BOTH,
         );
+        if (isset($after['title']) || isset($after['account_id'])) {
+            $reading = $this->reading($after['title'] ?? $person['title'], $account);
+            if ($reading !== $person['reading']) {
+                $after['reading'] = $reading;
+            }
+        }
         if ($after !== []) {
             DB::table('contacts')->where('id', $person['id'])->update($after + ['updated_at' => now()]);
             $ledger->changed('contact', $person['id'], array_intersect_key($person, $after), $after);
@@ -177,7 +226,7 @@ final class ContactRows implements Rows
                 $changed = true;
             }
         }
-        foreach (self::posts($account, $record) as $post) {
+        foreach ($this->posts($account, in_array('title', $byHand, true) ? array_diff_key($record, ['title' => 0]) : $record) as $post) {
             $known = array_filter($person['posts'], fn (stdClass $there): bool => $there->title === $post['title'] && ($there->account_id === $post['account_id'] && $post['account_id'] !== null || $there->company === $post['company']) && ($post['since'] === null || $there->since === $post['since']));
             if ($known === []) {
                 if ($post['until'] === null) {
@@ -196,37 +245,67 @@ final class ContactRows implements Rows
         return $changed;
     }
 
-    /** @param  list<array{int, array<string, mixed>}>  $new account and record */
-    private function create(array $new, Ledger $ledger): int
+    /**
+     * @param  list<array{int, array<string, mixed>}>  $new  account and record
+     * @return list<int>
+     */
+    private function create(array $new, Ledger $ledger): array
     {
         $now = now()->toDateTimeString();
-        $rows = array_map(fn (array $entry): array => [$entry[0], ...array_map(fn (string $field) => $entry[1][$field] ?? null, self::FIELDS), $now, $now, $now], $new);
-        $ids = Bulk::insert('contacts', ['account_id', ...self::FIELDS, 'seen_at', 'created_at', 'updated_at'], $rows);
+        $rows = array_map(fn (array $entry): array => [$entry[0], $this->reading($entry[1]['title'] ?? null, $entry[0]), ...array_map(fn (string $field) => $entry[1][$field] ?? null, self::FIELDS), $now, $now, $now], $new);
+        $ids = Bulk::insert('contacts', ['account_id', 'reading', ...self::FIELDS, 'seen_at', 'created_at', 'updated_at'], $rows);
         $channels = $posts = [];
         foreach ($new as $i => [$account, $record]) {
             foreach ($record['channels'] as $channel) {
                 $channels[] = [$ids[$i], $channel['type'], $channel['value'], $channel['state'] ?? 'unknown', $channel['active_at'] ?? null];
             }
-            foreach (self::posts($account, $record) as $post) {
+            foreach ($this->posts($account, $record) as $post) {
                 $posts[] = [$ids[$i], ...array_values($post)];
             }
         }
         Bulk::insert('channels', ['contact_id', 'type', 'value', 'state', 'active_at'], $channels);
-        Bulk::insert('posts', ['contact_id', 'account_id', 'company', 'title', 'since', 'until'], $posts);
+        Bulk::insert('posts', ['contact_id', 'account_id', 'company', 'company_key', 'title', 'reading', 'since', 'until'], $posts);
         $ledger->created('contact', $ids);
 
-        return count($ids);
+        return $ids;
     }
 
     /**
      * @param  array<string, mixed>  $record
      * @return list<array<string, mixed>>
      */
-    private static function posts(int $account, array $record): array
+    private function posts(int $account, array $record): array
     {
-        $posts = isset($record['title']) ? [['account_id' => $account, 'company' => null, 'title' => $record['title'], 'since' => $record['since'], 'until' => null]] : [];
+        $posts = isset($record['title']) ? [['account_id' => $account, 'company' => null, 'company_key' => null, 'title' => $record['title'], 'reading' => $this->reading($record['title'], $account), 'since' => $record['since'], 'until' => null]] : [];
+        foreach ($record['before'] as $post) {
+            $posts[] = [
+                'account_id' => $post['account_id'] ?? null, 'company' => $post['company'], 'company_key' => $post['company'] === null ? null : mb_substr(CompanyName::of($post['company'])->key(), 0, 190),
+                'title' => $post['title'], 'reading' => $this->reading($post['title'], $post['account_id'] ?? $account), 'since' => $post['since'], 'until' => $post['until'],
+            ];
+        }
 
-        return [...$posts, ...array_map(fn (array $post): array => ['account_id' => null, ...$post], array_values($record['before']))];
+        return $posts;
+    }
+
+    /** What a title says at an account. */
+    private function reading(?string $title, int $account): int
+    {
+        return $this->titles->read($title, $this->about[$account]->country ?? null, $this->about[$account]->headcount ?? null);
+    }
+
+    /**
+     * Two people of one name at one account, by their addresses.
+     *
+     * @param  array<string, mixed>  $record
+     * @param  array<string, mixed>  $person  as it is there
+     */
+    private static function isToldApart(array $record, array $person): bool
+    {
+        $own = array_map(fn (stdClass $channel): string => $channel->value, array_filter($person['channels'], fn (stdClass $channel): bool => $channel->type === 'email' && $channel->state !== 'shared'));
+        $address = self::personalAddress($record);
+
+        return $address !== null && $own !== [] && ! in_array($address, $own, true)
+            || isset($record['profile'], $person['profile']) && $record['profile'] !== $person['profile'];
     }
 
     /** @return array{string, string} */
@@ -297,25 +376,34 @@ final class ContactRows implements Rows
         }
     }
 
+    /** 2019 or 3/2019, as its first day. */
+    private static function month(string $text): string
+    {
+        return substr((string) Day::read($text), 0, 10);
+    }
+
     /**
      * "Shift Lead, Fjernlund Papir, 2019–2026"
      *
-     * @return array{company: string|null, title: string, since: string|null, until: string|null}
+     * @return array{domain: string|null, company: string|null, title: string, since: string|null, until: string|null}
      */
     private static function post(string $text): array
     {
         $parts = array_map(trim(...), explode(',', $text));
-        $years = count($parts) > 1 && preg_match('/^(\d{4})(?:\s*[–-]\s*(\d{4}))?$/u', (string) end($parts), $y) ? $y : [];
+        $years = count($parts) > 1 && preg_match('~^((?:\d{1,2}/)?\d{4})(?:\s*[–-]\s*((?:\d{1,2}/)?\d{4}))?$~u', (string) end($parts), $y) ? array_map(self::month(...), array_slice($y, 1)) : [];
         if ($years !== []) {
             array_pop($parts);
         }
         $title = (string) array_shift($parts);
+        $company = $parts === [] ? null : mb_substr(implode(', ', $parts), 0, 190);
+        $domain = $company !== null && ! str_contains($company, ' ') ? Domain::from($company)?->name : null;
 
         return [
-            'company' => $parts === [] ? null : mb_substr(implode(', ', $parts), 0, 190),
+            'domain' => $domain,
+            'company' => $company,
             'title' => mb_substr($title, 0, 190),
-            'since' => isset($years[1]) ? $years[1].'-01-01' : null,
-            'until' => isset($years[2]) ? $years[2].'-01-01' : (isset($years[1]) ? $years[1].'-12-31' : '2000-01-01'),
+            'since' => $years[0] ?? null,
+            'until' => $years[1] ?? (isset($years[0]) ? substr($years[0], 0, 4).'-12-31' : '2000-01-01'),
         ];
     }
 

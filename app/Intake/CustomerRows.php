@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\People\DerivedSignals;
 use Illuminate\Support\Facades\DB;
 
 /** Customers: since when and until when an account is one. */
@@ -79,6 +80,7 @@ final class CustomerRows implements Rows
             $touched[] = $account;
         }
         AccountIds::markStale($touched);
+        (new DerivedSignals)->refreshAt(...$touched);
 
         return $tally;
     }

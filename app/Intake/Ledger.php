@@ -17,8 +17,15 @@ final class Ledger
     /** @param  list<int>  $ids */
     public function created(string $record, array $ids): void
     {
-        foreach ($ids as $id) {
-            $this->rows[] = [$this->intake, $record, $id, null, null];
+        $first = $count = 0;
+        foreach ([...$ids, null] as $id) {
+            if ($count > 0 && $id !== $first + $count) {
+                $this->rows[] = [$this->intake, $record, $first, $count, null, null];
+                $count = 0;
+            }
+            if ($count++ === 0) {
+                $first = (int) $id;
+            }
         }
     }
 
@@ -28,12 +35,12 @@ final class Ledger
      */
     public function changed(string $record, int $id, array $before, array $after): void
     {
-        $this->rows[] = [$this->intake, $record, $id, json_encode($before, JSON_THROW_ON_ERROR), json_encode($after, JSON_THROW_ON_ERROR)];
+        $this->rows[] = [$this->intake, $record, $id, 1, json_encode($before, JSON_THROW_ON_ERROR), json_encode($after, JSON_THROW_ON_ERROR)];
     }
 
     public function write(): void
     {
-        Bulk::insert('intake_changes', ['intake_id', 'record', 'record_id', 'before', 'after'], $this->rows);
+        Bulk::insert('intake_changes', ['intake_id', 'record', 'record_id', 'count', 'before', 'after'], $this->rows);
         $this->rows = [];
     }
 }

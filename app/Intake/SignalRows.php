@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\People\Concerns;
+use App\People\DerivedSignals;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Signal\Kind;
 use Luftig\Core\Signal\Strength;
@@ -97,6 +99,7 @@ final class SignalRows implements Rows
         $prints = array_map($this->key(...), $records);
         $there = DB::table('signals')->whereIn('fingerprint', $prints)->get(['id', 'fingerprint', ...self::FIELDS])->keyBy('fingerprint');
         $now = now()->toDateTimeString();
+        $concerns = new Concerns;
         $new = [];
         $touched = [];
         foreach ($records as $line => $record) {
@@ -115,7 +118,7 @@ final class SignalRows implements Rows
             $record['facts'] = $record['facts'] === null ? null : json_encode($record['facts'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
             $existing = $there[$prints[$line]] ?? null;
             if ($existing === null) {
-                $new[] = [$account, $people[$record['person'] ?? ''] ?? null, $record['kind'], ...array_map(fn (string $field) => $record[$field], self::FIELDS), $now, $prints[$line], $now, $now];
+                $new[] = [$account, $people[$record['person'] ?? ''] ?? null, $record['kind'], ...array_map(fn (string $field) => $record[$field], self::FIELDS), $now, $prints[$line], $concerns->of($record['kind'], $record['title'], $record['quote']), $now, $now];
                 $touched[] = $account;
 
                 continue;
@@ -135,9 +138,11 @@ final class SignalRows implements Rows
             $touched[] = $account;
             $tally->updated++;
         }
-        $ids = Bulk::insert('signals', ['account_id', 'contact_id', 'kind', ...self::FIELDS, 'seen_at', 'fingerprint', 'created_at', 'updated_at'], $new);
+        $ids = Bulk::insert('signals', ['account_id', 'contact_id', 'kind', ...self::FIELDS, 'seen_at', 'fingerprint', 'concerns', 'created_at', 'updated_at'], $new);
         $ledger->created('signal', $ids);
         $tally->created = count($ids);
+        // A signal that was brought stands for one that follows from posts.
+        (new DerivedSignals)->refresh(array_filter(array_column($new, 1)));
         AccountIds::markStale($touched);
 
         return $tally;

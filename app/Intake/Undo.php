@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Models\Intake;
+use App\People\DerivedSignals;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -12,7 +13,7 @@ use stdClass;
 /** Takes an intake back, newest change first, in transactions of their own so that it can be gone on with. */
 final class Undo
 {
-    private const BATCH = 500;
+    private const BATCH = 100;
 
     private const TABLES = [
         'account' => 'accounts', 'contact' => 'contacts', 'signal' => 'signals', 'customer_period' => 'customer_periods', 'channel' => 'channels', 'post' => 'posts',
@@ -21,8 +22,14 @@ final class Undo
     /** What a person, or another file, may have added to a record; a record with such is kept. */
     private const BUILT_ON = [
         'account' => ['reasons' => 'account_id', 'approaches' => 'account_id', 'notes' => 'account_id', 'contacts' => 'account_id', 'signals' => 'account_id', 'customer_periods' => 'account_id', 'decisions' => 'account_id'],
-        'contact' => ['reasons' => 'contact_id', 'approaches' => 'contact_id', 'signals' => 'contact_id'],
+        'contact' => ['reasons' => 'contact_id', 'approaches' => 'contact_id', 'signals' => 'contact_id', 'group_places' => 'contact_id', 'reservations' => 'contact_id'],
     ];
+
+    /** @var array<int> */
+    private array $people = [];
+
+    /** @var array<int> */
+    private array $customers = [];
 
     public function run(Intake $intake): void
     {
@@ -35,8 +42,9 @@ final class Undo
                     $kept += $this->putBack($change);
                 }
                 foreach ($changes->whereNull('before')->groupBy('record') as $record => $created) {
-                    $kept += $this->remove((string) $record, $created->pluck('record_id')->all());
+                    $kept += $this->remove((string) $record, $created->flatMap(fn (stdClass $change): array => range($change->record_id, $change->record_id + $change->count - 1))->all());
                 }
+                $this->settle();
                 DB::table('intake_changes')->whereIn('id', $changes->pluck('id'))->delete();
 
                 return $changes->count();
@@ -64,6 +72,7 @@ final class Undo
             (new AccountRows)->change($row->id, $fields);
         } elseif ($fields !== []) {
             DB::table($table)->where('id', $row->id)->update($fields);
+            $this->remember($change->record, [$row->id]);
             $this->markStale($change->record, [$row->id]);
         }
 
@@ -77,13 +86,43 @@ final class Undo
     private function remove(string $record, array $ids): int
     {
         $all = count($ids);
+        if ($record === 'account' || $record === 'contact') {
+            // What follows from posts goes with them, and is no reason to stay.
+            DB::table('signals')->where('derived', true)->whereIn($record.'_id', $ids)->delete();
+        }
         foreach (self::BUILT_ON[$record] ?? [] as $table => $column) {
             $ids = array_values(array_diff($ids, DB::table($table)->whereIn($column, $ids)->distinct()->pluck($column)->all()));
         }
         $this->markStale($record, $ids);
+        $this->remember($record, $ids);
         DB::table(self::TABLES[$record])->whereIn('id', $ids)->delete();
+        DB::table('doubles')->where('record', $record)->where(fn (Builder $either) => $either->whereIn('first_id', $ids)->orWhereIn('second_id', $ids))->delete();
 
         return $all - count($ids);
+    }
+
+    /**
+     * Of whom, and where, signals that follow from posts may have changed.
+     *
+     * @param  array<int>  $ids
+     */
+    private function remember(string $record, array $ids): void
+    {
+        if ($record === 'contact') {
+            array_push($this->people, ...$ids);
+        } elseif ($record === 'post' || $record === 'signal') {
+            array_push($this->people, ...DB::table(self::TABLES[$record])->whereIn('id', $ids)->whereNotNull('contact_id')->pluck('contact_id')->all());
+        } elseif ($record === 'customer_period') {
+            array_push($this->customers, ...DB::table('customer_periods')->whereIn('id', $ids)->pluck('account_id')->all());
+        }
+    }
+
+    private function settle(): void
+    {
+        $derived = new DerivedSignals;
+        $derived->refresh($this->people);
+        $derived->refreshAt(...$this->customers);
+        $this->people = $this->customers = [];
     }
 
     /** @param  array<int>  $ids */

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -23,6 +24,7 @@ use Spatie\Activitylog\Traits\LogsActivity;
  * @property string|null $status
  * @property int|null $owner_id
  * @property int|null $parent_id
+ * @property int|null $merged_into
  * @property string|null $description
  * @property string|null $keywords
  * @property int|null $founded
@@ -82,7 +84,7 @@ final class Account extends Model
     /** @return HasMany<Contact, $this> */
     public function contacts(): HasMany
     {
-        return $this->hasMany(Contact::class);
+        return $this->hasMany(Contact::class)->whereNull('merged_into');
     }
 
     /** @return HasMany<Signal, $this> */
@@ -137,6 +139,17 @@ final class Account extends Model
     public function extras(): BelongsToMany
     {
         return $this->belongsToMany(Attribute::class)->withPivot('value')->orderBy('name');
+    }
+
+    /**
+     * Not merged into another.
+     *
+     * @param  Builder<self>  $query
+     * @return Builder<self>
+     */
+    public function scopeOwn(Builder $query): Builder
+    {
+        return $query->whereNull('merged_into');
     }
 
     public function headquarters(): ?Place

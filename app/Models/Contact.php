@@ -20,6 +20,9 @@ use Spatie\Activitylog\Traits\LogsActivity;
  * @property string $first_name
  * @property string $last_name
  * @property string|null $title
+ * @property int $reading what the title says, packed
+ * @property int|null $merged_into
+ * @property list<string>|null $by_hand fields that somebody set by hand; no file changes them
  * @property string|null $about
  * @property string|null $interests
  * @property string|null $city
@@ -39,7 +42,7 @@ final class Contact extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['seen_at' => 'datetime'];
+    protected $casts = ['seen_at' => 'datetime', 'by_hand' => 'array'];
 
     /** @return BelongsTo<Account, $this> */
     public function account(): BelongsTo

@@ -16,6 +16,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $account_id
  * @property string|null $company
  * @property string|null $title
+ * @property int $reading what the title says, packed
+ * @property string|null $company_key
+ * @property bool $by_hand
  * @property CarbonImmutable|null $since
  * @property CarbonImmutable|null $until
  * @property-read Account|null $account
@@ -27,7 +30,7 @@ final class Post extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['since' => 'date', 'until' => 'date'];
+    protected $casts = ['since' => 'date', 'until' => 'date', 'by_hand' => 'boolean'];
 
     /** @return BelongsTo<Account, $this> */
     public function account(): BelongsTo

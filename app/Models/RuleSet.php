@@ -13,6 +13,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property list<array<string, mixed>> $criteria
  * @property array<string, array<string, mixed>> $kinds
+ * @property list<array<string, mixed>> $buyer_roles
+ * @property list<array<string, mixed>> $roles_of_interest
  * @property int $id
  * @property int $offer_id
  * @property int $version
@@ -26,8 +28,10 @@ final class RuleSet extends Model
 {
     protected $guarded = [];
 
+    protected $attributes = ['buyer_roles' => '[]', 'roles_of_interest' => '[]'];
+
     /** @var array<string, string> */
-    protected $casts = ['criteria' => 'array', 'kinds' => 'array'];
+    protected $casts = ['criteria' => 'array', 'kinds' => 'array', 'buyer_roles' => 'array', 'roles_of_interest' => 'array'];
 
     /** @return BelongsTo<Offer, $this> */
     public function offer(): BelongsTo

@@ -28,6 +28,9 @@ use Luftig\Core\Signal\Kind;
  * @property string|null $link
  * @property CarbonImmutable|null $seen_at
  * @property string $fingerprint
+ * @property bool $derived
+ * @property int $concerns which functions it concerns, a set
+ * @property int|null $offer_id
  * @property CarbonImmutable|null $created_at
  * @property-read Account $account
  * @property-read Contact|null $contact
@@ -37,7 +40,7 @@ final class Signal extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['kind' => Kind::class, 'occurred_at' => 'datetime', 'since' => 'datetime', 'seen_at' => 'datetime', 'facts' => 'array', 'strength_given' => 'boolean'];
+    protected $casts = ['kind' => Kind::class, 'occurred_at' => 'datetime', 'since' => 'datetime', 'seen_at' => 'datetime', 'facts' => 'array', 'strength_given' => 'boolean', 'derived' => 'boolean'];
 
     /** @return BelongsTo<Account, $this> */
     public function account(): BelongsTo

@@ -15,6 +15,8 @@ use Luftig\Core\Signal\Timing;
  *
  * @property list<float|null> $criteria memberships in the order of the rule set's criteria
  * @property list<array{int, string, float, float, int, float, float|null}> $lines id, kind, freshness, novelty, place, push, share
+ * @property list<array{int, float, string}>|null $contacts id, priority and part of those who take part in buying, the best first
+ * @property float|null $best_contact
  * @property int $offer_id
  * @property int $account_id
  * @property int $rule_set_id
@@ -46,7 +48,7 @@ final class Standing extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['state' => StandingState::class, 'act_by' => 'date', 'criteria' => 'array', 'lines' => 'array', 'computed_at' => 'datetime'];
+    protected $casts = ['state' => StandingState::class, 'act_by' => 'date', 'criteria' => 'array', 'lines' => 'array', 'contacts' => 'array', 'computed_at' => 'datetime'];
 
     /** @return BelongsTo<Account, $this> */
     public function account(): BelongsTo

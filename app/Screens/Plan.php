@@ -10,21 +10,22 @@ use App\Models\Decision;
 use App\Models\Offer;
 use App\Models\Standing;
 use App\Models\User;
+use App\People\Choosing;
 use App\Standings\Barred;
 use App\Standings\StandingState;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Support\Collection;
 
 /**
- * Today's approaches of a rep, first form of rule 18: accounts that are hers or nobody's, and that nobody is working on.
- * Those whose act-by day is within three working days come first, for at most a third; then by priority; then waiting ones.
+ * Today's approaches of a rep, first form of rule 18: accounts that are hers or nobody's, each with the first person whom
+ * rule 9 takes. Those whose act-by day is within three working days come first, for at most a third; then by priority; then waiting ones.
  */
 final readonly class Plan
 {
     public const GROUPS = ['hours' => 'Hours count', 'week' => 'This week', 'fortnight' => 'Within two weeks', 'later' => 'Later', 'waiting' => 'Fits, no occasion yet'];
 
-    /** Days in which an approach by anyone keeps an account out of the plan. */
+    private const CHUNK = 40;
+
     private const REST = 14;
 
     private const HURRY = 3;
@@ -48,25 +49,49 @@ final readonly class Plan
     {
         $left = $this->left();
         $ranked = $this->candidates(StandingState::Ranked);
-        $hurry = (clone $ranked)->whereBetween('act_by', [today(), today()->addWeekdays(self::HURRY)])->limit((int) ceil($left / 3))->get();
-        $rest = (clone $ranked)->whereNotIn('standings.account_id', $hurry->pluck('account_id'))->limit($left - $hurry->count())->get();
-        $taken = $hurry->concat($rest);
-        $waiting = $this->candidates(StandingState::Waiting)->where('push', '>=', 0)->limit($left - $taken->count())->get();
-        $all = $taken->concat($waiting);
-        $all->load('account.places', 'account.industries');
-        $lines = Ranking::lines($this->offer, $all);
-        $barred = Barred::now();
-        $contacts = $this->contacts($all, $barred);
-
+        $rows = $this->rows((clone $ranked)->whereBetween('act_by', [today(), today()->addWeekdays(self::HURRY)]), (int) ceil($left / 3));
+        $rows = [...$rows, ...$this->rows((clone $ranked)->whereNotIn('standings.account_id', array_map(fn (PlanRow $row): int => $row->standing->account_id, $rows)), $left - count($rows))];
+        $rows = [...$rows, ...$this->rows($this->candidates(StandingState::Waiting)->where('push', '>=', 0), $left - count($rows))];
         $groups = array_fill_keys(array_keys(self::GROUPS), []);
-        foreach ($all as $standing) {
-            $own = $lines[$standing->account_id];
-            $contact = self::choose($contacts[$standing->account_id] ?? collect(), $own);
-            $reach = $contact === null ? null : Reach::of($contact, $barred);
-            $groups[$this->group($standing)][] = new PlanRow($standing, $own, $contact, $reach, Drafting::of($standing->account->name, $contact, $own));
+        foreach ($rows as $row) {
+            $groups[$this->group($row->standing)][] = $row;
         }
 
         return array_filter($groups);
+    }
+
+    /**
+     * The first of these accounts in which somebody is to be contacted, or nobody is known yet.
+     *
+     * @param  Builder<Standing>  $candidates
+     * @return list<PlanRow>
+     */
+    private function rows(Builder $candidates, int $most): array
+    {
+        $rows = [];
+        $barred = Barred::now();
+        $choosing = new Choosing($this->offer, $this->rep);
+        for ($page = 1; count($rows) < $most; $page++) {
+            $standings = (clone $candidates)->with('account.places', 'account.industries')->forPage($page, self::CHUNK)->get();
+            $contacts = Contact::query()->with('channels')->whereNull('merged_into')->whereIn('account_id', $standings->pluck('account_id'))->orderBy('id')->get();
+            $choices = $choosing->of($standings->toBase(), $contacts);
+            $lines = Ranking::lines($this->offer, $standings);
+            $contacts = $contacts->keyBy('id');
+            foreach ($standings as $standing) {
+                $choice = $choices[$standing->account_id];
+                if (count($rows) === $most || $choice->taken === [] && $choice->skipped !== []) {
+                    continue;
+                }
+                $contact = $contacts[$choice->taken[0] ?? 0] ?? null;
+                $own = $lines[$standing->account_id];
+                $rows[] = new PlanRow($standing, $own, $contact, $contact === null ? null : Reach::of($contact, $barred), Drafting::of($standing->account->name, $contact, $own));
+            }
+            if ($standings->count() < self::CHUNK) {
+                break;
+            }
+        }
+
+        return $rows;
     }
 
     /** What comes first when today's pace is used up. */
@@ -80,39 +105,10 @@ final readonly class Plan
     {
         return (new Ranking($this->offer, $state))->query()
             ->where(fn (Builder $q) => $q->whereNull('accounts.owner_id')->orWhere('accounts.owner_id', $this->rep->id))
-            ->whereNotIn('standings.account_id', Approach::query()->where('made_at', '>=', now()->subDays(self::REST))->where(fn ($q) => $q->whereNull('result')->orWhereNotIn('result', ['bounced', 'left_post', 'wrong_person']))->select('account_id'))
+            // Approached without a name: all of the account is left alone for a while.
+            ->whereNotIn('standings.account_id', Approach::query()->whereNull('contact_id')->where('made_at', '>=', now()->subDays(self::REST))->select('account_id'))
             ->whereNotIn('standings.account_id', Approach::query()->where('later_on', '>', today())->select('account_id'))
             ->whereNotIn('standings.account_id', Decision::query()->where('offer_id', $this->offer->id)->where('decision', 'later')->where('until', '>', today())->select('account_id'));
-    }
-
-    /**
-     * @param  Collection<int, Standing>  $standings
-     * @return Collection<int, Collection<int, Contact>> account → contacts that may be approached, the best reached first
-     */
-    private function contacts(Collection $standings, Barred $barred): Collection
-    {
-        return Contact::query()->with('channels')->whereIn('account_id', $standings->pluck('account_id'))->orderBy('id')->get()
-            ->filter(fn (Contact $contact): bool => $barred->contact($contact->id) === null)
-            ->groupBy('account_id')
-            ->map(fn (Collection $group): Collection => $group->sortByDesc(fn (Contact $contact): float => Reach::of($contact, $barred)->access, SORT_REGULAR)->values());
-    }
-
-    /**
-     * Whoever the strongest signal is about, else whoever is reached best.
-     *
-     * @param  Collection<int, Contact>  $contacts
-     * @param  list<Line>  $lines
-     */
-    public static function choose(Collection $contacts, array $lines): ?Contact
-    {
-        foreach ($lines as $line) {
-            $about = $line->push > 0 ? $contacts->firstWhere('id', $line->signal->contact_id) : null;
-            if ($about !== null) {
-                return $about;
-            }
-        }
-
-        return $contacts->first();
     }
 
     private function group(Standing $standing): string

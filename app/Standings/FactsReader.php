@@ -25,6 +25,9 @@ final class FactsReader
     /** @var array<string, Kind> */
     private readonly array $kinds;
 
+    /** @var array<string, float> types and states of channels → what they are worth together */
+    private array $accesses = [];
+
     public function __construct(private readonly CarbonImmutable $now)
     {
         $this->barred = Barred::now();
@@ -39,8 +42,12 @@ final class FactsReader
     {
         $industries = $this->grouped("SELECT account_id, code FROM account_industry WHERE {$this->on($which)} AND code IS NOT NULL ORDER BY account_id, position");
         $technologies = $this->grouped("SELECT account_id, name FROM account_technology JOIN technologies ON technologies.id = technology_id WHERE {$this->on($which)} ORDER BY account_id");
-        $access = $this->access($which);
-        $series = $this->series($which);
+        $contacts = $this->contacts($which);
+        [$series, $marks] = $this->signals($which);
+        $removed = [];
+        foreach ($this->rows("SELECT account_id, offer_id, contact_id FROM group_places WHERE {$this->on($which)} AND removed = 1") as $row) {
+            $removed[$row[0]][$row[1]][$row[2]] = true;
+        }
         $dropped = [];
         foreach ($this->rows("SELECT account_id, offer_id, name FROM decisions JOIN users ON users.id = user_id WHERE {$this->on($which)} AND decision = 'dropped'") as $row) {
             $dropped[$row[0]][$row[1]] = $row[2];
@@ -51,7 +58,7 @@ final class FactsReader
         }
 
         foreach ($this->rows('SELECT a.id, domain, status, headcount, revenue, growth, sites, country, region, postal_code, latitude, longitude, keywords, description
-            FROM accounts a LEFT JOIN places p ON p.account_id = a.id AND p.headquarters = 1 WHERE '.str_replace('`id`', 'a.id', $which).' ORDER BY a.id') as $row) {
+            FROM accounts a LEFT JOIN places p ON p.account_id = a.id AND p.headquarters = 1 WHERE merged_into IS NULL AND '.str_replace('`id`', 'a.id', $which).' ORDER BY a.id') as $row) {
             [$id, $domain, $status, $headcount, $revenue, $growth, $sites, $country, $region, $postalCode, $latitude, $longitude, $keywords, $description] = $row;
             yield $id => new Facts(
                 $id,
@@ -69,24 +76,34 @@ final class FactsReader
                     $technologies[$id] ?? [],
                     $keywords === null ? $description : $keywords.' '.$description,
                 ),
-                $access[$id] ?? 0.0,
+                $contacts[$id] ?? [],
                 $series[$id] ?? [],
+                $marks[$id] ?? [],
                 $dropped[$id] ?? [],
+                $removed[$id] ?? [],
             );
         }
     }
 
-    /** @return array<int, array<string, Series>> account → kind → its signals */
-    private function series(string $which): array
+    /** @return array{array<int, array<int, array<string, Series>>>, array<int, array<int, array{int|null, int}>>} account → offer (0: all) → kind → its signals; account → signal → whose, and whom it concerns */
+    private function signals(string $which): array
     {
-        $all = [];
+        $all = $own = $marks = [];
         $account = $kind = null;
         $ids = $times = $worth = $since = [];
         // The order is that of the index signals_reading, which holds all that is asked.
-        foreach ($this->rows("SELECT account_id, kind, UNIX_TIMESTAMP(occurred_at), strength * confidence, UNIX_TIMESTAMP(since), id FROM signals FORCE INDEX (signals_reading) WHERE {$this->on($which)} ORDER BY account_id, kind, occurred_at") as $row) {
+        foreach ($this->rows("SELECT account_id, kind, UNIX_TIMESTAMP(occurred_at), strength * confidence, UNIX_TIMESTAMP(since), id, contact_id, concerns, offer_id FROM signals FORCE INDEX (signals_reading) WHERE {$this->on($which)} ORDER BY account_id, kind, occurred_at") as $row) {
+            if ($row[6] !== null || $row[7] !== 0) {
+                $marks[$row[0]][$row[5]] = [$row[6], $row[7]];
+            }
+            if ($row[8] !== null) {
+                $own[$row[0]][$row[8]][$row[1]][] = $row;
+
+                continue;
+            }
             if ($row[1] !== $kind || $row[0] !== $account) {
                 if ($kind !== null) {
-                    $all[$account][$kind] = new Series($this->kinds[$kind], $ids, $times, $worth, $since);
+                    $all[$account][0][$kind] = new Series($this->kinds[$kind], $ids, $times, $worth, $since);
                 }
                 $account = $row[0];
                 $kind = $row[1];
@@ -100,29 +117,101 @@ final class FactsReader
             $worth[] = $row[3];
         }
         if ($kind !== null) {
-            $all[$account][$kind] = new Series($this->kinds[$kind], $ids, $times, $worth, $since);
+            $all[$account][0][$kind] = new Series($this->kinds[$kind], $ids, $times, $worth, $since);
+        }
+        foreach ($own as $account => $offers) {
+            foreach ($offers as $offer => $kinds) {
+                $all[$account][$offer] = $all[$account][0] ?? [];
+                foreach ($kinds as $kind => $rows) {
+                    $all[$account][$offer][$kind] = $this->joined($kind, $all[$account][0][$kind] ?? null, $rows);
+                }
+            }
         }
 
-        return $all;
+        return [$all, $marks];
     }
 
-    /** @return array<int, float> account → the best access of its contacts that are not kept out */
-    private function access(string $which): array
+    /**
+     * The signals of one kind that every offer sees, and those of one offer.
+     *
+     * @param  list<list<mixed>>  $rows
+     */
+    private function joined(string $kind, ?Series $shared, array $rows): Series
     {
-        $channels = [];
-        $alike = [];
+        $entries = [];
+        if ($shared !== null) {
+            foreach ($shared->times as $i => $time) {
+                $entries[] = [$time, $shared->ids[$i], $shared->worth[$i], $shared->since[$i] ?? null];
+            }
+        }
+        foreach ($rows as $row) {
+            $entries[] = [(int) $row[2], $row[5], $row[3], $row[4] === null ? null : (int) $row[4]];
+        }
+        usort($entries, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return new Series($this->kinds[$kind], array_column($entries, 1), array_column($entries, 0), array_column($entries, 2), array_filter(array_column($entries, 3), static fn (float|int|null $since): bool => $since !== null));
+    }
+
+    /** @return array<int, list<array{int, int, string, float}>> account → contacts that are not kept out: id, reading, title, access */
+    private function contacts(string $which): array
+    {
+        $contacts = [];
         $some = $this->barred->namesPeople();
         $now = $this->now->getTimestamp();
-        foreach ($this->rows("SELECT c.account_id, c.id, type, value, state, chance, UNIX_TIMESTAMP(active_at) FROM contacts c JOIN channels ON contact_id = c.id WHERE {$this->on($which, 'c.account_id')} ORDER BY c.account_id, c.id") as $row) {
-            if ($some && ($this->barred->contact($row[1]) !== null || $this->barred->address($row[3]) !== null)) {
+        $value = $some ? 'value' : 'NULL';
+        $last = $account = $reading = $title = null;
+        $channels = [];
+        foreach ($this->rows("SELECT c.account_id, c.id, reading, title, type, $value, state, chance, UNIX_TIMESTAMP(active_at) FROM contacts c LEFT JOIN channels ON contact_id = c.id WHERE {$this->on($which, 'c.account_id')} AND merged_into IS NULL ORDER BY c.account_id, c.id") as $row) {
+            if ($row[1] !== $last) {
+                if ($last !== null) {
+                    $contacts[$account][] = [$last, $reading, $title, $this->access($channels)];
+                }
+                $last = null;
+                if ($some && $this->barred->contact($row[1]) !== null) {
+                    continue;
+                }
+                [$account, $last, $reading] = $row;
+                $title = $row[3] ?? '';
+                $channels = [];
+            }
+            if ($row[4] === null || $some && $row[5] !== null && $this->barred->address($row[5]) !== null) {
                 continue;
             }
-            $channels[$row[0]][$row[1]][] = $row[5] === null && $row[6] === null
-                ? $alike[$row[2].$row[4]] ??= new Channel(ChannelType::from($row[2]), AddressState::from($row[4]))
-                : new Channel(ChannelType::from($row[2]), AddressState::from($row[4]), $row[5], $row[6] === null ? null : max(0, $now - $row[6]) / 86400);
+            $channels[] = $row[7] === null && $row[8] === null ? $row[4].'|'.$row[6] : new Channel(ChannelType::from($row[4]), AddressState::from($row[6]), $row[7], $row[8] === null ? null : max(0, $now - $row[8]) / 86400);
+        }
+        if ($last !== null) {
+            $contacts[$account][] = [$last, $reading, $title, $this->access($channels)];
         }
 
-        return array_map(fn (array $contacts): float => max(array_map(fn (array $own): float => Access::of($own)->value, $contacts)), $channels);
+        return $contacts;
+    }
+
+    /** @param  list<Channel|string>  $channels  a text stands for all channels alike: type|state */
+    private function access(array $channels): float
+    {
+        if ($channels === []) {
+            return 0.0;
+        }
+        $key = '';
+        foreach ($channels as $channel) {
+            if (! is_string($channel)) {
+                return Access::of(array_map($this->channel(...), $channels))->value;
+            }
+            $key .= $channel.',';
+        }
+
+        return $this->accesses[$key] ??= Access::of(array_map($this->channel(...), $channels))->value;
+    }
+
+    private function channel(Channel|string $channel): Channel
+    {
+        if (is_string($channel)) {
+            [$type, $state] = explode('|', $channel);
+
+            return new Channel(ChannelType::from($type), AddressState::from($state));
+        }
+
+        return $channel;
     }
 
     /** @return array<int, list<string>> */

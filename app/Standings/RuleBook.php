@@ -6,18 +6,21 @@ namespace App\Standings;
 
 use App\Models\RuleSet;
 use Luftig\Core\Mistake;
-use Luftig\Core\Profile\Criterion;
+use Luftig\Core\Priority\BuyerRoles;
 use Luftig\Core\Profile\TargetProfile;
+use Luftig\Core\Shell\ContactsOperation;
 use Luftig\Core\Shell\FitOperation;
 use Luftig\Core\Shell\Input;
 use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Counts;
 use Luftig\Core\Signal\Kind;
+use Luftig\Core\Signal\RoleOfInterest;
 
 /** A saved version of an offer's rules, as the core takes it. */
 final readonly class RuleBook
 {
-    private function __construct(public int $offer, public int $ruleSet, public TargetProfile $profile, public Catalogue $catalogue)
+    /** @param  list<RoleOfInterest>  $interests */
+    private function __construct(public int $offer, public int $ruleSet, public TargetProfile $profile, public Catalogue $catalogue, public BuyerRoles $roles, public array $interests)
     {
     }
 
@@ -27,18 +30,36 @@ final readonly class RuleBook
         return new self(
             (int) $rules->offer_id,
             (int) $rules->id,
-            new TargetProfile(...self::criteria($rules->criteria)),
+            new TargetProfile(...self::each($rules->criteria, 'criteria', FitOperation::criterion(...))),
             self::catalogue($rules->kinds),
+            new BuyerRoles(self::each($rules->buyer_roles, 'buyer_roles', ContactsOperation::role(...))),
+            self::each($rules->roles_of_interest, 'roles_of_interest', self::interest(...)),
         );
     }
 
-    /**
-     * @param  list<array<string, mixed>>  $criteria
-     * @return list<Criterion>
-     */
-    private static function criteria(array $criteria): array
+    private static function interest(Input $input): RoleOfInterest
     {
-        return array_map(fn (array $criterion, int $i): Criterion => FitOperation::criterion(Input::of($criterion, "criteria[$i]")), $criteria, array_keys($criteria));
+        $role = new RoleOfInterest(
+            $input->string('name'),
+            $input->optionalQuery('title_query') ?? throw Mistake::at($input->place('title_query'), 'A role of interest needs a query that finds its titles.'),
+            $input->optionalQuery('text_query'),
+            $input->functions('functions'),
+        );
+        $input->done();
+
+        return $role;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  list<array<string, mixed>>  $stored
+     * @param  callable(Input): T  $make
+     * @return list<T>
+     */
+    private static function each(array $stored, string $place, callable $make): array
+    {
+        return array_map(static fn (array $one, int $i): mixed => $make(Input::of($one, "{$place}[$i]")), $stored, array_keys($stored));
     }
 
     /** @param  array<string, array<string, mixed>>  $changes by kind */

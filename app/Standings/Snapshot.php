@@ -22,16 +22,17 @@ final class Snapshot
     public static function at(RuleBook $book, int $account, CarbonImmutable $at): array
     {
         foreach ((new FactsReader($at))->read('`id` = '.$account) as $facts) {
-            $timing = Timing::of($book->catalogue, $facts->series, $at->getTimestamp());
+            $timing = Timing::of($book->catalogue, $facts->seriesFor($book->offer), $at->getTimestamp());
             $fit = $book->profile->fitOf($facts->account)->value;
+            $access = Standings::people($book, $facts, $timing)->access;
             $kinds = [];
             foreach ($timing->signals as $signal) {
                 $part = $book->catalogue->of($signal->kind)->counts->sign() * $signal->worth * $signal->freshness * $signal->novelty * .5 ** (int) $signal->place;
                 $kinds[$signal->kind->value] = ($kinds[$signal->kind->value] ?? 0.0) + $fit * $part;
             }
-            $priority = $timing->hasReason() ? Points::of($fit, $timing->push, $facts->access)->priority() : null;
+            $priority = $timing->hasReason() ? Points::of($fit, $timing->push, $access)->priority() : null;
 
-            return ['fit' => $fit, 'access' => $facts->access, 'kinds' => $kinds, 'priority' => $priority];
+            return ['fit' => $fit, 'access' => $access, 'kinds' => $kinds, 'priority' => $priority];
         }
         throw new \LogicException("There is no account {$account}.");
     }

@@ -11,6 +11,9 @@ use App\Models\RuleSet;
 use Carbon\CarbonImmutable;
 use Generator;
 use Illuminate\Support\Facades\DB;
+use Luftig\Core\Priority\ContactPush;
+use Luftig\Core\Priority\ContactRanking;
+use Luftig\Core\Priority\Part;
 use Luftig\Core\Priority\Points;
 use Luftig\Core\Signal\Pulse;
 use Luftig\Core\Signal\Timing;
@@ -27,7 +30,7 @@ final class Standings
 
     private const COLUMNS = [
         'offer_id', 'account_id', 'rule_set_id', 'state', 'cause', 'fit', 'fit_low', 'fit_high', 'coverage', 'push', 'access',
-        'points', 'priority', 'moved', 'act_by', 'criteria', 'lines', 'computed_at',
+        'points', 'priority', 'moved', 'act_by', 'criteria', 'lines', 'contacts', 'best_contact', 'signs_off', 'shapes', 'champion', 'user', 'next_door', 'computed_at',
     ];
 
     /** Computes the accounts whose facts changed since they were computed last. */
@@ -124,8 +127,10 @@ final class Standings
     private function row(RuleBook $book, Facts $facts, int $time, string $stamp): array
     {
         $fit = $book->profile->fitOf($facts->account);
-        $timing = Timing::of($book->catalogue, $facts->series, $time);
-        $points = Points::of($fit->value, $timing->push, $facts->access);
+        $series = $facts->seriesFor($book->offer);
+        $timing = Timing::of($book->catalogue, $series, $time);
+        $people = self::people($book, $facts, $timing);
+        $points = Points::of($fit->value, $timing->push, $people->access);
         [$state, $cause] = match (true) {
             $facts->barred !== null => [StandingState::KeptOut, $facts->barred],
             $fit->out !== null => [StandingState::Out, $fit->out],
@@ -135,23 +140,43 @@ final class Standings
         };
         $actBy = $moved = null;
         if ($state === StandingState::Ranked) {
-            $pulse = Pulse::of($book->catalogue, $facts->series, $time, back: 7);
+            $pulse = Pulse::of($book->catalogue, $series, $time, back: 7);
             $actBy = $pulse->actBy();
             $before = $pulse->at($time - 7 * 86400);
-            $moved = $before > 0 ? $points->priority() - Points::of($fit->value, $before, $facts->access)->priority() : null;
+            $moved = $before > 0 ? $points->priority() - Points::of($fit->value, $before, $people->access)->priority() : null;
         }
         $lines = [];
         foreach ($timing->signals as $signal) {
             $lines[] = [$signal->id, $signal->kind->value, $signal->freshness, $signal->novelty, $signal->place, $signal->push, $signal->share];
         }
 
+        $contacts = [];
+        $parts = array_fill_keys(array_column(Part::cases(), 'value'), 0);
+        foreach ($people->contacts as $contact) {
+            $contacts[] = [$contact->id, round($contact->priority, 2), $contact->part->value];
+            $parts[$contact->part->value]++;
+        }
+
         return [
             $book->offer, $facts->id, $book->ruleSet, $state->value, $cause,
-            $fit->value, $fit->low, $fit->high, $fit->coverage, $timing->push, $facts->access,
+            $fit->value, $fit->low, $fit->high, $fit->coverage, $timing->push, $people->access,
             $points->total(), $state === StandingState::Ranked ? $points->priority() : null, $moved,
             $actBy === null ? null : gmdate('Y-m-d', $actBy * 86400),
-            json_encode($fit->memberships, JSON_THROW_ON_ERROR), json_encode($lines, JSON_THROW_ON_ERROR), $stamp,
+            json_encode($fit->memberships, JSON_THROW_ON_ERROR), json_encode($lines, JSON_THROW_ON_ERROR),
+            json_encode($contacts, JSON_THROW_ON_ERROR), $contacts[0][1] ?? null, $parts['signs_off'], $parts['shapes'], $parts['champion'], $parts['user'], $parts['next_door'], $stamp,
         ];
+    }
+
+    /** Who of an account takes part in buying, and how it is reached through them. */
+    public static function people(RuleBook $book, Facts $facts, Timing $timing): ContactRanking
+    {
+        $pushes = [];
+        foreach ($timing->signals as $signal) {
+            [$contact, $concerns] = $facts->marks[$signal->id] ?? [null, 0];
+            $pushes[] = [$signal->push, $contact, $concerns];
+        }
+
+        return ContactRanking::of($book->roles, $facts->contactsFor($book->offer), new ContactPush($pushes), $facts->account->country, $facts->account->headcount, $facts->isAssociation());
     }
 
     /** @return list<RuleBook> */

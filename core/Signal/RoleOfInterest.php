@@ -14,8 +14,13 @@ final readonly class RoleOfInterest
     {
     }
 
-    public function isMetBy(string $title, string $text): bool
+    public function titleMatches(string $title): bool
     {
-        return $this->title->matches($title) || $this->text !== null && $this->text->matches($title.' '.$text);
+        return $this->title->matches($title);
+    }
+
+    public function textMatches(string $title, string $text): bool
+    {
+        return $this->text !== null && $this->text->matches($title.' '.$text);
     }
 }

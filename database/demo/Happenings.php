@@ -10,8 +10,8 @@ final class Happenings
     private const COLUMNS = ['domain', 'kind', 'date', 'title', 'since', 'strength', 'confidence', 'round', 'amount', 'currency', 'openings', 'heads before', 'heads after', 'deed', 'person', 'source', 'quote', 'link'];
 
     private const KINDS = [
-        'hiring' => 26, 'news' => 15, 'post_engagement' => 12, 'growth' => 9, 'new_leader' => 8, 'own_engagement' => 6, 'topic_interest' => 5, 'expansion' => 4.5, 'funding' => 3.5,
-        'promotion' => 3, 'tech_adopted' => 3, 'decline' => 2.5, 'leadership_change' => 2, 'customer_alum' => 1.2, 'tech_dropped' => 1.6, 'hiring_freeze' => 1.4, 'rival_signed' => .5,
+        'hiring' => 29, 'news' => 16, 'post_engagement' => 13, 'growth' => 10, 'own_engagement' => 7, 'topic_interest' => 5, 'expansion' => 4.5, 'funding' => 3.5,
+        'tech_adopted' => 3, 'decline' => 2.5, 'leadership_change' => .5, 'tech_dropped' => 1.6, 'hiring_freeze' => 1.4, 'rival_signed' => .5,
     ];
 
     public function __construct(private readonly Dice $dice, private readonly int $now)
@@ -53,16 +53,10 @@ final class Happenings
     {
         $kind = $this->dice->weighted(self::KINDS);
         $person = $people === [] ? null : $this->dice->pick($people);
-        if ($person === null && in_array($kind, ['post_engagement', 'new_leader', 'promotion', 'customer_alum', 'own_engagement'], true)) {
+        if ($person === null && in_array($kind, ['post_engagement', 'own_engagement'], true)) {
             $kind = 'news';
         }
-        if (in_array($kind, ['new_leader', 'promotion'], true)) {
-            $leaders = array_filter($people, fn (array $one): bool => $one['truth'] !== 'other');
-            $person = $leaders === [] ? null : $this->dice->pick($leaders);
-            $kind = $person === null ? 'hiring' : $kind;
-        }
         $name = $person === null ? '' : $person['first_name'].' '.$person['last_name'];
-        $role = $person === null ? '' : ($person['title'] ?: 'a new post');
         $days = $this->dice->chance(.35) ? $this->dice->part() * 60 : $this->dice->part() * 540;
         $heads = $company['truth']['heads'];
         $facts = ['domain' => $company['truth']['domain'], 'kind' => $kind, 'days' => $days, 'confidence' => $this->dice->chance(.8) ? '.9' : '1'];
@@ -73,14 +67,11 @@ final class Happenings
             'post_engagement' => ['title' => $name.' '.$this->dice->pick(['reacted to a post about power prices', 'reacted to a post about leak surveys', 'passed on a post about energy audits', 'commented on a post about leak surveys']), 'source' => 'posts', 'person' => $person['email']],
             'growth' => ['title' => 'Headcount up '.($up = $this->dice->int(3, 24)).' % in 90 days', 'heads before' => (string) max(12, $heads), 'heads after' => (string) (int) ceil(max(12, $heads) * (1 + $up / 100)), 'source' => 'headcounts'],
             'decline' => ['title' => 'Headcount down '.($down = $this->dice->int(3, 15)).' % in 90 days', 'heads before' => (string) max(12, $heads), 'heads after' => (string) (int) floor(max(12, $heads) * (1 - $down / 100)), 'source' => 'headcounts'],
-            'new_leader' => ['title' => "$name joined as $role", 'strength' => (string) $this->dice->pick([.45, .55, .65, .75, .85, 1]), 'source' => 'people file', 'person' => $person['email']],
-            'promotion' => ['title' => "$name moved up to $role", 'strength' => (string) $this->dice->pick([.45, .55, .65, .75]), 'source' => 'people file', 'person' => $person['email']],
-            'customer_alum' => ['title' => "$name worked at a customer of ours before", 'source' => 'people file', 'person' => $person['email']],
             'own_engagement' => ['title' => $name.' '.$this->dice->pick(['came to our open day', 'follows us', 'looked at our page on leaks']), 'deed' => $this->dice->pick(['event', 'follows', 'page']), 'source' => 'our pages', 'person' => $person['email']],
             'topic_interest' => ['title' => 'Reads about leak surveys', 'strength' => (string) round($this->dice->part(), 2), 'source' => 'topic report'],
             'expansion' => ['title' => $this->dice->pick(['New hall announced', 'Second site opened', 'Large contract won', 'New line ordered']), 'source' => 'press', 'quote' => 'The new line starts in the coming year.'],
             'funding' => $this->funding($heads),
-            'leadership_change' => ['title' => 'New finance chief', 'source' => 'register'],
+            'leadership_change' => ['title' => 'New chair of the board', 'source' => 'register'],
             'tech_adopted' => ['title' => $this->dice->pick(Words::SYSTEMS).' adopted', 'source' => 'postings'],
             'tech_dropped' => ['title' => $this->dice->pick(Words::LOGGERS).' no longer named', 'source' => 'pages'],
             'hiring_freeze' => ['title' => 'Hiring stopped', 'source' => 'press'],

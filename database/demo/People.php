@@ -9,7 +9,7 @@ use Luftig\Core\Text\Fold;
 /** Invents the contacts of the demo: titles in nine languages, addresses that follow patterns, some of them dead. */
 final class People
 {
-    public function __construct(private readonly Dice $dice, private readonly int $now)
+    public function __construct(private readonly Dice $dice, private readonly int $now, private readonly Arrivals $arrivals)
     {
     }
 
@@ -45,6 +45,7 @@ final class People
     private function one(array $company, int $pattern): array
     {
         $country = $company['truth']['country'];
+        $arrival = $this->arrivals->one($company['truth']['domain']);
         $first = $this->dice->pick(Words::FIRST_NAMES[$country]);
         $last = $this->dice->pick(Words::LAST_NAMES[$country][0]).$this->dice->pick(Words::LAST_NAMES[$country][1]);
         $role = $this->dice->weighted(['other' => 5, 'maintenance' => 1.6, 'plant' => 1.6, 'energy' => .8, 'chief' => 1.2]);
@@ -55,12 +56,12 @@ final class People
         $state = $this->dice->weighted(['valid' => 42, 'catch_all' => 15, 'unknown' => 20, 'guess' => 8, 'invalid' => 10, 'off' => 2, '' => 3]);
 
         return [
-            'domain' => $company['truth']['domain'], 'first_name' => $first, 'last_name' => $last, 'title' => $this->dice->chance(.03) ? '' : $title,
-            'in post since' => gmdate('n/Y', $this->now - 86400 * $this->dice->int(20, 3600)),
+            'domain' => $company['truth']['domain'], 'first_name' => $first, 'last_name' => $last, 'title' => $this->dice->chance(.03) && $arrival === null ? '' : $arrival['title'] ?? $title,
+            'in post since' => $arrival['since'] ?? gmdate('n/Y', $this->now - 86400 * $this->dice->int(20, 3600)),
             'email' => $this->dice->chance(.22) ? '' : ($this->dice->chance(.04) ? 'info@'.$company['truth']['domain'] : $address), 'email state' => $state,
             'phone' => $this->phone($country),
             'active' => $this->dice->chance(.25) ? gmdate('Y-m-d', $this->now - 86400 * $this->dice->int(0, 90)) : '',
-            'earlier posts' => '', 'truth' => $role,
+            'earlier posts' => $arrival['before'] ?? '', 'truth' => $arrival['follows'] ?? [],
         ];
     }
 
@@ -85,7 +86,7 @@ final class People
         return [
             'domain' => $person['domain'], 'first_name' => $person['first_name'], 'last_name' => $person['last_name'], 'title' => $person['title'],
             'in post since' => gmdate('Y-m-d', $this->now - 86400 * $person['in post days']), 'email' => $person['email'], 'email state' => $person['email state'],
-            'phone' => $person['phone'] ?? '', 'active' => $active, 'earlier posts' => $person['earlier posts'] ?? '', 'truth' => 'story',
+            'phone' => $person['phone'] ?? '', 'active' => $active, 'earlier posts' => $person['earlier posts'] ?? '', 'truth' => $person['follows'] ?? [],
         ];
     }
 }

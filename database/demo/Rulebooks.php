@@ -9,7 +9,7 @@ final class Rulebooks
 {
     private const COUNTRIES = ['SE', 'DK', 'NO', 'FI', 'DE', 'NL', 'PL', 'CZ', 'EE', 'LV', 'LT'];
 
-    /** @return array<string, array{about: string, criteria: list<array<string, mixed>>, kinds: array<string, array<string, mixed>>}> */
+    /** @return array<string, array{about: string, criteria: list<array<string, mixed>>, kinds: array<string, array<string, mixed>>, buyer_roles: list<array<string, mixed>>, roles_of_interest: list<array<string, mixed>>}> */
     public static function all(): array
     {
         return [
@@ -27,6 +27,17 @@ final class Rulebooks
                     ['name' => 'Runs in shifts, on air', 'field' => 'text', 'mode' => 'prefer', 'weight' => 2, 'query' => '"three shifts" OR "compressed air" OR "round the clock"'],
                 ],
                 'kinds' => ['leadership_change' => ['weight' => .15]],
+                'buyer_roles' => [
+                    ['name' => 'Maintenance', 'functions' => ['maintenance'], 'neighbours' => ['operations', 'engineering'], 'include' => '"utilities" OR "compressed air" OR druckluft*', 'exclude' => 'software', 'weight' => 1, 'variants' => ['DE' => 'versorgungstechnik*', 'NL' => '"technische dienst"']],
+                    ['name' => 'Energy', 'functions' => ['sustainability'], 'neighbours' => ['maintenance', 'operations'], 'exclude' => 'safety OR arbeitssicherheit', 'weight' => .9],
+                    ['name' => 'Plant', 'functions' => ['operations'], 'neighbours' => ['maintenance', 'engineering', 'supply_chain'], 'weight' => .8],
+                ],
+                'roles_of_interest' => [
+                    ['name' => 'Maintenance planner', 'title_query' => '(maintenance planner) OR (maintenance planners)', 'text_query' => '"compressed air" OR steam', 'functions' => ['maintenance']],
+                    ['name' => 'Energy manager', 'title_query' => 'energy', 'text_query' => 'audit', 'functions' => ['sustainability']],
+                    ['name' => 'Utilities engineer', 'title_query' => 'utilities', 'functions' => ['maintenance']],
+                    ['name' => 'Plant manager', 'title_query' => '"plant manager"', 'functions' => ['operations']],
+                ],
             ],
             'Air purity' => [
                 'about' => 'Proof of nitrogen and air purity for pharmaceutical and electronics plants',
@@ -38,6 +49,11 @@ final class Rulebooks
                     ['name' => 'Near Gothenburg', 'field' => 'place', 'mode' => 'prefer', 'weight' => 1, 'within' => ['km' => 700, 'of' => [57.7089, 11.9746]]],
                 ],
                 'kinds' => ['tech_dropped' => ['counts' => 'ignored'], 'topic_interest' => ['weight' => .2]],
+                'buyer_roles' => [
+                    ['name' => 'Quality', 'functions' => ['quality'], 'neighbours' => ['operations', 'research'], 'weight' => 1],
+                    ['name' => 'Utilities', 'functions' => ['maintenance'], 'neighbours' => ['engineering'], 'weight' => .8],
+                ],
+                'roles_of_interest' => [['name' => 'Quality engineer', 'title_query' => 'quality OR validation', 'functions' => ['quality']]],
             ],
         ];
     }

@@ -38,6 +38,9 @@ final class Scenario
 
     private readonly CarbonImmutable $now;
 
+    /** @var list<array<string, mixed>> who was made, with what has to follow from their posts under `truth` */
+    public array $people = [];
+
     public function __construct(private readonly int $accounts = 1200, private readonly int $contacts = 9000, private readonly int $signals = 6000, private readonly int $approaches = 400, int $seed = 23)
     {
         $this->dice = new Dice($seed);
@@ -52,11 +55,13 @@ final class Scenario
         $team = $this->team();
         $this->offers($team[4]);
         $companies = (new Companies($this->dice))->make($this->accounts);
-        $people = (new People($this->dice, $this->now->getTimestamp()))->make($companies, $this->contacts);
+        [$customers, $lasting] = $this->customers($companies);
+        $people = (new People($this->dice, $this->now->getTimestamp(), new Arrivals($this->dice, $this->now->getTimestamp(), $lasting)))->make($companies, $this->contacts);
+        $this->people = $people;
         $say(sprintf('%d accounts, %d contacts and %d signals of an invented world come in …', count($companies), count($people), $this->signals));
         $plain = fn (array $row): array => array_diff_key($row, ['truth' => 0]);
         $this->bring(IntakeKind::Accounts, 'accounts.csv', array_map($plain, $companies), $team[4]);
-        $this->bring(IntakeKind::Customers, 'customers.csv', $this->customers($companies), $team[4]);
+        $this->bring(IntakeKind::Customers, 'customers.csv', $customers, $team[4]);
         $this->bring(IntakeKind::Contacts, 'contacts.csv', array_map($plain, $people), $team[4]);
         $this->bring(IntakeKind::Signals, 'signals.csv', (new Happenings($this->dice, $this->now->getTimestamp()))->make($companies, $people, $this->signals), $team[4]);
         KeepOut::query()->create(['type' => 'domain', 'value' => 'papper-brannhult.example', 'reason' => 'asked not to be contacted', 'user_id' => $team[4]->id]);
@@ -82,7 +87,7 @@ final class Scenario
     {
         foreach (Rulebooks::all() as $name => $rules) {
             $offer = Offer::query()->create(['name' => $name, 'about' => $rules['about']]);
-            RuleSet::query()->create(['offer_id' => $offer->id, 'version' => 1, 'criteria' => $rules['criteria'], 'kinds' => $rules['kinds'], 'author_id' => $lead->id, 'note' => 'first rules']);
+            RuleSet::query()->create(['offer_id' => $offer->id, 'version' => 1, 'criteria' => $rules['criteria'], 'kinds' => $rules['kinds'], 'buyer_roles' => $rules['buyer_roles'], 'roles_of_interest' => $rules['roles_of_interest'], 'author_id' => $lead->id, 'note' => 'first rules']);
         }
     }
 
@@ -104,11 +109,12 @@ final class Scenario
 
     /**
      * @param  list<array<string, mixed>>  $companies
-     * @return list<array<string, mixed>>
+     * @return array{list<array<string, mixed>>, list<array{domain: string, since: int}>} rows, and those that are customers still
      */
     private function customers(array $companies): array
     {
-        $rows = [];
+        $rows = [['domain' => 'zielorzyce-farma.example', 'customer since' => $this->now->subDays(1400)->format('n/Y'), 'customer until' => '', 'best' => 'yes']];
+        $lasting = [];
         foreach ($companies as $company) {
             if (count($rows) < 34 && $company['truth']['maker'] && ! isset($company['truth']['story']) && $company['truth']['heads'] > 60) {
                 $since = $this->dice->int(150, 2000);
@@ -117,10 +123,13 @@ final class Scenario
                     'domain' => $company['truth']['domain'], 'customer since' => $this->now->subDays($since)->format('n/Y'),
                     'customer until' => $ended ? $this->now->subDays((int) ($since / 3))->format('d.m.Y') : '', 'best' => $this->dice->chance(.25) ? 'yes' : '',
                 ];
+                if (! $ended) {
+                    $lasting[] = ['domain' => $company['truth']['domain'], 'since' => $since];
+                }
             }
         }
 
-        return $rows;
+        return [$rows, $lasting];
     }
 
     /**

@@ -22,6 +22,7 @@ final class Stories
             $make('Baltvek Farma', 'baltvek-farma.example', 'PL', 'Poland', 'Łódź', 'pharmaceuticals', 380, '6 %', 2, 'Ordvika', 'clean room; clean dry air; three shifts', 'Tablets and sterile filling in two plants.'),
             $make('De Vlakke Folie', 'vlakke-folie.example', 'NL', 'Netherlands', 'Emmen', 'plastics', 190, '4 %', 2, '', 'blow moulding; three shifts; extrusion', 'Blown film for packaging, day and night.'),
             $make('Plaströr Undvik', 'plastror-undvik.example', 'SE', 'Sweden', 'Falkenberg', 'plastics', 140, '9 %', 2, 'Skiftara', 'extrusion; three shifts; compressed air', 'Extrudes pipe for water and cable.'),
+            $make('Zielorzyce Farma', 'zielorzyce-farma.example', 'PL', 'Poland', 'Kielce', 'pharmaceuticals', 290, '3 %', 2, 'Ordvika', 'clean room; three shifts', 'Tablets for hospitals.'),
             $make('Papir Sverkhult', 'sverkhult.example', 'NO', 'Norway', 'Halden', 'paper', 520, '-2 %', 2, 'Vedliko Plan', 'recycled fibre; own power station; three shifts', 'Recycled board on two machines.'),
         ];
     }
@@ -35,13 +36,13 @@ final class Stories
         ] + $more;
 
         return [
-            $make('tunhede.example', 'Pernille', 'Askov-Rye', 'Head of Maintenance', 20, 'valid', ['earlier posts' => 'Maintenance Lead, Fjernlund Papir, 2019–2026']),
+            $make('tunhede.example', 'Pernille', 'Askov-Rye', 'Head of Maintenance', 20, 'valid', ['earlier posts' => 'Maintenance Lead, Fjernlund Papir, 2019–2026', 'follows' => ['new_leader']]),
             $make('tunhede.example', 'Jannik', 'Hvolby-Friis', 'Chief Operating Officer', 1900, 'valid'),
             $make('tunhede.example', 'Olav', 'Brekkesund', 'Energy Manager', 800, 'catch_all', ['active days' => 0]),
             $make('tunhede.example', 'Henrik', 'Barsmark', 'Plant Manager', 2400, 'invalid', ['active days' => 4]),
             $make('ostholz-platten.example', 'Maren', 'Uhlbrock', 'Managing Director', 3100, 'catch_all', ['phone' => '+49 30 23125 014']),
             $make('ostholz-platten.example', 'Lena', 'Quastrow', 'Instandhaltungsleiterin', 330, 'unknown'),
-            $make('baltvek-farma.example', 'Agata', 'Wronska-Dal', 'Utilities Engineer', 35, 'valid', ['earlier posts' => 'Utilities Engineer, Zielorzyce Farma, 2020–2026', 'active days' => 6]),
+            $make('baltvek-farma.example', 'Agata', 'Wronska-Dal', 'Utilities Engineer', 35, 'valid', ['earlier posts' => 'Utilities Engineer, zielorzyce-farma.example, 2020–2026', 'active days' => 6, 'follows' => ['new_leader', 'customer_alum']]),
             $make('vlakke-folie.example', 'Ruben', 'van Aalsterveen', 'Maintenance Lead', 210, 'valid'),
             $make('plastror-undvik.example', 'Sixten', 'Morvall', 'Maintenance Planner', 500, 'guess', ['active days' => 0]),
             $make('sverkhult.example', 'Ida', 'Sandmo-Lie', 'COO', 120, 'valid'),
@@ -59,12 +60,10 @@ final class Stories
             $make('tunhede.example', 'funding', 6, 'Round B, €12M, for a fourth line', 'press', 'The round pays for a fourth line, which starts in spring.', ['round' => 'B', 'amount' => '12 Mio', 'link' => 'https://press.example/tunhede-fourth-line']),
             $make('tunhede.example', 'hiring', 3, 'Two maintenance planners sought, Hobro', 'postings', 'You know compressed air and vacuum, and plan for line 4.', ['openings' => '2', 'confidence' => '.9', 'link' => 'https://tunhede.example/jobs/4']),
             $make('tunhede.example', 'hiring', 40, 'Utilities engineer sought, Hobro', 'postings', 'Steam, water and compressed air.', ['openings' => '1', 'confidence' => '.9']),
-            $make('tunhede.example', 'new_leader', 20, 'Pernille Askov-Rye joined as head of maintenance from Fjernlund Papir', 'people file', '', ['strength' => '.8', 'person' => 'pernille.askovrye@tunhede.example']),
             $make('tunhede.example', 'post_engagement', 60, 'Olav Brekkesund commented on a post about power prices', 'posts', 'Our air costs more than our light.', ['deed' => 'commented', 'confidence' => '.9', 'person' => 'olav.brekkesund@tunhede.example']),
             $make('ostholz-platten.example', 'expansion', 16, 'Fourth plant opened in Wismar', 'press', 'The plant was opened on Monday; 90 people work there.', ['confidence' => '.9', 'link' => 'https://press.example/ostholz-wismar']),
             $make('ostholz-platten.example', 'growth', 45, 'Headcount up 18 % in 90 days', 'headcounts', '', ['before' => '517', 'after' => '610', 'confidence' => '.9']),
             $make('ostholz-platten.example', 'news', 18, 'Named in a report on energy audits in the wood industry', 'press', '', ['confidence' => '.9']),
-            $make('baltvek-farma.example', 'customer_alum', 35, 'Agata Wronska-Dal came from Zielorzyce Farma, a customer', 'people file', '', ['person' => 'agata.wronskadal@baltvek-farma.example']),
             $make('baltvek-farma.example', 'hiring_freeze', 12, 'No new posts until April', 'press', 'Management has stopped hiring until the second quarter.', ['confidence' => '.9']),
             $make('baltvek-farma.example', 'tech_adopted', 25, 'Ordvika adopted for maintenance', 'postings', 'We have just moved to Ordvika.', ['confidence' => '.9']),
             $make('vlakke-folie.example', 'tech_dropped', 41, 'Pneuskrift no longer on their pages', 'pages', '', ['confidence' => '.9']),

@@ -29,7 +29,7 @@ final class DemoTest extends TestCase
             self::assertSame(0, (int) Intake::query()->sum('rejected'));
             self::assertSame([60, 2], [Account::query()->count(), Offer::query()->count()]);
             self::assertSame(120, Standing::query()->count());
-            $prints[] = [Account::query()->orderBy('domain')->pluck('headcount', 'domain')->all(), Signal::query()->orderBy('fingerprint')->pluck('strength', 'fingerprint')->all()];
+            $prints[] = [Account::query()->orderBy('domain')->pluck('headcount', 'domain')->all(), Signal::query()->where('derived', false)->orderBy('fingerprint')->pluck('strength', 'fingerprint')->all(), Signal::query()->where('derived', true)->orderBy('title')->pluck('strength', 'title')->all()];
             $tunhede = Standing::query()->whereHas('account', fn ($q) => $q->where('domain', 'tunhede.example'))->orderBy('offer_id')->firstOrFail();
             self::assertGreaterThan(75, $tunhede->priority);
             DB::rollBack();

@@ -61,12 +61,9 @@ final class IntakeTest extends TestCase
     {
         $this->tunhede();
         $before = $this->everything();
-        foreach (Intake::query()->get() as $intake) {
-            $again = Receive::file(Importer::path($intake), $intake->name, $this->rep, $intake->kind);
-            $again->update(['state' => IntakeState::Queued]);
-            (new Importer)->run($again);
-            $again->refresh();
-            self::assertSame([0, 0, $again->rows], [$again->created, $again->updated, $again->unchanged], $intake->kind->value);
+        foreach ($this->brought as [$kind, $text]) {
+            $again = $this->bring($kind, $text);
+            self::assertSame([0, 0, $again->rows], [$again->created, $again->updated, $again->unchanged], $kind->value);
         }
         self::assertEquals($before, $this->everything());
 

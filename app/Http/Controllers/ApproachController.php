@@ -10,6 +10,7 @@ use App\Models\Approach;
 use App\Models\ApproachKind;
 use App\Models\Reason;
 use App\Models\Result;
+use App\People\Taking;
 use App\Reasons\Outcome;
 use App\Standings\Barred;
 use App\Standings\Snapshot;
@@ -32,6 +33,10 @@ final class ApproachController extends Controller
             'kind' => ApproachKind::from($request->string('kind')->toString()), 'made_at' => now(), 'next_step' => $request->input('next_step'), 'next_step_on' => $request->input('next_step_on'),
             'snapshot' => Snapshot::of($reason->offer, $reason->account_id, CarbonImmutable::now()),
         ]);
+
+        if ($reason->contact !== null) {
+            Taking::release($reason->contact, $request->user());
+        }
 
         return redirect()->route('reasons.show', $reason)->with('said', 'The approach is recorded.');
     }

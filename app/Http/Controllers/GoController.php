@@ -20,9 +20,9 @@ final class GoController extends Controller
         $like = addcslashes($text, '%_\\').'%';
         $accounts = $contacts = collect();
         if ($text !== '') {
-            $accounts = Account::query()->where('name', 'like', $like)->orWhere('domain', 'like', $like)->orWhere('name', 'like', '% '.$like)->orderBy('name')->limit(self::MOST)->get(['id', 'name', 'domain']);
+            $accounts = Account::query()->own()->where(fn ($either) => $either->where('name', 'like', $like)->orWhere('domain', 'like', $like)->orWhere('name', 'like', '% '.$like))->orderBy('name')->limit(self::MOST)->get(['id', 'name', 'domain']);
             $words = preg_split('/\s+/', $text) ?: [];
-            $contacts = Contact::query()->with('account:id,name')->where(function ($query) use ($words): void {
+            $contacts = Contact::query()->with('account:id,name')->whereNull('merged_into')->where(function ($query) use ($words): void {
                 foreach ($words as $word) {
                     $query->where(fn ($either) => $either->where('first_name', 'like', addcslashes($word, '%_\\').'%')->orWhere('last_name', 'like', addcslashes($word, '%_\\').'%'));
                 }
@@ -36,7 +36,7 @@ final class GoController extends Controller
     /** @return array<string, string> name → address */
     private static function screens(Request $request): array
     {
-        return ['Today' => '/', 'Accounts' => '/accounts', 'Reasons' => '/reasons', 'Intake' => '/intake', 'Keep-out' => '/keep-out', 'My pace' => '/pace']
+        return ['Today' => '/', 'Accounts' => '/accounts', 'Contacts' => '/contacts', 'Reasons' => '/reasons', 'Intake' => '/intake', 'Keep-out' => '/keep-out', 'My pace' => '/pace']
             + ($request->user()->leads() ? ['Rules' => '/rules', 'Team' => '/team'] : []);
     }
 }

@@ -10,10 +10,11 @@ use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Reason;
 use App\Models\Standing;
+use App\People\Choosing;
+use App\People\Taking;
 use App\Reasons\Recording;
 use App\Screens\Drafting;
 use App\Screens\Line;
-use App\Screens\Plan;
 use App\Screens\Reach;
 use App\Standings\Barred;
 use App\Standings\RuleBook;
@@ -44,7 +45,7 @@ final class ReasonController extends Controller
     {
         [$standing, $lines] = $this->standing($offer, $account);
         $contacts = $this->contacts($account);
-        $contact = $contacts->firstWhere('id', $request->integer('contact')) ?? Plan::choose($contacts, $lines);
+        $contact = $contacts->firstWhere('id', $request->integer('contact')) ?? $contacts->firstWhere('id', (new Choosing($offer, $request->user()))->of(collect([$standing->setRelation('account', $account)]), $contacts->toBase())[$account->id]->taken[0] ?? null) ?? $contacts->first();
 
         return view('reasons.create', [
             'account' => $account, 'standing' => $standing, 'lines' => $lines, 'contacts' => $contacts, 'contact' => $contact,
@@ -64,6 +65,10 @@ final class ReasonController extends Controller
             return back()->withInput()->withErrors(['words' => 'These very words stand in another reason for this account already; no two should read the same.']);
         }
         $contact = $this->contacts($account)->firstWhere('id', $request->integer('contact'));
+        $taken = $contact === null ? null : Taking::take($offer, $contact, $request->user());
+        if ($taken !== null) {
+            return back()->withInput()->withErrors(['contact' => $taken->user->name.' has taken '.$contact->name().' until '.$taken->until->isoFormat('dddd D MMMM').'. The reason was not recorded; choose somebody else, or agree with '.$taken->user->name.'.']);
+        }
         $reason = Recording::record($offer, $account, $contact, $request->user(), $standing, $request->words(), $request->channel(), $chosen, $facts);
 
         return redirect()->route('reasons.show', $reason)->with('said', 'The reason is recorded, with its evidence.');

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A contact whom a rep has taken; nobody else takes them until it ends.
+ *
+ * @property int $id
+ * @property int $contact_id
+ * @property int $account_id
+ * @property int $offer_id
+ * @property int $user_id
+ * @property CarbonImmutable $until
+ * @property-read User $user
+ * @property-read Contact $contact
+ */
+final class Reservation extends Model
+{
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['until' => 'date'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Contact, $this> */
+    public function contact(): BelongsTo
+    {
+        return $this->belongsTo(Contact::class);
+    }
+}

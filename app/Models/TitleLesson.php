@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A correction of how a title is read, kept until it is taken back.
+ *
+ * @property int $id
+ * @property string $folded
+ * @property string $title
+ * @property int $reading
+ * @property int|null $user_id
+ * @property-read User|null $user
+ */
+final class TitleLesson extends Model
+{
+    protected $guarded = [];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Intake\AccountIds;
+use App\Models\Approach;
+use App\Models\Contact;
+use App\Models\Erasure;
+use App\Models\KeepOut;
+use App\Models\Note;
+use App\Models\Reason;
+use App\Models\Signal;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/** What is known of a person, and its erasure. */
+final class Erasing
+{
+    private const NOBODY = 'an erased person';
+
+    /** @return array<string, mixed> everything that is kept of a person, to be given to them */
+    public static function known(Contact $contact): array
+    {
+        $contact->load('account', 'channels', 'posts.account');
+
+        return [
+            'name' => $contact->name(), 'account' => $contact->account->name, 'title' => $contact->title, 'about' => $contact->about, 'interests' => $contact->interests, 'city' => $contact->city,
+            'country' => $contact->country, 'profile' => $contact->profile, 'source' => $contact->source, 'seen_at' => $contact->seen_at?->toIso8601ZuluString(),
+            'channels' => $contact->channels->map(fn ($channel): array => ['type' => $channel->type->value, 'value' => $channel->value, 'state' => $channel->state->value])->all(),
+            'posts' => $contact->posts->map(fn ($post): array => ['title' => $post->title, 'company' => $post->account->name ?? $post->company, 'since' => $post->since?->toDateString(), 'until' => $post->until?->toDateString()])->all(),
+            'signals' => Signal::query()->where('contact_id', $contact->id)->get()->map(fn (Signal $signal): array => ['kind' => $signal->kind->value, 'day' => $signal->occurred_at->toDateString(), 'what' => $signal->title, 'quote' => $signal->quote, 'source' => $signal->source])->all(),
+            'reasons' => Reason::query()->where('contact_id', $contact->id)->get()->map(fn (Reason $reason): array => ['day' => $reason->created_at?->toDateString(), 'words' => $reason->words])->all(),
+            'approaches' => Approach::query()->where('contact_id', $contact->id)->get()->map(fn (Approach $approach): array => ['day' => $approach->made_at->toDateString(), 'kind' => $approach->kind->value, 'result' => $approach->result?->value])->all(),
+            'keep_out' => KeepOut::query()->where('contact_id', $contact->id)->pluck('reason')->all(),
+        ];
+    }
+
+    /**
+     * Removes the person from everything that is kept: also from evidence, notes, the log, and rows of files that were not taken.
+     * Approaches stay as numbers, without the person. A fingerprint keeps later files from bringing them back.
+     */
+    public static function erase(Contact $contact, User $by): void
+    {
+        $contact->load('account', 'channels');
+        DB::transaction(function () use ($contact, $by): void {
+            $people = Contact::query()->with('channels')->whereKey($contact->id)->orWhere('merged_into', $contact->id)->get();
+            $addresses = $people->flatMap(fn (Contact $one): array => [...$one->channels->whereIn('type.value', ['email', 'social'])->pluck('value')->all(), $one->profile])->filter()->unique()->all();
+            foreach ($people as $one) {
+                foreach (Fingerprints::of((string) $contact->account->domain, $one->first_name, $one->last_name, array_values($addresses)) as $fingerprint) {
+                    Erasure::query()->firstOrCreate(['fingerprint' => $fingerprint], ['user_id' => $by->id]);
+                }
+            }
+            $ids = $people->modelKeys();
+            $names = $people->map(fn (Contact $one): string => $one->name())->unique()->all();
+            self::forget($ids, $names, $people->pluck('first_name')->unique()->all(), $addresses);
+            AccountIds::markStale([$contact->account_id]);
+            DB::table('doubles')->where('record', 'contact')->where(fn ($either) => $either->whereIn('first_id', $ids)->orWhereIn('second_id', $ids))->delete();
+            DB::table('contacts')->whereIn('id', $ids)->delete();
+            activity()->causedBy($by)->log('a person was erased on request');
+        });
+    }
+
+    /**
+     * @param  array<int>  $ids
+     * @param  array<string>  $names  whole names
+     * @param  array<string>  $firstNames
+     * @param  array<string>  $addresses
+     */
+    private static function forget(array $ids, array $names, array $firstNames, array $addresses): void
+    {
+        Signal::query()->whereIn('contact_id', $ids)->delete();
+        KeepOut::query()->whereIn('contact_id', $ids)->delete();
+        KeepOut::query()->where('type', 'address')->whereIn('value', $addresses)->delete();
+        DB::table('activity_log')->where('subject_type', Contact::class)->whereIn('subject_id', $ids)->delete();
+        DB::table('intake_changes')->where('record', 'contact')->whereIn('record_id', $ids)->whereNotNull('before')->delete();
+        foreach ([...$names, ...$addresses] as $text) {
+            DB::table('intake_changes')->where(fn ($either) => $either->where('before', 'like', '%'.addcslashes($text, '%_\\').'%')->orWhere('after', 'like', '%'.addcslashes($text, '%_\\').'%'))->delete();
+            DB::table('intake_rejections')->where('row', 'like', '%'.addcslashes($text, '%_\\').'%')->delete();
+        }
+        foreach (Reason::query()->whereIn('contact_id', $ids)->get() as $reason) {
+            $reason->update(['words' => str_replace([...$names, ...$firstNames], '…', $reason->words), 'evidence' => self::without($reason->evidence, [...$names, ...$firstNames, ...$addresses])]);
+        }
+        foreach (['notes' => Note::class, 'signals' => Signal::class] as $table => $model) {
+            $column = $table === 'notes' ? 'text' : 'title';
+            foreach ($names as $name) {
+                foreach ($model::query()->where($column, 'like', '%'.addcslashes($name, '%_\\').'%')->get() as $record) {
+                    $record->update([$column => str_ireplace($name, self::NOBODY, (string) $record->getAttribute($column))]);
+                }
+            }
+        }
+        Approach::query()->whereIn('instead', $names)->update(['instead' => null]);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $evidence
+     * @param  array<string>  $texts
+     * @return array<array-key, mixed>
+     */
+    private static function without(array $evidence, array $texts): array
+    {
+        return array_map(fn (mixed $value): mixed => is_array($value) ? self::without($value, $texts) : (is_string($value) ? str_ireplace($texts, '…', $value) : $value), $evidence);
+    }
+}

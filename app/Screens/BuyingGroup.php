@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Models\Account;
+use App\Models\Contact;
+use App\Models\GroupPlace;
+use App\Models\Offer;
+use App\Models\Reservation;
+use App\Models\Standing;
+use App\Models\User;
+use App\People\Choosing;
+use App\Standings\Barred;
+use App\Standings\FactsReader;
+use App\Standings\RuleBook;
+use App\Standings\Standings;
+use Carbon\CarbonImmutable;
+use Luftig\Core\Priority\Part;
+use Luftig\Core\Priority\RankedContact;
+use Luftig\Core\Signal\Timing;
+
+/** The people of one account who matter, by their part, and whom of them to contact now. */
+final readonly class BuyingGroup
+{
+    /**
+     * @param  array<string, list<GroupRow>>  $parts  in the order of Part
+     * @param  list<GroupRow>  $others  who take no part
+     * @param  list<GroupRow>  $chosen  in the order of rule 9
+     * @param  list<string>  $gaps  sentences
+     */
+    private function __construct(public array $parts, public array $others, public array $chosen, public array $gaps, public ?string $pressure)
+    {
+    }
+
+    public static function of(Offer $offer, Account $account, Standing $standing, User $rep): self
+    {
+        $contacts = $account->contacts()->with('channels', 'posts.account')->get();
+        $ranked = self::ranked(RuleBook::of($standing->ruleSet), $account, $standing->computed_at);
+        $choice = (new Choosing($offer, $rep))->of(collect([$standing->setRelation('account', $account)]), $contacts)[$account->id];
+        $places = GroupPlace::query()->with('user')->where('offer_id', $offer->id)->where('account_id', $account->id)->get()->keyBy('contact_id');
+        $reserved = Reservation::query()->with('user')->where('account_id', $account->id)->where('until', '>=', today())->get()->keyBy('contact_id');
+        $barred = Barred::now();
+        $rows = $contacts->map(fn (Contact $contact): GroupRow => new GroupRow(
+            $contact, $ranked[$contact->id] ?? null, $places[$contact->id] ?? null, Reach::of($contact, $barred), $barred->contact($contact->id), $reserved[$contact->id] ?? null, $choice->skipped[$contact->id] ?? null,
+        ))->sortByDesc(fn (GroupRow $row): array => [$row->ranked->priority ?? -1.0, $row->reach->access])->all();
+        $byId = array_column(array_map(fn (GroupRow $row): array => [$row->contact->id, $row], $rows), 1, 0);
+        $parts = [];
+        foreach (Part::cases() as $part) {
+            $parts[$part->value] = array_values(array_filter($rows, fn (GroupRow $row): bool => $row->part() === $part));
+        }
+
+        return new self(
+            $parts,
+            array_values(array_filter($rows, fn (GroupRow $row): bool => $row->part() === null)),
+            array_map(fn (int|string $id): GroupRow => $byId[$id], $choice->taken),
+            self::gaps($parts),
+            Choosing::pressure($account),
+        );
+    }
+
+    public function row(Contact $contact): ?GroupRow
+    {
+        foreach ([...array_values($this->parts), $this->others] as $rows) {
+            foreach ($rows as $row) {
+                if ($row->contact->is($contact)) {
+                    return $row;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<int, RankedContact> by contact, as the standing has them */
+    private static function ranked(RuleBook $book, Account $account, CarbonImmutable $at): array
+    {
+        foreach ((new FactsReader($at))->read('`id` = '.$account->id) as $facts) {
+            $timing = Timing::of($book->catalogue, $facts->seriesFor($book->offer), $at->getTimestamp());
+
+            return array_column(Standings::people($book, $facts, $timing)->contacts, null, 'id');
+        }
+
+        return [];
+    }
+
+    /**
+     * @param  array<string, list<GroupRow>>  $parts
+     * @return list<string>
+     */
+    private static function gaps(array $parts): array
+    {
+        $gaps = [];
+        foreach ([Part::SignsOff->value => 'signs off', Part::Shapes->value => 'shapes the decision', Part::Champion->value => 'would champion us'] as $part => $does) {
+            $reached = array_filter($parts[$part], fn (GroupRow $row): bool => $row->reach->access > 0 && $row->barred === null);
+            if ($parts[$part] === []) {
+                $gaps[] = "Nobody who $does is known.";
+            } elseif ($reached === []) {
+                $gaps[] = "Nobody who $does is in reach.";
+            }
+        }
+
+        return $gaps;
+    }
+}

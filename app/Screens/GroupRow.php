@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Models\Contact;
+use App\Models\GroupPlace;
+use App\Models\Reservation;
+use Luftig\Core\Person\Title;
+use Luftig\Core\Priority\Part;
+use Luftig\Core\Priority\RankedContact;
+use Luftig\Core\Priority\Skip;
+
+/** A person of an account, with all that is known of their part in buying. */
+final readonly class GroupRow
+{
+    /**
+     * @param  RankedContact|null  $ranked  null: takes no part by the rules
+     * @param  GroupPlace|null  $place  what somebody set by hand
+     * @param  string|null  $barred  why they are kept out
+     * @param  Skip|null  $skip  why they are not among those to contact now; null: they are
+     */
+    public function __construct(
+        public Contact $contact,
+        public ?RankedContact $ranked,
+        public ?GroupPlace $place,
+        public Reach $reach,
+        public ?string $barred,
+        public ?Reservation $reservation,
+        public ?Skip $skip,
+    ) {
+    }
+
+    public function part(): ?Part
+    {
+        return $this->place?->removed ? null : $this->place->part ?? $this->ranked?->part;
+    }
+
+    public function isByHand(): bool
+    {
+        return $this->place !== null && ($this->place->removed || $this->place->part !== null);
+    }
+
+    public function title(): Title
+    {
+        return Title::unpacked($this->contact->reading);
+    }
+
+    /** Why not now, in words. */
+    public function why(): ?string
+    {
+        return match (true) {
+            $this->place?->removed => 'taken out by '.($this->place->user->name ?? 'somebody'),
+            $this->place?->part === Part::Blocker => 'marked as a blocker',
+            $this->barred !== null => 'kept out: '.$this->barred,
+            $this->skip === Skip::Reserved && $this->reservation !== null => 'taken by '.$this->reservation->user->name.' until '.$this->reservation->until->isoFormat('D MMM'),
+            default => $this->skip?->label(),
+        };
+    }
+}

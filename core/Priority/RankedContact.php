@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Luftig\Core\Priority;
+
+/** A contact who takes part in buying, with what made the priority (rule 8). */
+final readonly class RankedContact
+{
+    /**
+     * @param  float  $push  of the contact, not of the account
+     * @param  float  $access  0–1
+     * @param  float  $priority  0–100
+     */
+    public function __construct(public int $id, public RoleOfContact $role, public float $push, public float $access, public float $priority, public Part $part)
+    {
+    }
+}
