@@ -2,18 +2,25 @@
 
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ApproachController;
+use App\Http\Controllers\ContactController;
+use App\Http\Controllers\ContactExportController;
 use App\Http\Controllers\DecisionController;
+use App\Http\Controllers\DoubleController;
 use App\Http\Controllers\GoController;
+use App\Http\Controllers\GroupPlaceController;
 use App\Http\Controllers\IndustryLabelController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\KeepOutController;
 use App\Http\Controllers\NoteController;
 use App\Http\Controllers\OfferController;
 use App\Http\Controllers\PaceController;
+use App\Http\Controllers\PostController;
 use App\Http\Controllers\ReasonController;
+use App\Http\Controllers\ReservationController;
 use App\Http\Controllers\RulesController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TeamController;
+use App\Http\Controllers\TitleLessonController;
 use App\Http\Controllers\TodayController;
 use App\Models\Offer;
 use App\Models\RuleSet;
@@ -37,6 +44,24 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/accounts', [AccountController::class, 'index'])->name('accounts.index');
     Route::get('/accounts/picture', [AccountController::class, 'picture'])->name('accounts.picture');
     Route::get('/accounts/{account}', [AccountController::class, 'show'])->name('accounts.show');
+    Route::post('/accounts/{account}/contacts', [ContactController::class, 'store'])->name('contacts.store');
+    Route::patch('/accounts/{account}/group/{contact}', [GroupPlaceController::class, 'update'])->name('group.update');
+    Route::get('/contacts', [ContactController::class, 'index'])->name('contacts.index');
+    Route::get('/contacts.{format}', [ContactExportController::class, 'index'])->whereIn('format', ['csv', 'vcf'])->name('contacts.export');
+    Route::get('/contacts/{contact}', [ContactController::class, 'show'])->whereNumber('contact')->name('contacts.show');
+    Route::patch('/contacts/{contact}', [ContactController::class, 'update'])->name('contacts.update');
+    Route::delete('/contacts/{contact}', [ContactController::class, 'destroy'])->name('contacts.erase');
+    Route::get('/contacts/{contact}/card.vcf', [ContactExportController::class, 'card'])->name('contacts.card');
+    Route::get('/contacts/{contact}/known.json', [ContactExportController::class, 'known'])->name('contacts.known');
+    Route::post('/contacts/{contact}/reservation', [ReservationController::class, 'store'])->name('reservations.store');
+    Route::delete('/contacts/{contact}/reservation', [ReservationController::class, 'destroy'])->name('reservations.destroy');
+    Route::post('/contacts/{contact}/posts', [PostController::class, 'store'])->name('posts.store');
+    Route::patch('/contacts/{contact}/posts/{post}', [PostController::class, 'update'])->scopeBindings()->name('posts.update');
+    Route::delete('/contacts/{contact}/posts/{post}', [PostController::class, 'destroy'])->scopeBindings()->name('posts.destroy');
+    Route::post('/titles', [TitleLessonController::class, 'store'])->name('titles.store');
+    Route::delete('/titles/{lesson}', [TitleLessonController::class, 'destroy'])->name('titles.destroy');
+    Route::patch('/doubles/{double}', [DoubleController::class, 'update'])->name('doubles.update');
+    Route::delete('/doubles/{double}', [DoubleController::class, 'destroy'])->name('doubles.destroy');
     Route::post('/accounts/{account}/decision', [DecisionController::class, 'store'])->name('decision.store');
     Route::delete('/accounts/{account}/decision', [DecisionController::class, 'destroy'])->name('decision.destroy');
     Route::post('/accounts/{account}/notes', [NoteController::class, 'store'])->name('notes.store');
@@ -78,6 +103,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/rules/versions/{ruleSet}', [RulesController::class, 'version'])->name('rules.version');
     Route::get('/rules/{offer}', [RulesController::class, 'edit'])->name('rules.edit');
     Route::post('/rules/{offer}/preview', [RulesController::class, 'preview'])->name('rules.preview');
+    Route::post('/rules/{offer}/matches', [RulesController::class, 'matches'])->name('rules.matches');
     Route::post('/rules/{offer}', [RulesController::class, 'store'])->name('rules.store');
 
     Route::get('/team', [TeamController::class, 'index'])->name('team.index');

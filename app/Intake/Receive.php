@@ -17,11 +17,18 @@ final class Receive
         $folder = config('luftig.intakes');
         is_dir($folder) || mkdir($folder, 0700, true);
         $copy = Str::ulid().'.csv';
+        $cards = CardFile::is($path) ? $folder.'/'.$copy.'.cards' : null;
         try {
-            $file = TextFile::take($path, $folder.'/'.$copy);
+            if ($cards !== null) {
+                CardFile::asCsv($path, $cards);
+                $kind = IntakeKind::Contacts;
+            }
+            $file = TextFile::take($cards ?? $path, $folder.'/'.$copy);
         } catch (UnreadableFile $e) {
             @unlink($folder.'/'.$copy);
             throw $e;
+        } finally {
+            $cards === null || @unlink($cards);
         }
         $kind ??= Mapping::kind($file->columns, $name);
 

@@ -34,6 +34,11 @@ final class UnreadableFile extends RuntimeException
         return new self('The file has a line of column names and nothing under it.');
     }
 
+    public static function card(int $number, string $why): self
+    {
+        return new self("Card number $number cannot be read: $why");
+    }
+
     public static function gone(): self
     {
         return new self('The file is no longer on this machine; bring it again.');

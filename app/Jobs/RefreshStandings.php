@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Models\Offer;
+use App\People\Concerns;
+use App\People\DerivedSignals;
 use App\Standings\Standings;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -32,6 +34,11 @@ final class RefreshStandings implements ShouldQueue
 
     public function handle(Standings $standings): void
     {
+        if ($this->offer !== null) {
+            // Whom openings concern, and what follows from posts, hangs on the rules.
+            (new Concerns)->refreshAll();
+            (new DerivedSignals)->refreshAll();
+        }
         $this->all ? $standings->all($this->offer === null ? null : Offer::query()->findOrFail($this->offer)) : $standings->refresh();
     }
 }

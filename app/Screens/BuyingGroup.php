@@ -17,6 +17,7 @@ use App\Standings\FactsReader;
 use App\Standings\RuleBook;
 use App\Standings\Standings;
 use Carbon\CarbonImmutable;
+use Luftig\Core\Person\Title;
 use Luftig\Core\Priority\Part;
 use Luftig\Core\Priority\RankedContact;
 use Luftig\Core\Signal\Timing;
@@ -29,15 +30,17 @@ final readonly class BuyingGroup
      * @param  list<GroupRow>  $others  who take no part
      * @param  list<GroupRow>  $chosen  in the order of rule 9
      * @param  list<string>  $gaps  sentences
+     * @param  array<int, array{int|null, int}>  $marks  signal → whose own it is, and which functions it concerns
      */
-    private function __construct(public array $parts, public array $others, public array $chosen, public array $gaps, public ?string $pressure)
+    private function __construct(public array $parts, public array $others, public array $chosen, public array $gaps, public ?string $pressure, private bool $rolesAreDefined, private array $marks)
     {
     }
 
     public static function of(Offer $offer, Account $account, Standing $standing, User $rep): self
     {
         $contacts = $account->contacts()->with('channels', 'posts.account')->get();
-        $ranked = self::ranked(RuleBook::of($standing->ruleSet), $account, $standing->computed_at);
+        $book = RuleBook::of($standing->ruleSet);
+        [$ranked, $marks] = self::ranked($book, $account, $standing->computed_at);
         $choice = (new Choosing($offer, $rep))->of(collect([$standing->setRelation('account', $account)]), $contacts)[$account->id];
         $places = GroupPlace::query()->with('user')->where('offer_id', $offer->id)->where('account_id', $account->id)->get()->keyBy('contact_id');
         $reserved = Reservation::query()->with('user')->where('account_id', $account->id)->where('until', '>=', today())->get()->keyBy('contact_id');
@@ -57,6 +60,8 @@ final readonly class BuyingGroup
             array_map(fn (int|string $id): GroupRow => $byId[$id], $choice->taken),
             self::gaps($parts),
             Choosing::pressure($account),
+            $book->roles->areDefined(),
+            $marks,
         );
     }
 
@@ -73,16 +78,44 @@ final readonly class BuyingGroup
         return null;
     }
 
-    /** @return array<int, RankedContact> by contact, as the standing has them */
+    /**
+     * Through whom the account is reached (rule 5).
+     *
+     * @return array{row: GroupRow, half: bool, role: bool}|null
+     */
+    public function through(): ?array
+    {
+        $reached = array_filter([...array_merge([], ...array_values($this->parts)), ...$this->others], fn (GroupRow $row): bool => $row->barred === null && ! $row->place?->removed && $row->reach->access > 0);
+        $eligible = array_filter($reached, fn (GroupRow $row): bool => $row->ranked !== null);
+        $inRole = array_filter($eligible, fn (GroupRow $row): bool => (bool) $row->ranked?->role->isInRole());
+        $of = $inRole !== [] ? $inRole : ($eligible !== [] ? $eligible : ($this->rolesAreDefined ? [] : $reached));
+        usort($of, fn (GroupRow $a, GroupRow $b): int => $b->reach->access <=> $a->reach->access);
+
+        return $of === [] ? null : ['row' => $of[0], 'half' => $inRole === [] && $eligible !== [], 'role' => $inRole !== []];
+    }
+
+    /** Why a signal counts in full for a contact; null where it counts half (rule 8). */
+    public function inFull(int $signal, Contact $contact): ?string
+    {
+        [$own, $concerns] = $this->marks[$signal] ?? [null, 0];
+
+        return match (true) {
+            $own === $contact->id => 'their own',
+            ($concerns & Title::unpacked($contact->reading)->functions) !== 0 => 'concerns their function',
+            default => null,
+        };
+    }
+
+    /** @return array{array<int, RankedContact>, array<int, array{int|null, int}>} contacts by id as the standing has them, and the marks of signals */
     private static function ranked(RuleBook $book, Account $account, CarbonImmutable $at): array
     {
         foreach ((new FactsReader($at))->read('`id` = '.$account->id) as $facts) {
             $timing = Timing::of($book->catalogue, $facts->seriesFor($book->offer), $at->getTimestamp());
 
-            return array_column(Standings::people($book, $facts, $timing)->contacts, null, 'id');
+            return [array_column(Standings::people($book, $facts, $timing)->contacts, null, 'id'), $facts->marks];
         }
 
-        return [];
+        return [[], []];
     }
 
     /**

@@ -19,6 +19,8 @@ final class Drafting
     public static function of(string $account, ?Contact $to, array $lines, bool $onlyFresh = false): Draft
     {
         $sayable = array_values(array_filter($lines, fn (Line $line): bool => $line->mayBeSaid()));
+        // Of their own first; what happened to a colleague last.
+        usort($sayable, fn (Line $a, Line $b): int => self::distance($a, $to) <=> self::distance($b, $to));
         $fresh = array_values(array_filter($sayable, fn (Line $line): bool => $line->isFresh()));
         $evidence = array_map(fn (Line $line): Evidence => new Evidence(
             $line->kind,
@@ -28,5 +30,14 @@ final class Drafting
         ), $fresh !== [] || $onlyFresh ? $fresh : $sayable);
 
         return Draft::of($account, $to?->first_name, $evidence);
+    }
+
+    private static function distance(Line $line, ?Contact $to): int
+    {
+        return match ($line->signal->contact_id) {
+            null => 1,
+            $to?->id => 0,
+            default => 2,
+        };
     }
 }

@@ -82,9 +82,10 @@ final readonly class Plan
                 if (count($rows) === $most || $choice->taken === [] && $choice->skipped !== []) {
                     continue;
                 }
-                $contact = $contacts[$choice->taken[0] ?? 0] ?? null;
+                $people = $contacts->only($choice->taken)->sortBy(fn (Contact $one): int|false => array_search($one->id, $choice->taken, true))->values();
+                $contact = $people->first();
                 $own = $lines[$standing->account_id];
-                $rows[] = new PlanRow($standing, $own, $contact, $contact === null ? null : Reach::of($contact, $barred), Drafting::of($standing->account->name, $contact, $own));
+                $rows[] = new PlanRow($standing, $own, $contact, $contact === null ? null : Reach::of($contact, $barred), Drafting::of($standing->account->name, $contact, $own), array_values($people->slice(1)->all()));
             }
             if ($standings->count() < self::CHUNK) {
                 break;

@@ -45,7 +45,7 @@ final class People
     private function one(array $company, int $pattern): array
     {
         $country = $company['truth']['country'];
-        $arrival = $this->arrivals->one($company['truth']['domain']);
+        $arrival = isset($company['truth']['story']) ? null : $this->arrivals->one($company['truth']['domain']);
         $first = $this->dice->pick(Words::FIRST_NAMES[$country]);
         $last = $this->dice->pick(Words::LAST_NAMES[$country][0]).$this->dice->pick(Words::LAST_NAMES[$country][1]);
         $role = $this->dice->weighted(['other' => 5, 'maintenance' => 1.6, 'plant' => 1.6, 'energy' => .8, 'chief' => 1.2]);

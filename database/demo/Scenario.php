@@ -64,6 +64,8 @@ final class Scenario
         $this->bring(IntakeKind::Customers, 'customers.csv', $customers, $team[4]);
         $this->bring(IntakeKind::Contacts, 'contacts.csv', array_map($plain, $people), $team[4]);
         $this->bring(IntakeKind::Signals, 'signals.csv', (new Happenings($this->dice, $this->now->getTimestamp()))->make($companies, $people, $this->signals), $team[4]);
+        $this->bring(IntakeKind::Accounts, 'fair-accounts.csv', Stories::fair(), $team[0]);
+        $this->bring(IntakeKind::Contacts, 'fair-visitors.csv', Stories::visitors(), $team[0]);
         KeepOut::query()->create(['type' => 'domain', 'value' => 'papper-brannhult.example', 'reason' => 'asked not to be contacted', 'user_id' => $team[4]->id]);
         (new Standings)->refresh();
         $this->history($team);
@@ -145,6 +147,7 @@ final class Scenario
         $stories = Account::query()->whereIn('domain', array_column(Stories::accounts(), 'domain'))->pluck('id')->all();
         $ids = array_values(array_diff($ids, $stories));
         $contacts = Contact::query()->orderBy('id')->get(['id', 'account_id'])->groupBy('account_id');
+        $ids = array_values(array_intersect($ids, $contacts->keys()->all()));
         $rows = [];
         for ($i = 0; $i < $this->approaches; $i++) {
             $account = $this->dice->pick($ids);

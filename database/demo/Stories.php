@@ -27,6 +27,25 @@ final class Stories
         ];
     }
 
+    /** @return list<array<string, string>> what a fair's list has of companies that are there already, under other domains */
+    public static function fair(): array
+    {
+        return [
+            ['domain' => 'ostholz.example', 'name' => 'Ostholz Platten GmbH', 'country' => 'Germany', 'city' => 'Wismar', 'headcount' => 'ca. 600'],
+            ['domain' => 'vlakkefolie.example', 'name' => 'De Vlakke Folie B.V.', 'country' => 'Netherlands', 'city' => 'Emmen', 'headcount' => ''],
+            ['domain' => 'sverkhult-papir.example', 'name' => 'Papir Sverkhult AS', 'country' => 'Norway', 'city' => 'Sarpsborg', 'headcount' => '80'],
+        ];
+    }
+
+    /** @return list<array<string, string>> and of people, with other addresses */
+    public static function visitors(): array
+    {
+        return [
+            ['domain' => 'ostholz-platten.example', 'first name' => 'Maren', 'last name' => 'Uhlbrock', 'title' => 'CEO', 'email' => 'm.uhlbrock@ostholz-platten.example'],
+            ['domain' => 'tunhede.example', 'first name' => 'Olav', 'last name' => 'Brekkesund', 'title' => 'Energy and Utilities Manager', 'email' => 'obr@tunhede.example'],
+        ];
+    }
+
     /** @return list<array<string, mixed>> days ago → dated when written */
     public static function people(): array
     {

@@ -54,6 +54,43 @@ document.body.addEventListener('htmx:afterSwap', (event) => {
     history.replaceState(null, '', `/?focus=${account}`);
 });
 
+/* The buying group: people move between parts by dragging, or with shift and an arrow */
+const parts = ['signs_off', 'shapes', 'champion', 'user', 'next_door', 'blocker'];
+
+function movePerson(person, part) {
+    htmx.ajax('PATCH', `${$('#group').dataset.url}/${person.dataset.contact}`, { target: '#group', swap: 'outerHTML', values: { part } });
+}
+
+document.addEventListener('dragstart', (event) => {
+    const person = event.target.closest?.('.group-person');
+    if (person) event.dataTransfer.setData('text/plain', person.dataset.contact);
+});
+document.addEventListener('dragover', (event) => {
+    const row = event.target.closest?.('.part-row');
+    $$('.part-row.over').forEach((one) => one.classList.toggle('over', one === row));
+    if (row) { row.classList.add('over'); event.preventDefault(); }
+});
+document.addEventListener('drop', (event) => {
+    const row = event.target.closest?.('.part-row');
+    const person = row && $(`.group-person[data-contact="${CSS.escape(event.dataTransfer.getData('text/plain'))}"]`);
+    $$('.part-row.over').forEach((one) => one.classList.remove('over'));
+    if (!person) return;
+    event.preventDefault();
+    if (person.dataset.in !== row.dataset.part) movePerson(person, row.dataset.part);
+});
+document.addEventListener('keydown', (event) => {
+    const person = event.target.closest?.('.group-person');
+    if (!person || event.target !== person || !event.shiftKey || !['ArrowUp', 'ArrowDown'].includes(event.key)) return;
+    event.preventDefault();
+    event.stopImmediatePropagation();
+    const at = parts.indexOf(person.dataset.in);
+    const to = at < 0 ? parts.length - 2 : at + (event.key === 'ArrowUp' ? -1 : 1);
+    if (parts[to]) movePerson(person, parts[to]);
+});
+document.body.addEventListener('htmx:afterSwap', (event) => {
+    if (event.target.id === 'group' || event.detail.elt?.id === 'group') $('.group-person[data-moved]')?.focus();
+});
+
 /* The list of what was found by typing */
 function moveFound(by) {
     const links = $$('#go-found a');
@@ -74,7 +111,7 @@ $('#go-q')?.addEventListener('keydown', (event) => {
 });
 
 /* Keys */
-const screens = { t: '/', a: '/accounts', r: '/reasons', i: '/intake', k: '/keep-out', p: '/pace', u: '/rules', e: '/team' };
+const screens = { t: '/', a: '/accounts', c: '/contacts', r: '/reasons', i: '/intake', k: '/keep-out', p: '/pace', u: '/rules', e: '/team' };
 let goes = false;
 
 document.addEventListener('keydown', (event) => {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Account;
+use App\Models\Double;
 use App\Models\Intake;
 use App\Models\Offer;
 use App\Models\RuleSet;
@@ -27,8 +28,8 @@ final class DemoTest extends TestCase
             User::query()->delete();
             (new Scenario(60, 300, 250, 10))->load(fn (string $line) => null);
             self::assertSame(0, (int) Intake::query()->sum('rejected'));
-            self::assertSame([60, 2], [Account::query()->count(), Offer::query()->count()]);
-            self::assertSame(120, Standing::query()->count());
+            self::assertSame([63, 2], [Account::query()->count(), Offer::query()->count()]);
+            self::assertSame([126, 5], [Standing::query()->count(), Double::query()->where('state', 'open')->count()]);
             $prints[] = [Account::query()->orderBy('domain')->pluck('headcount', 'domain')->all(), Signal::query()->where('derived', false)->orderBy('fingerprint')->pluck('strength', 'fingerprint')->all(), Signal::query()->where('derived', true)->orderBy('title')->pluck('strength', 'title')->all()];
             $tunhede = Standing::query()->whereHas('account', fn ($q) => $q->where('domain', 'tunhede.example'))->orderBy('offer_id')->firstOrFail();
             self::assertGreaterThan(75, $tunhede->priority);

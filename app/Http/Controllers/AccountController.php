@@ -5,19 +5,18 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Account;
-use App\Models\Contact;
 use App\Models\Decision;
 use App\Models\Offer;
 use App\Models\Standing;
+use App\Screens\BuyingGroup;
 use App\Screens\Line;
 use App\Screens\Ranking;
-use App\Screens\Reach;
 use App\Screens\Ribbon;
-use App\Standings\Barred;
 use App\Standings\RuleBook;
 use App\Standings\StandingState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 final class AccountController extends Controller
@@ -50,22 +49,25 @@ final class AccountController extends Controller
         ])]);
     }
 
-    public function show(Request $request, Offer $offer, Account $account): View
+    public function show(Request $request, Offer $offer, Account $account): View|RedirectResponse
     {
-        $account->load('places', 'industries', 'technologies', 'extras', 'customerPeriods', 'signals.contact', 'notes.user', 'contacts.channels', 'contacts.posts.account', 'approaches.contact', 'approaches.user', 'owner', 'parent');
+        if ($account->merged_into !== null) {
+            return redirect()->route('accounts.show', $account->merged_into);
+        }
+        $account->load(['signals' => fn ($query) => $query->with('contact')->where(fn ($either) => $either->whereNull('offer_id')->orWhere('offer_id', $offer->id))]);
+        $account->load('places', 'industries', 'technologies', 'extras', 'customerPeriods', 'notes.user', 'approaches.contact', 'approaches.user', 'owner', 'parent');
         $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->first();
         $ranking = Ranking::from($offer, $request->query->all());
-        $barred = Barred::now();
+        $group = $standing === null ? null : BuyingGroup::of($offer, $account, $standing, $request->user());
         $book = $standing === null ? null : RuleBook::of($standing->ruleSet);
 
         return view('accounts.show', [
-            'account' => $account, 'standing' => $standing, 'ranking' => $ranking, 'around' => $ranking->around($account->id), 'barred' => $barred,
+            'account' => $account, 'standing' => $standing, 'ranking' => $ranking, 'around' => $ranking->around($account->id),
             'catalogue' => $book?->catalogue, 'criteria' => $standing === null ? [] : $standing->ruleSet->criteria,
             'lines' => $book === null ? [] : Line::of($standing, $account->signals, $book->catalogue),
             'ribbon' => $book === null ? null : Ribbon::of($account, $standing, $book),
             'decision' => Decision::query()->with('user')->where('offer_id', $offer->id)->where('account_id', $account->id)->first(),
-            'reached' => $account->contacts->map(fn (Contact $contact): array => ['contact' => $contact, 'reach' => Reach::of($contact, $barred), 'barred' => $barred->contact($contact->id)])
-                ->sortByDesc(fn (array $row): float => $row['barred'] === null ? $row['reach']->access : -1)->values(),
+            'group' => $group, 'through' => $group?->through(),
         ]);
     }
 }

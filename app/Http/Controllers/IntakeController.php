@@ -14,8 +14,12 @@ use App\Intake\Preview;
 use App\Intake\Receive;
 use App\Intake\UnreadableFile;
 use App\Jobs\RunIntake;
+use App\Models\Double;
 use App\Models\IndustryLabel;
 use App\Models\Intake;
+use App\Models\IntakeRejection;
+use App\Screens\DoubtfulPair;
+use App\Support\Csv;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Luftig\Core\Firm\Industries;
@@ -27,6 +31,8 @@ final class IntakeController extends Controller
 
     private const REJECTED_SHOWN = 50;
 
+    private const PAIRS_SHOWN = 10;
+
     public function index(): View
     {
         return view('intake.index', [
@@ -34,6 +40,7 @@ final class IntakeController extends Controller
             'labels' => IndustryLabel::query()->whereNull('code')->orderBy('label')
                 ->withCount(['accounts as used'])->get(),
             'industries' => Industries::names(),
+            'pairs' => DoubtfulPair::open(self::PAIRS_SHOWN), 'open' => Double::query()->where('state', 'open')->count(), 'decided' => DoubtfulPair::decided(),
         ]);
     }
 
@@ -119,19 +126,11 @@ final class IntakeController extends Controller
 
     public function rejected(Intake $intake): StreamedResponse
     {
-        return response()->streamDownload(function () use ($intake): void {
-            $out = fopen('php://output', 'wb');
-            if ($out === false) {
-                return;
-            }
-            fwrite($out, "\xEF\xBB\xBF");
-            fputcsv($out, [...$intake->format['columns'], 'line', 'why it was not taken'], ';', '"', '');
-            foreach ($intake->rejections()->lazy(500) as $row) {
-                $cells = array_pad(array_slice($row->row, 0, count($intake->format['columns'])), count($intake->format['columns']), '');
-                fputcsv($out, array_map(self::harmless(...), [...$cells, (string) $row->line, $row->reason]), ';', '"', '');
-            }
-            fclose($out);
-        }, 'rejected-'.$intake->id.'.csv', ['Content-Type' => 'text/csv; charset=UTF-8']);
+        $columns = $intake->format['columns'];
+
+        return Csv::download('rejected-'.$intake->id.'.csv', [...$columns, 'line', 'why it was not taken'], $intake->rejections()->lazy(500)->map(
+            fn (IntakeRejection $row): array => [...array_pad(array_slice($row->row, 0, count($columns)), count($columns), ''), (string) $row->line, $row->reason],
+        ));
     }
 
     public function template(string $kind): StreamedResponse
@@ -139,20 +138,7 @@ final class IntakeController extends Controller
         $columns = (IntakeKind::tryFrom($kind) ?? abort(404))->rows()::columns();
         unset($columns['extras']);
 
-        return response()->streamDownload(function () use ($columns): void {
-            $out = fopen('php://output', 'wb');
-            if ($out !== false) {
-                fwrite($out, "\xEF\xBB\xBF");
-                fputcsv($out, array_map(fn (string $field): string => str_replace('_', ' ', $field), array_keys($columns)), ';', '"', '');
-                fputcsv($out, array_column($columns, 'example'), ';', '"', '');
-            }
-        }, "luftig-$kind.csv", ['Content-Type' => 'text/csv; charset=UTF-8']);
-    }
-
-    /** A spreadsheet would take a cell that begins so for a formula. */
-    private static function harmless(string $cell): string
-    {
-        return preg_match('/^[=+\-@\t\r]/', $cell) ? "'".$cell : $cell;
+        return Csv::download("luftig-$kind.csv", array_map(fn (string $field): string => str_replace('_', ' ', $field), array_keys($columns)), [array_column($columns, 'example')]);
     }
 
     /** The same file, brought before or by somebody else just now. */

@@ -24,6 +24,6 @@ final class NoteController extends Controller
         $this->authorize('delete', $note);
         $note->delete();
 
-        return back()->with('said', 'The note is gone.')->with('restore', ['url' => route('notes.store', $note->account_id), 'text' => $note->text]);
+        return back()->with('said', 'The note is gone.')->with('putBack', ['url' => route('notes.store', $note->account_id), 'fields' => ['text' => $note->text]]);
     }
 }

@@ -94,7 +94,8 @@ final class ReasonController extends Controller
     private function standing(Offer $offer, Account $account): array
     {
         $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->firstOrFail();
-        $account->load('signals.contact', 'industries', 'technologies', 'places');
+        $account->load(['signals' => fn ($query) => $query->with('contact')->where(fn ($either) => $either->whereNull('offer_id')->orWhere('offer_id', $offer->id))]);
+        $account->load('industries', 'technologies', 'places');
 
         return [$standing, Line::of($standing, $account->signals, RuleBook::of($standing->ruleSet)->catalogue)];
     }

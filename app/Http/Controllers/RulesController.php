@@ -7,14 +7,19 @@ namespace App\Http\Controllers;
 use App\Http\Requests\RulesRequest;
 use App\Jobs\RefreshStandings;
 use App\Models\Account;
+use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\RuleSet;
+use App\Models\TitleLesson;
 use App\Screens\Moves;
+use App\Screens\RoleMatches;
 use App\Standings\RuleBook;
 use App\Standings\Standings;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Luftig\Core\Mistake;
+use Luftig\Core\Shell\ContactsOperation;
+use Luftig\Core\Shell\Input;
 use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Kind;
 
@@ -22,6 +27,8 @@ final class RulesController extends Controller
 {
     /** Up to so many accounts a change of rules takes effect at once; more are computed in the background. */
     private const AT_ONCE = 5000;
+
+    private const TITLES = 20;
 
     public function edit(Offer $offer): View
     {
@@ -48,6 +55,17 @@ final class RulesController extends Controller
         }
 
         return view('rules.moves', ['moves' => $moves, 'mistake' => null]);
+    }
+
+    /** Whom a buyer role of the form finds, before it is saved. */
+    public function matches(RulesRequest $request, Offer $offer): View
+    {
+        $role = $request->buyerRole($request->string('role')->toString());
+        try {
+            return view('rules.matches', ['mistake' => $role === null ? 'Give the role a name and a function first.' : null, 'matches' => $role === null ? null : RoleMatches::of(ContactsOperation::role(Input::of($role)))]);
+        } catch (Mistake $mistake) {
+            return view('rules.matches', ['mistake' => $mistake->getMessage(), 'matches' => null]);
+        }
     }
 
     public function store(RulesRequest $request, Offer $offer, Standings $standings): RedirectResponse
@@ -77,7 +95,8 @@ final class RulesController extends Controller
 
         return [
             'editing' => $offer, 'rules' => $rules, 'catalogue' => RuleBook::of($rules)->catalogue, 'standard' => Catalogue::standard(),
-            'kinds' => Kind::cases(), 'versions' => $offer->ruleSets()->with('author')->get(), 'old' => false, 'newest' => (int) $offer->ruleSets()->max('version'),
+            'kinds' => Kind::cases(), 'unread' => Contact::query()->where('reading', 0)->whereNotNull('title')->count(), 'lessons' => TitleLesson::query()->with('user')->orderBy('title')->get(),
+            'titles' => Contact::query()->where('reading', 0)->whereNotNull('title')->groupBy('title')->selectRaw('title, COUNT(*) AS n')->orderByDesc('n')->limit(self::TITLES)->toBase()->get(), 'versions' => $offer->ruleSets()->with('author')->get(), 'old' => false, 'newest' => (int) $offer->ruleSets()->max('version'),
         ];
     }
 }

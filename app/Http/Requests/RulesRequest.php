@@ -27,6 +27,8 @@ final class RulesRequest extends FormRequest
             'version' => ['required', 'integer'], 'note' => ['nullable', 'string', 'max:190'],
             'criteria' => ['array', 'max:60'], 'criteria.*.name' => ['nullable', 'string', 'max:100'],
             'criteria.*.*' => ['nullable', 'max:2000'],
+            'buyer_roles' => ['array', 'max:20'], 'buyer_roles.*.name' => ['nullable', 'string', 'max:60'], 'buyer_roles.*.*' => ['nullable', 'max:2000'],
+            'roles_of_interest' => ['array', 'max:30'], 'roles_of_interest.*.name' => ['nullable', 'string', 'max:60'], 'roles_of_interest.*.*' => ['nullable', 'max:2000'],
             'kinds' => ['array'], 'kinds.*.weight' => ['required', 'numeric', 'between:0,1'], 'kinds.*.ramp' => ['required', 'numeric', 'between:0,365'],
             'kinds.*.hold' => ['required', 'numeric', 'between:0,730'], 'kinds.*.half_life' => ['required', 'numeric', 'between:0.5,1500'], 'kinds.*.counts' => ['required', 'in:for,against,ignored'],
         ];
@@ -49,16 +51,76 @@ final class RulesRequest extends FormRequest
     {
         return new RuleSet([
             'offer_id' => $offer->id, 'version' => $this->integer('version') + 1, 'author_id' => $this->user()?->id, 'note' => $this->input('note'),
-            'criteria' => $this->criteria(), 'kinds' => $this->kinds(),
+            'criteria' => $this->criteria(), 'kinds' => $this->kinds(), 'buyer_roles' => $this->buyerRoles(), 'roles_of_interest' => $this->interests(),
         ]);
     }
 
     /** The mistake of a criterion, with the name that stands in the form. */
     public function explain(Mistake $mistake): string
     {
-        $place = is_string($mistake->at) && preg_match('/criteria\[(\d+)\]/', $mistake->at, $found) ? '“'.$this->criteria()[(int) $found[1]]['name'].'”: ' : '';
+        if (! is_string($mistake->at) || ! preg_match('/(criteria|buyer_roles|roles_of_interest)\[(\d+)\]/', $mistake->at, $found)) {
+            return $mistake->getMessage();
+        }
+        $rows = match ($found[1]) {
+            'criteria' => $this->criteria(),
+            'buyer_roles' => $this->buyerRoles(),
+            default => $this->interests(),
+        };
 
-        return $place.$mistake->getMessage();
+        return '“'.$rows[(int) $found[2]]['name'].'”: '.$mistake->getMessage();
+    }
+
+    /** @return array<string, mixed>|null the role of the form with this key, as the core takes it */
+    public function buyerRole(string $key): ?array
+    {
+        $row = ((array) $this->input('buyer_roles', []))[$key] ?? null;
+
+        return is_array($row) ? self::readRole($row) : null;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function buyerRoles(): array
+    {
+        return array_values(array_filter(array_map(self::readRole(...), array_filter((array) $this->input('buyer_roles', []), is_array(...)))));
+    }
+
+    /**
+     * @param  array<string, mixed>  $row
+     * @return array<string, mixed>|null null: an empty row of the form
+     */
+    private static function readRole(array $row): ?array
+    {
+        $text = fn (string $key): string => is_scalar($row[$key] ?? null) ? trim((string) $row[$key]) : '';
+        $functions = fn (string $key): array => array_values(array_filter((array) ($row[$key] ?? []), is_string(...)));
+        if ($text('name') === '' && $text('include') === '' && $functions('functions') === []) {
+            return null;
+        }
+        $variants = [];
+        foreach (preg_split('/\R/', $text('variants')) ?: [] as $line) {
+            if (preg_match('/^\s*([A-Za-z]{2})\s*:\s*(.+)$/', $line, $parts)) {
+                $variants[strtoupper($parts[1])] = trim($parts[2]);
+            }
+        }
+        $weight = str_replace(',', '.', $text('weight'));
+
+        return [
+            'name' => $text('name') === '' ? 'A role without a name' : $text('name'), 'functions' => $functions('functions'), 'neighbours' => $functions('neighbours'),
+            'include' => $text('include'), 'exclude' => $text('exclude'), 'weight' => is_numeric($weight) ? (float) $weight : 1.0, 'variants' => $variants,
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function interests(): array
+    {
+        $roles = [];
+        foreach (array_filter((array) $this->input('roles_of_interest', []), is_array(...)) as $row) {
+            $text = fn (string $key): string => is_scalar($row[$key] ?? null) ? trim((string) $row[$key]) : '';
+            if ($text('name') !== '' || $text('title_query') !== '') {
+                $roles[] = ['name' => $text('name') === '' ? $text('title_query') : $text('name'), 'title_query' => $text('title_query'), 'text_query' => $text('text_query'), 'functions' => array_values(array_filter((array) ($row['functions'] ?? []), is_string(...)))];
+            }
+        }
+
+        return $roles;
     }
 
     /** @return list<array<string, mixed>> */

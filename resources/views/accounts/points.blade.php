@@ -30,10 +30,9 @@
     @endforeach
     @if ($standing->push < -1)<div class="point"><div class="flat"><span>What speaks against counts down to −1 only</span><span>{{ Say::points($sum->push - Points::ofPush($standing->fit, $standing->push)) }}</span></div></div>@endif
     <details class="point"><summary><span>{{ $standing->access >= .5 ? 'Can be reached' : ($standing->access > 0 ? 'Hard to reach' : 'No way to reach them') }}</span><span class="strong">{{ Say::points($sum->access) }}</span></summary>
-        <div class="made"><p>{{ (int) Points::ACCESS }} × Access {{ Say::part($standing->access) }}, that of the contact who is reached best:</p>
-            @php $best = $reached->first(); @endphp
-            @if ($best && $best['barred'] === null)<dl style="margin-top: 6px"><dt>{{ $best['contact']->name() }}</dt><dd>{{ Say::part($best['reach']->access) }}</dd>
-                @foreach ($best['contact']->channels as $channel)<dt>{{ $channel->type->label() }} <span class="small">{{ $channel->type === \Luftig\Core\Priority\ChannelType::Email ? $channel->state->label() : ($channel->active_at ? 'active '.Say::ago($channel->active_at) : '') }}</span></dt><dd>{{ Say::part($channel->asRule(now())->worth()) }}</dd>@endforeach</dl>@endif
+        <div class="made"><p>{{ (int) Points::ACCESS }} × Access {{ Say::part($standing->access) }}@if ($through), {{ $through['half'] ? 'half that of' : 'that of' }} {{ $through['row']->contact->name() }}, who is reached best{{ $through['half'] ? '; nobody in a buyer role is in reach' : ($through['role'] ? ' of those in a buyer role' : '') }}:@else: nobody who takes part is in reach.@endif</p>
+            @if ($through)<dl style="margin-top: 6px"><dt>{{ $through['row']->contact->name() }}</dt><dd>{{ Say::part($through['row']->reach->access) }}</dd>
+                @foreach ($through['row']->contact->channels as $channel)<dt>{{ $channel->type->label() }} <span class="small">{{ $channel->type === \Luftig\Core\Priority\ChannelType::Email ? $channel->state->label() : ($channel->active_at ? 'active '.Say::ago($channel->active_at) : '') }}</span></dt><dd>{{ Say::part($channel->asRule(now())->worth()) }}</dd>@endforeach</dl>@endif
         </div></details>
     <div class="total"><span>Points</span><span>{{ Say::points($standing->points) }}</span></div>
     <p class="muted small">@if ($standing->priority !== null)Priority {{ number_format($standing->priority, 1) }} = 100 ÷ (1 + e^(−points ÷ 10)). It orders accounts; it is not a chance.@else It has no priority while it is {{ lcfirst($standing->state->label()) }}.@endif Rules version {{ $standing->ruleSet->version }}, computed <x-ago :time="$standing->computed_at" />.</p>

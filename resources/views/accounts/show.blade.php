@@ -53,15 +53,12 @@
         <button class="button" type="button" data-open="later-{{ $account->id }}">Later</button>
         <button class="button" type="button" data-open="out-{{ $account->id }}">Keep out</button>
     </div>
-    <x-wrong :for="['decision', 'until', 'reason', 'text']" />
+    <x-wrong :for="['decision', 'until', 'reason', 'text', 'taken', 'part', 'reports_to', 'first_name', 'last_name', 'email', 'phone', 'since']" />
 
     @if ($ribbon)<div class="card gap" style="padding: 8px 12px">@include('accounts.ribbon')</div>@endif
 
     <div class="three gap">
-        <section>
-            <h2 class="head">Why it ranks where it ranks</h2>
-            @if ($standing) @include('accounts.points') @else <p class="empty">Not computed yet; that takes a few seconds.</p> @endif
-        </section>
+        <div>@if ($group) @include('accounts.group') @else <p class="empty">Not computed yet; that takes a few seconds.</p> @endif</div>
         <section>
             <h2 class="head">What happened</h2>
             @php $live = collect($lines)->keyBy(fn ($line) => $line->signal->id); @endphp
@@ -70,7 +67,7 @@
                 <div class="happened">
                     <span class="muted strong"><x-ago :time="$signal->occurred_at" short /></span>
                     <div>
-                        <div class="line" style="gap: 6px">@if ($live->has($signal->id))<x-barb :line="$live[$signal->id]" bare />@endif<span>{{ $signal->title }}</span></div>
+                        <div style="display: flex; gap: 6px">@if ($live->has($signal->id))<x-barb :line="$live[$signal->id]" bare />@endif<span>{{ $signal->title }}</span></div>
                         <span class="muted small">{{ $signal->kind->label() }}@if ($signal->source) · {{ $signal->source }}@endif @if ($signal->confidence < 1) · {{ Say::percent($signal->confidence) }} sure @endif @if ($signal->link) · <a class="inline" style="text-decoration: underline" href="{{ $signal->link }}" rel="noreferrer noopener" target="_blank">source page</a>@endif @unless ($live->has($signal->id)) · {{ $signal->occurred_at->isFuture() ? 'announced' : ($catalogue ? $catalogue->of($signal->kind)->stage(($signal->occurred_at->diffInSeconds(now())) / 86400)->value : '') }}@endunless</span>
                         @if ($signal->quote)<blockquote>{{ $signal->quote }}</blockquote>@endif
                     </div>
@@ -82,18 +79,8 @@
         </section>
         <section class="stack">
             <div>
-                <h2 class="head">Contacts</h2>
-                @forelse ($reached as $i => $row)
-                    @if ($i === 6) <details><summary class="pine" style="padding: 8px 0">{{ count($reached) - 6 }} more</summary> @endif
-                    <div class="person">
-                        <div><strong>{{ $row['contact']->name() }}</strong><br><span class="small soft">{{ $row['contact']->title ?? 'title unknown' }}</span><br>
-                            <span class="small muted">@if ($row['barred']) kept out: {{ $row['barred'] }} @else {{ $row['reach']->label() }} @php $since = $row['contact']->posts->firstWhere('until', null)?->since; @endphp @if ($since) · in post since {{ $since->isoFormat('MMM YYYY') }}@endif @endif</span></div>
-                        <span style="text-align: right"><span class="muted" title="Access">{{ Say::part($row['reach']->access) }}</span><br>@unless ($row['barred'])<button class="button slight small" type="button" data-open="out-contact-{{ $row['contact']->id }}" aria-label="Keep out {{ $row['contact']->name() }}">Keep out</button>@endunless</span>
-                    </div>
-                    @if ($i >= 6 && $loop->last) </details> @endif
-                @empty
-                    <p class="muted" style="padding: 8px 0">Nobody known. <a class="inline" href="/intake" style="text-decoration: underline">Bring contacts</a></p>
-                @endforelse
+                <h2 class="head">Why it ranks where it ranks</h2>
+            @if ($standing) @include('accounts.points') @else <p class="empty">Not computed yet; that takes a few seconds.</p> @endif
             </div>
             <div>
                 <h2 class="head">What they run</h2>
@@ -132,7 +119,15 @@
             @endif
         </section>
     </div>
-    @foreach ($reached->whereNull('barred') as $row)<x-keep-out-form :account="$account" :contact="$row['contact']" :next="'/accounts/'.$account->id" />@endforeach
+    <dialog id="new-person" aria-label="Add a person">
+        <form method="post" action="{{ route('contacts.store', $account) }}" class="stack">@csrf
+            <h2>Add a person at {{ $account->name }}</h2>
+            <div class="grid"><label class="field"><span>First name</span><input name="first_name" maxlength="100"></label><label class="field"><span>Last name</span><input name="last_name" maxlength="100"></label>
+                <label class="field"><span>Title</span><input name="title" maxlength="190"></label><label class="field"><span>In the post since</span><input type="date" name="since" max="{{ today()->toDateString() }}"></label>
+                <label class="field"><span>E-mail address</span><input type="email" name="email" maxlength="190"></label><label class="field"><span>Direct phone</span><input name="phone" maxlength="60"></label></div>
+            <div class="buttons"><button class="button primary">Add</button><button class="button" type="button" data-close>Leave it</button></div>
+        </form>
+    </dialog>
     <x-later :account="$account" :next="$nextPath" />
     <x-keep-out-form :account="$account" :next="$nextPath" />
 </x-layout>

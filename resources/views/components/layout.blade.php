@@ -23,7 +23,7 @@
             luftig
         </a>
         <nav aria-label="Screens">
-            @foreach (['today' => ['/', 'Today'], 'accounts' => ['/accounts', 'Accounts'], 'reasons' => ['/reasons', 'Reasons']] as $key => [$url, $name])
+            @foreach (['today' => ['/', 'Today'], 'accounts' => ['/accounts', 'Accounts'], 'contacts' => ['/contacts', 'Contacts'], 'reasons' => ['/reasons', 'Reasons']] as $key => [$url, $name])
                 <a href="{{ $url }}" @if ($at === $key) aria-current="page" @endif>{{ $name }}</a>
             @endforeach
         </nav>
@@ -64,8 +64,8 @@
             @if (session('takeBack'))
                 <form method="post" action="{{ session('takeBack') }}">@csrf @method('DELETE')<button class="button slight">Take it back</button></form>
             @endif
-            @if (session('restore'))
-                <form method="post" action="{{ session('restore.url') }}">@csrf<input type="hidden" name="text" value="{{ session('restore.text') }}"><button class="button slight">Put it back</button></form>
+            @if (session('putBack'))
+                <form method="post" action="{{ session('putBack.url') }}">@csrf @foreach (session('putBack.fields') as $name => $value)<input type="hidden" name="{{ $name }}" value="{{ $value }}">@endforeach<button class="button slight">Put it back</button></form>
             @endif
         </div>
     @endif
@@ -90,8 +90,9 @@
             <span><kbd>N</kbd></span><span>note</span>
             <span><kbd>P</kbd> <kbd>D</kbd></span><span>on an account: keep, drop</span>
             <span><kbd>←</kbd> <kbd>→</kbd></span><span>on an account: the one before, the next</span>
+            <span><kbd>Shift</kbd> <kbd>↑</kbd> <kbd>↓</kbd></span><span>in a buying group: the part above, below</span>
             <span><kbd>/</kbd></span><span>go to any account, contact or screen</span>
-            <span><kbd>G</kbd> then <kbd>T</kbd> <kbd>A</kbd> <kbd>R</kbd> <kbd>I</kbd> <kbd>K</kbd> <kbd>P</kbd> @can('viewAny', App\Models\RuleSet::class)<kbd>U</kbd> <kbd>E</kbd>@endcan</span><span>Today, Accounts, Reasons, Intake, Keep-out, My pace @can('viewAny', App\Models\RuleSet::class), Rules, Team @endcan</span>
+            <span><kbd>G</kbd> then <kbd>T</kbd> <kbd>A</kbd> <kbd>C</kbd> <kbd>R</kbd> <kbd>I</kbd> <kbd>K</kbd> <kbd>P</kbd> @can('viewAny', App\Models\RuleSet::class)<kbd>U</kbd> <kbd>E</kbd>@endcan</span><span>Today, Accounts, Contacts, Reasons, Intake, Keep-out, My pace @can('viewAny', App\Models\RuleSet::class), Rules, Team @endcan</span>
         </div>
     </dialog>
 @endauth

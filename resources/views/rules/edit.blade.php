@@ -32,6 +32,14 @@
                             <td><input type="number" name="kinds[{{ $kind->value }}][{{ $field }}]" value="{{ old("kinds.{$kind->value}.$field", $value) }}" step="any" min="0" max="{{ $max }}" required aria-label="{{ $label }} of {{ $kind->label() }}"></td>
                         @endforeach</tr>
                 @endforeach</table></div>
+            <h2 class="head" style="margin-top: 22px">Buyer roles: who takes part in buying</h2>
+            <div id="buyer-roles">@foreach (old('criteria') !== null ? array_values(old('buyer_roles', [])) : $rules->buyer_roles as $i => $row)@include('rules.buyer-role', ['i' => $i, 'row' => $row])@endforeach</div>
+            <template id="buyer-roles-new">@include('rules.buyer-role', ['i' => 'NEW', 'row' => []])</template>
+            <p style="padding-top: 8px"><button class="button" type="button" data-add="buyer-roles">Add a buyer role</button></p>
+            <h2 class="head" style="margin-top: 22px">Roles of interest: openings, and whom they concern</h2>
+            <div id="interests">@foreach (old('criteria') !== null ? array_values(old('roles_of_interest', [])) : $rules->roles_of_interest as $i => $row)@include('rules.interest', ['i' => $i, 'row' => $row])@endforeach</div>
+            <template id="interests-new">@include('rules.interest', ['i' => 'NEW', 'row' => []])</template>
+            <p style="padding-top: 8px"><button class="button" type="button" data-add="interests">Add a role of interest</button></p>
         </div>
         <div class="aside stack">
             <div class="card stack">
@@ -44,4 +52,16 @@
                 <ul class="plain" style="padding-top: 8px">@foreach ($versions as $version)<li style="padding: 5px 0; border-top: 1px solid var(--hairline)"><a href="{{ route('rules.version', $version) }}">Version {{ $version->version }}</a> <span class="muted small">{{ $version->author?->name }}, <x-ago :time="$version->created_at" />@if ($version->note): {{ $version->note }}@endif</span></li>@endforeach</ul></details>
         </div>
     </form>
+    <section class="gap" style="max-width: 820px" id="titles">
+        <h2 class="head">Titles that cannot be read</h2>
+        <p class="soft" style="padding: 8px 0">{{ $unread === 0 ? 'All titles are read.' : App\Screens\Say::count($unread, 'contact').' '.($unread === 1 ? 'has' : 'have').' a title that no dictionary knows. What you teach holds everywhere, at once, and can be taken back.' }}</p>
+        <x-wrong for="seniority" />
+        @foreach ($titles as $row)
+            <details class="point"><summary style="padding-left: 14px"><span>{{ $row->title }}</span><span class="muted">{{ number_format($row->n) }}</span></summary>@include('rules.teach', ['text' => $row->title, 'reading' => \Luftig\Core\Person\Title::unknown()])</details>
+        @endforeach
+        @if ($lessons->isNotEmpty())
+            <h3 style="padding-top: 14px">Taught</h3>
+            @foreach ($lessons as $lesson)<form method="post" action="{{ route('titles.destroy', $lesson) }}" class="line" style="padding: 4px 0; border-top: 1px solid var(--hairline)">@csrf @method('DELETE')<span>“{{ $lesson->title }}” is {{ \Luftig\Core\Person\Title::unpacked($lesson->reading)->inWords() }} <span class="muted small">{{ $lesson->user->name ?? 'somebody' }}</span></span><button class="button slight small" aria-label="Take back the lesson on {{ $lesson->title }}">Take back</button></form>@endforeach
+        @endif
+    </section>
 </x-layout>

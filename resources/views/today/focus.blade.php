@@ -23,6 +23,9 @@
                 <p class="soft">Nothing happened there lately. It fits, so a reason can start from what they are.</p>
             @endforelse
         </div>
+        @if ($focus->others !== [])
+            <p class="small soft" data-others>Also to contact there: @foreach ($focus->others as $other)<a href="{{ route('reasons.create', [$account, 'contact' => $other->id]) }}">{{ $other->name() }}</a>@if ($other->title), {{ $other->title }}@endif @unless ($loop->last) · @endunless @endforeach</p>
+        @endif
         <div>
             <h3 class="muted small">Draft @if ($focus->contact) to {{ $focus->contact->name() }}@endif</h3>
             <p class="quiet" style="margin-top: 5px">{{ $focus->draft->words() }}</p>

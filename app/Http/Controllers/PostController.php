@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\PostRequest;
+use App\Models\Contact;
+use App\Models\Post;
+use App\People\Editing;
+use App\Standings\Standings;
+use Illuminate\Http\RedirectResponse;
+
+/** The posts of a contact, entered and corrected by hand; signals follow them. */
+final class PostController extends Controller
+{
+    public function __construct(private readonly Standings $standings)
+    {
+    }
+
+    public function store(PostRequest $request, Contact $contact): RedirectResponse
+    {
+        Editing::post($contact, $request->held($contact->account_id));
+
+        return $this->done($contact, 'The post is kept.');
+    }
+
+    public function update(PostRequest $request, Contact $contact, Post $post): RedirectResponse
+    {
+        Editing::post($contact, $request->held($contact->account_id), $post);
+
+        return $this->done($contact, 'The post is corrected, and what followed from it.');
+    }
+
+    public function destroy(Contact $contact, Post $post): RedirectResponse
+    {
+        Editing::removePost($contact, $post);
+
+        return $this->done($contact, 'The post is taken away, and what followed from it.')->with('putBack', ['url' => route('posts.store', $contact), 'fields' => [
+            'title' => $post->title, 'company' => $post->account_id === $contact->account_id ? '' : $post->account->domain ?? $post->company, 'since' => $post->since?->toDateString(), 'until' => $post->until?->toDateString(),
+        ]]);
+    }
+
+    private function done(Contact $contact, string $said): RedirectResponse
+    {
+        $this->standings->refresh();
+
+        return redirect()->route('contacts.show', $contact)->with('said', $said);
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Contact;
+use App\Models\Offer;
+use App\People\Taking;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** A rep takes a contact, so that no colleague approaches them meanwhile. */
+final class ReservationController extends Controller
+{
+    public function store(Request $request, Offer $offer, Contact $contact): RedirectResponse
+    {
+        $taken = Taking::take($offer, $contact, $request->user());
+        if ($taken !== null) {
+            return back()->withErrors(['taken' => $contact->name().' was taken by '.$taken->user->name.' just before you, until '.$taken->until->isoFormat('dddd D MMMM').'.']);
+        }
+
+        return back()->with('said', $contact->name().' is yours until the end of the next working day.')->with('takeBack', route('reservations.destroy', $contact));
+    }
+
+    public function destroy(Request $request, Contact $contact): RedirectResponse
+    {
+        Taking::release($contact, $request->user());
+
+        return back()->with('said', $contact->name().' is free again.');
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\RuleSet;
+use App\Models\TitleLesson;
+use App\People\Titles;
+use App\Standings\Standings;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Luftig\Core\Person\BusinessFunction;
+use Luftig\Core\Person\Seniority;
+use Luftig\Core\Person\Status;
+use Luftig\Core\Person\Title;
+
+/** Titles that a lead teaches; each lesson applies at once and can be taken back. */
+final class TitleLessonController extends Controller
+{
+    public function __construct(private readonly Standings $standings)
+    {
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $this->authorize('create', RuleSet::class);
+        $request->validate([
+            'title' => ['required', 'string', 'max:190'], 'seniority' => ['required', Rule::enum(Seniority::class)], 'status' => ['nullable', Rule::enum(Status::class)],
+            'functions' => ['array'], 'functions.*' => [Rule::enum(BusinessFunction::class)],
+        ], ['seniority.required' => 'Choose how high it stands.']);
+        $functions = array_map(fn (string $name): BusinessFunction => BusinessFunction::from($name), (array) $request->input('functions', []));
+        $says = new Title($request->enum('status', Status::class) ?? Status::Current, Seniority::from($request->string('seniority')->toString()), BusinessFunction::set($functions));
+        if ($says->isUnknown()) {
+            return back()->withErrors(['seniority' => 'Choose a seniority or a function; as it stands this teaches nothing.']);
+        }
+        $lesson = Titles::teach($request->string('title')->toString(), $says, $request->user());
+        $this->standings->refresh();
+
+        return back()->with('said', "“{$lesson->title}” is read as {$says->inWords()} from now on.")->with('takeBack', route('titles.destroy', $lesson));
+    }
+
+    public function destroy(TitleLesson $lesson): RedirectResponse
+    {
+        $this->authorize('create', RuleSet::class);
+        Titles::forget($lesson);
+        $this->standings->refresh();
+
+        return back()->with('said', "“{$lesson->title}” is read by the dictionaries again.");
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\User;
+
+/** What cannot be undone is for leads and admins. */
+final class ContactPolicy
+{
+    public function erase(User $user): bool
+    {
+        return $user->leads();
+    }
+}

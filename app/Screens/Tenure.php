@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Models\Contact;
+use App\Models\Post;
+use Carbon\CarbonImmutable;
+use Luftig\Core\Person\Arrival;
+use Luftig\Core\Person\Career;
+use Luftig\Core\Person\PostHeld;
+use Luftig\Core\Person\Title;
+
+/** How long somebody has been in the post and in the company, and how they came to it. */
+final readonly class Tenure
+{
+    /** Up to so many days one is new in a post. */
+    private const NEW = 180;
+
+    private const DAY = 86400;
+
+    /** @param  string|null  $arrival  in words, while they are new in the post */
+    private function __construct(private ?int $post, private ?int $company, public ?string $arrival)
+    {
+    }
+
+    /** @param  Contact  $contact  with `posts` */
+    public static function of(Contact $contact): self
+    {
+        $day = fn (?CarbonImmutable $date): ?int => $date === null ? null : intdiv($date->getTimestamp(), self::DAY);
+        $career = Career::at($contact->account_id, $contact->posts->map(fn (Post $post): PostHeld => new PostHeld($post->account_id, (string) $post->title, Title::unpacked($post->reading), $day($post->since), $day($post->until))));
+        $since = $career->now?->since;
+        $today = intdiv(CarbonImmutable::today()->getTimestamp(), self::DAY);
+
+        return new self(
+            $since === null ? null : max(0, $today - $since),
+            $career->atAccountSince() === null ? null : max(0, $today - $career->atAccountSince()),
+            $since === null || $today - $since > self::NEW ? null : ($career->arrival() === Arrival::Unknown ? Arrival::Unknown->label() : 'new: '.$career->arrival()->label()),
+        );
+    }
+
+    public function inPost(): ?string
+    {
+        return self::inWords($this->post);
+    }
+
+    public function inCompany(): ?string
+    {
+        return self::inWords($this->company);
+    }
+
+    private static function inWords(?int $days): ?string
+    {
+        return match (true) {
+            $days === null => null,
+            $days < 60 => Say::count($days, 'day'),
+            $days < 700 => Say::count((int) round($days / 30.4), 'month'),
+            default => Say::count((int) round($days / 365), 'year'),
+        };
+    }
+}
