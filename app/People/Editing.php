@@ -21,7 +21,7 @@ final class Editing
     public static function add(Account $account, array $fields, ?string $since, ?string $email, ?string $phone, User $by): Contact
     {
         return DB::transaction(function () use ($account, $fields, $since, $email, $phone, $by): Contact {
-            $contact = Contact::query()->create(['account_id' => $account->id, 'source' => $by->name, 'seen_at' => now(), 'by_hand' => array_keys(array_filter($fields)), 'first_name' => '', 'last_name' => ''] + $fields);
+            $contact = Contact::query()->create(['account_id' => $account->id, 'source' => $by->name, 'seen_at' => now(), 'by_hand' => array_keys(array_filter($fields))] + $fields + ['first_name' => '', 'last_name' => '']);
             if ($contact->title !== null) {
                 Post::query()->create(['contact_id' => $contact->id, 'account_id' => $account->id, 'title' => $contact->title, 'since' => $since, 'by_hand' => true]);
             }

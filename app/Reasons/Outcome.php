@@ -11,6 +11,7 @@ use App\Models\KeepOut;
 use App\Models\Post;
 use App\Models\Result;
 use App\Models\User;
+use App\People\DerivedSignals;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Priority\AddressState;
@@ -36,6 +37,9 @@ final class Outcome
                     ['type' => 'contact', 'contact_id' => $contact->id],
                     ['value' => $contact->name(), 'account_id' => $contact->account_id, 'reason' => $result === Result::Stop ? 'asked not to be contacted' : 'left the post', 'user_id' => $by->id],
                 );
+            }
+            if ($contact !== null && $result === Result::LeftPost) {
+                (new DerivedSignals)->refresh([$contact->id]);
             }
             AccountIds::markStale([$approach->account_id]);
         });

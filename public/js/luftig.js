@@ -61,23 +61,17 @@ function movePerson(person, part) {
     htmx.ajax('PATCH', `${$('#group').dataset.url}/${person.dataset.contact}`, { target: '#group', swap: 'outerHTML', values: { part } });
 }
 
-document.addEventListener('dragstart', (event) => {
-    const person = event.target.closest?.('.group-person');
-    if (person) event.dataTransfer.setData('text/plain', person.dataset.contact);
-});
-document.addEventListener('dragover', (event) => {
-    const row = event.target.closest?.('.part-row');
-    $$('.part-row.over').forEach((one) => one.classList.toggle('over', one === row));
-    if (row) { row.classList.add('over'); event.preventDefault(); }
-});
-document.addEventListener('drop', (event) => {
-    const row = event.target.closest?.('.part-row');
-    const person = row && $(`.group-person[data-contact="${CSS.escape(event.dataTransfer.getData('text/plain'))}"]`);
-    $$('.part-row.over').forEach((one) => one.classList.remove('over'));
-    if (!person) return;
-    event.preventDefault();
-    if (person.dataset.in !== row.dataset.part) movePerson(person, row.dataset.part);
-});
+function makeSortable() {
+    $$('.part-people').forEach((list) => Sortable.create(list, {
+        group: 'people', sort: false, draggable: '.group-person', filter: 'details, a', preventOnFilter: false, forceFallback: true, fallbackTolerance: 4, delay: 120, delayOnTouchOnly: true, animation: 120,
+        onMove: (event) => { $$('.part-row.over').forEach((row) => row.classList.remove('over')); event.to.closest('.part-row')?.classList.add('over'); },
+        onEnd: (event) => {
+            $$('.part-row.over').forEach((row) => row.classList.remove('over'));
+            if (event.from !== event.to) movePerson(event.item, event.to.dataset.part);
+        },
+    }));
+}
+if ($('#group')) makeSortable();
 document.addEventListener('keydown', (event) => {
     const person = event.target.closest?.('.group-person');
     if (!person || event.target !== person || !event.shiftKey || !['ArrowUp', 'ArrowDown'].includes(event.key)) return;
@@ -88,7 +82,9 @@ document.addEventListener('keydown', (event) => {
     if (parts[to]) movePerson(person, parts[to]);
 });
 document.body.addEventListener('htmx:afterSwap', (event) => {
-    if (event.target.id === 'group' || event.detail.elt?.id === 'group') $('.group-person[data-moved]')?.focus();
+    if (event.target.id !== 'group' && event.detail.elt?.id !== 'group') return;
+    makeSortable();
+    $('.group-person[data-moved]')?.focus();
 });
 
 /* The list of what was found by typing */

@@ -89,6 +89,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function signIn(string $name): void
     {
+        $this->browser->manage()->deleteAllCookies();
         $this->open('/sign-in');
         $this->press($this->all('.person-button', $name)[0] ?? self::fail("$name cannot sign in."));
         $this->see('Today');

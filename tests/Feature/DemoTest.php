@@ -38,6 +38,29 @@ final class DemoTest extends TestCase
         self::assertEquals($prints[0], $prints[1]);
     }
 
+    public function test_every_signal_that_follows_from_posts_is_what_the_seed_knows(): void
+    {
+        RuleSet::query()->delete();
+        Offer::query()->delete();
+        User::query()->delete();
+        $scenario = new Scenario(250, 2500, 40, 0);
+        $scenario->load(fn (string $line) => null);
+        $first = Offer::query()->orderBy('id')->value('id');
+        $expected = [];
+        foreach ($scenario->people as $person) {
+            foreach ($person['truth'] as $kind) {
+                $expected[] = "{$person['domain']}|{$person['first_name']} {$person['last_name']}|$kind";
+            }
+        }
+        $found = Signal::query()->with('contact.account')->where('derived', true)->where(fn ($either) => $either->whereNull('offer_id')->orWhere('offer_id', $first))->get()
+            ->map(fn (Signal $signal): string => "{$signal->contact->account->domain}|{$signal->contact->name()}|{$signal->kind->value}")->all();
+        sort($expected);
+        sort($found);
+
+        self::assertGreaterThan(60, count($expected));
+        self::assertSame($expected, $found);
+    }
+
     public function test_without_the_demo_there_is_an_admin_and_an_offer_to_begin_with(): void
     {
         RuleSet::query()->delete();

@@ -1,9 +1,9 @@
 @use('App\Screens\Say')
 @use('Luftig\Core\Priority\Part')
 @php $contact = $row->contact; $since = $contact->posts->first(fn ($post) => $post->until === null && $post->account_id === $contact->account_id)?->since; $why = $row->why(); @endphp
-<div @class(['group-person', 'focus' => $focused]) draggable="true" tabindex="0" data-contact="{{ $contact->id }}" data-in="{{ $row->part()?->value ?? 'out' }}" @if ($focused) data-moved @endif aria-label="{{ $contact->name() }}, {{ $row->part()?->label() ?? 'takes no part' }}">
+<div @class(['group-person', 'focus' => $focused]) tabindex="0" data-contact="{{ $contact->id }}" data-in="{{ $row->part()?->value ?? 'out' }}" @if ($focused) data-moved @endif aria-label="{{ $contact->name() }}, {{ $row->part()?->label() ?? 'takes no part' }}">
     <div>
-        <a href="{{ route('contacts.show', $contact) }}" draggable="false"><strong>{{ $contact->name() }}</strong></a> <span class="small soft">{{ $contact->title ?? 'title unknown' }}</span>
+        <a href="{{ route('contacts.show', $contact) }}"><strong>{{ $contact->name() }}</strong></a> <span class="small soft">{{ $contact->title ?? 'title unknown' }}</span>
         @if ($row->isByHand())<span class="by-hand small" title="Set by {{ $row->place->user->name ?? 'somebody' }}; the rules say {{ $row->ranked?->part->label() ?? 'no part' }}">set by hand</span>@endif<br>
         <span class="small muted">{{ $row->reach->label() }}@if ($since) · in post since {{ $since->isoFormat('MMM YYYY') }}@endif @if ($row->place?->reports_to && isset($names[$row->place->reports_to])) · reports to {{ $names[$row->place->reports_to] }}@endif @if ($why) · <span data-why>{{ $why }}</span>@endif</span>
     </div>

@@ -30,9 +30,9 @@
     <div class="line" style="justify-content: space-between; margin-top: 18px"><h2 class="head" style="border: 0; padding: 0">Buying group</h2><span class="muted small">drag a person, or <kbd>Shift</kbd> <kbd>↑</kbd> <kbd>↓</kbd></span></div>
     @foreach ($group->gaps as $gap)<p class="small rowan" data-gap>{{ $gap }}</p>@endforeach
     @foreach (Part::cases() as $part)
-        <div class="part-row" data-part="{{ $part->value }}">
+        <div class="part-row">
             <h3 class="small pine">{{ $part->label() }}</h3>
-            <div>
+            <div class="part-people" data-part="{{ $part->value }}">
                 @forelse ($group->parts[$part->value] as $i => $row)
                     @if ($part === Part::NextDoor && $i === 3)<details class="more"><summary class="pine small">{{ count($group->parts[$part->value]) - 3 }} more</summary>@endif
                     @include('accounts.group-person', ['row' => $row, 'names' => $names, 'focused' => isset($moved) && $moved->is($row->contact)])
@@ -45,7 +45,7 @@
     @endforeach
     @if ($group->others !== [])
         <details class="part-row-out"><summary class="pine small">{{ Say::count(count($group->others), 'person') === '1 person' ? '1 person takes' : count($group->others).' people take' }} no part</summary>
-            <div data-part="out">@foreach ($group->others as $row)@include('accounts.group-person', ['row' => $row, 'names' => $names, 'focused' => isset($moved) && $moved->is($row->contact)])@endforeach</div></details>
+            <div class="part-people" data-part="out">@foreach ($group->others as $row)@include('accounts.group-person', ['row' => $row, 'names' => $names, 'focused' => isset($moved) && $moved->is($row->contact)])@endforeach</div></details>
     @endif
     <p style="padding-top: 10px"><button class="button" type="button" data-open="new-person">Add a person</button></p>
 </section>

@@ -12,6 +12,7 @@
     <link rel="stylesheet" href="/css/luftig.css?{{ $hash('css/luftig.css') }}">
     <script src="/js/theme.js?{{ $hash('js/theme.js') }}"></script>
     <script src="/vendor/htmx/htmx.min.js" defer></script>
+    {{ $head ?? '' }}
     <script src="/js/luftig.js?{{ $hash('js/luftig.js') }}" type="module"></script>
 </head>
 <body>

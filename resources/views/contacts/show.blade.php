@@ -8,7 +8,7 @@
     <div class="spread" style="align-items: flex-start">
         <div style="max-width: 700px">
             <h1>{{ $contact->name() }}</h1>
-            <p class="soft" style="margin-top: 6px">{{ $contact->title ?? 'title unknown' }} · <a href="{{ route('accounts.show', $account) }}" style="text-decoration: none">{{ $account->name }}</a>@if ($times->inPost()) · {{ $times->inPost() }} in the post @endif @if ($times->inCompany()) · {{ $times->inCompany() }} in the company @endif @if ($contact->city) · {{ $contact->city }} @endif</p>
+            <p class="soft" style="margin-top: 6px">{{ $contact->title ?? 'title unknown' }} · <a href="{{ route('accounts.show', $account) }}">{{ $account->name }}</a>@if ($times->inPost()) · {{ $times->inPost() }} in the post @endif @if ($times->inCompany()) · {{ $times->inCompany() }} in the company @endif @if ($contact->city) · {{ $contact->city }} @endif</p>
             <p class="small muted">Read as {{ $title->inWords() }}@if ($lesson), as {{ $lesson->user->name ?? 'somebody' }} taught it @endif @if ($times->arrival) · <span class="pine">{{ $times->arrival }}</span>@endif</p>
             @if ($out)<p class="gap"><strong>Kept out</strong>: {{ $out }}</p>@endif
         </div>
