@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /*
  * Speed and memory as ratios measured in one run, on a database of its own that is gone afterwards.
- *   ./luftig bench [accounts] [signals]
+ *   ./luftig bench [accounts] [signals] [contacts]
  */
 
 use App\Intake\Gazetteer;
@@ -14,8 +14,10 @@ use App\Intake\Receive;
 use App\Models\Account;
 use App\Models\Offer;
 use App\Models\Standing;
+use App\People\Titles;
 use App\Standings\Standings;
 use Database\Demo\Rulebooks;
+use Database\Demo\Words;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -26,6 +28,7 @@ $_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = 'luftig_bench';
 
 $accounts = (int) ($argv[1] ?? 100_000);
 $signals = (int) ($argv[2] ?? 2_000_000);
+$contacts = (int) ($argv[3] ?? 1_000_000);
 
 $server = new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'luftig', '');
 $server->exec('DROP DATABASE IF EXISTS luftig_bench');
@@ -49,7 +52,7 @@ function say(string $line): void
     printf("%s  (peak memory %d MB)\n", $line, (int) (memory_get_peak_usage(true) / 1048576));
 }
 
-function world(int $accounts, int $signals): void
+function world(int $accounts, int $signals, int $contacts): void
 {
     $per = intdiv($signals, $accounts);
     DB::unprepared("INSERT INTO accounts (id, name, domain, headcount, revenue, growth, sites, keywords, description, stale)
@@ -59,7 +62,10 @@ function world(int $accounts, int $signals): void
     DB::unprepared("INSERT INTO places (account_id, headquarters, city, country, latitude, longitude) SELECT seq, 1, 'Hobro', ELT(1 + seq % 4, 'SE', 'DK', 'DE', 'PL'), 54 + (seq % 100) / 20, 9 + (seq % 90) / 10 FROM seq_1_to_$accounts");
     DB::unprepared("INSERT INTO technologies (name) VALUES ('Vedliko Plan'), ('Tryklog'), ('Ordvika')");
     DB::unprepared("INSERT INTO account_technology (account_id, technology_id) SELECT seq, 1 + seq % 3 FROM seq_1_to_$accounts WHERE seq % 2 = 0");
-    DB::unprepared('INSERT INTO contacts (account_id, first_name, last_name) SELECT 1 + (seq - 1) % '.$accounts.", 'Ida', CONCAT('Sandmo', seq) FROM seq_1_to_".(2 * $accounts));
+    $titles = new Titles;
+    $known = array_merge(...array_values(array_map(fn (array $byCountry): array => array_merge(...array_values($byCountry)), Words::TITLES)));
+    $in = fn (callable $value): string => implode(', ', array_map(fn (string $title): string => DB::getPdo()->quote((string) $value($title)), $known));
+    DB::unprepared('INSERT INTO contacts (account_id, first_name, last_name, title, reading) SELECT 1 + (seq - 1) % '.$accounts.", 'Ida', CONCAT('Sandmo', seq), ELT(1 + (seq * 7919) % ".count($known).', '.$in(fn (string $title): string => $title).'), ELT(1 + (seq * 7919) % '.count($known).', '.$in(fn (string $title): int => $titles->read($title, null, 200)).") FROM seq_1_to_$contacts");
     DB::unprepared("INSERT INTO channels (contact_id, type, value, state) SELECT id, 'email', CONCAT('c', id, '@firm.example'), ELT(1 + id % 4, 'valid', 'catch_all', 'unknown', 'invalid') FROM contacts");
     // Eighteen months of seventeen kinds, those against an account as rare as in the demo.
     $intake = "ELT(1 + (seq * 2654435761 DIV 65536) % 24, 'hiring','hiring','hiring','hiring','hiring','hiring','news','news','news','news','post_engagement','post_engagement','growth','growth','new_leader','new_leader','own_engagement','topic_interest','expansion','funding','promotion','tech_adopted','customer_alum', IF(seq % 3 = 0, 'hiring_freeze', 'decline'))";
@@ -77,8 +83,8 @@ function merelyRead(int $accounts): void
         foreach ([
             "SELECT account_id, code FROM account_industry WHERE account_id BETWEEN $from AND $to AND code IS NOT NULL ORDER BY account_id, position",
             "SELECT account_id, name FROM account_technology JOIN technologies ON technologies.id = technology_id WHERE account_id BETWEEN $from AND $to ORDER BY account_id",
-            "SELECT c.account_id, c.id, type, value, state, chance, UNIX_TIMESTAMP(active_at) FROM contacts c JOIN channels ON contact_id = c.id WHERE c.account_id BETWEEN $from AND $to ORDER BY c.account_id, c.id",
-            "SELECT account_id, kind, UNIX_TIMESTAMP(occurred_at), strength * confidence, UNIX_TIMESTAMP(since), id FROM signals FORCE INDEX (signals_reading) WHERE account_id BETWEEN $from AND $to ORDER BY account_id, kind, occurred_at",
+            contactsSql($from, $to),
+            "SELECT account_id, kind, UNIX_TIMESTAMP(occurred_at), strength * confidence, UNIX_TIMESTAMP(since), id, contact_id, concerns, offer_id FROM signals FORCE INDEX (signals_reading) WHERE account_id BETWEEN $from AND $to ORDER BY account_id, kind, occurred_at",
             "SELECT a.id, domain, status, headcount, revenue, growth, sites, country, region, postal_code, latitude, longitude, keywords, description FROM accounts a LEFT JOIN places p ON p.account_id = a.id AND p.headquarters = 1 WHERE a.id BETWEEN $from AND $to ORDER BY a.id",
         ] as $sql) {
             $statement = $pdo->prepare($sql);
@@ -91,11 +97,32 @@ function merelyRead(int $accounts): void
     }
 }
 
+/** Fetches the rows of contacts as a recomputation does, and does nothing with them. */
+function merelyReadContacts(int $accounts): void
+{
+    $pdo = DB::connection()->getPdo();
+    for ($from = 1; $from <= $accounts; $from += 1000) {
+        $to = $from + 999;
+        $statement = $pdo->prepare(contactsSql($from, $to));
+        $statement->execute();
+        $statement->setFetchMode(PDO::FETCH_NUM);
+        foreach ($statement as $row) {
+            // Merely read.
+        }
+    }
+}
+
+function contactsSql(int $from, int $to): string
+{
+    return "SELECT c.account_id, c.id, reading, title, type, NULL, state, chance, UNIX_TIMESTAMP(active_at) FROM contacts c LEFT JOIN channels ON contact_id = c.id WHERE c.account_id BETWEEN $from AND $to AND merged_into IS NULL ORDER BY c.account_id, c.id";
+}
+
 function standings(int $accounts): void
 {
     $offer = Offer::query()->create(['name' => 'Leak survey']);
     $rules = Rulebooks::all()['Leak survey'];
-    $offer->ruleSets()->create(['version' => 1, 'criteria' => $rules['criteria'], 'kinds' => $rules['kinds']]);
+    $roles = ['buyer_roles' => $rules['buyer_roles'], 'roles_of_interest' => $rules['roles_of_interest']];
+    $offer->ruleSets()->create(['version' => 1, 'criteria' => $rules['criteria'], 'kinds' => $rules['kinds']] + $roles);
     merelyRead($accounts);
     $read = min(seconds(fn () => merelyRead($accounts)), seconds(fn () => merelyRead($accounts)));
     say(sprintf('Merely reading the rows: %.2f s', $read));
@@ -103,6 +130,7 @@ function standings(int $accounts): void
     $again = seconds(fn () => (new Standings)->all());
     say(sprintf('Standings computed and stored, first time: %.2f s = %.2f × reading', $first, $first / $read));
     say(sprintf('Standings computed and stored, over what is there: %.2f s = %.2f × reading (at most 2; the aim is 1.3)', $again, $again / $read));
+    ranked($accounts, $again, $offer);
 
     $account = Account::query()->findOrFail(intdiv($accounts, 2));
     $one = seconds(function () use ($account, $offer): void {
@@ -111,6 +139,21 @@ function standings(int $accounts): void
         Standing::query()->where('offer_id', $offer->id)->where('account_id', $account->id)->firstOrFail();
     });
     say(sprintf('One changed account, computed and read back: %.3f s (under 2)', $one));
+}
+
+/** What the contacts cost in the same run: the run with them less one without, against merely reading them. */
+function ranked(int $accounts, float $whole, Offer $offer): void
+{
+    $read = min(seconds(fn () => merelyReadContacts($accounts)), seconds(fn () => merelyReadContacts($accounts)));
+    $sum = Standing::query()->where('offer_id', $offer->id)->selectRaw('SUM(signs_off + shapes + champion + user + next_door) AS n')->toBase()->value('n');
+    $sum = (int) $sum;
+    DB::statement('RENAME TABLE contacts TO contacts_away');
+    DB::statement('CREATE TABLE contacts LIKE contacts_away');
+    $without = seconds(fn () => (new Standings)->all());
+    DB::statement('DROP TABLE contacts');
+    DB::statement('RENAME TABLE contacts_away TO contacts');
+    say(sprintf('%s contacts ranked within their accounts in that run: %.2f s = %.2f × merely reading them, %.2f s (at most 1.5)', number_format($sum), $whole - $without, ($whole - $without) / $read, $read));
+    (new Standings)->all();
 }
 
 function intake(int $rows): void
@@ -162,8 +205,8 @@ function intake(int $rows): void
     say(sprintf('Standings of what came in: %.2f s', $standing));
 }
 
-printf("%s accounts, %s signals\n", number_format($accounts), number_format($signals));
-say(sprintf('A world to measure in: %.1f s', seconds(fn () => world($accounts, $signals))));
+printf("%s accounts, %s signals, %s contacts\n", number_format($accounts), number_format($signals), number_format($contacts));
+say(sprintf('A world to measure in: %.1f s', seconds(fn () => world($accounts, $signals, $contacts))));
 standings($accounts);
 intake($accounts);
 DB::purge();

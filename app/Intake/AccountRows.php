@@ -168,7 +168,6 @@ final class AccountRows implements Rows
             $tally->updated++;
         }
         $ids = $this->create($new);
-        Doubles::findAccounts($ids);
         $ledger->created('account', $ids);
         $tally->created = count($ids);
         $this->joinParents($records, $ledger);
@@ -185,7 +184,7 @@ final class AccountRows implements Rows
     {
         $scalars = array_intersect_key($fields, array_flip([...self::SCALARS, 'parent_id']));
         if (isset($scalars['name'])) {
-            $scalars['name_key'] = self::nameKey($scalars['name']);
+            $scalars['name_key'] = CompanyName::of($scalars['name'])->key();
         }
         DB::table('accounts')->where('id', $id)->update($scalars + ['stale' => true, 'updated_at' => now()]);
         if (array_key_exists('industries', $fields)) {
@@ -375,16 +374,18 @@ final class AccountRows implements Rows
     private function create(array $accounts): array
     {
         $now = now()->toDateTimeString();
-        $rows = [];
+        $rows = $keys = [];
         foreach ($accounts as $account) {
             $row = [];
             foreach (self::SCALARS as $field) {
                 $row[] = $account[$field] ?? null;
             }
-            array_push($row, self::nameKey((string) $account['name']), $account['domain'], 1, $now, $now, $now);
+            $keys[] = $row[] = CompanyName::of((string) $account['name'])->key();
+            array_push($row, $account['domain'], 1, $now, $now, $now);
             $rows[] = $row;
         }
         $ids = Bulk::insert('accounts', self::INSERTED, $rows);
+        Doubles::findAccounts($ids, $keys);
         $industries = $technologies = $places = $extras = [];
         foreach ($accounts as $i => $account) {
             $id = $ids[$i];
@@ -454,11 +455,6 @@ final class AccountRows implements Rows
         }
 
         return $rows;
-    }
-
-    private static function nameKey(string $name): string
-    {
-        return mb_substr(CompanyName::of($name)->key(), 0, 190);
     }
 
     private function named(string $table, string $name): int

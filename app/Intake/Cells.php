@@ -13,6 +13,8 @@ use Luftig\Core\Firm\Domain;
 /** The cells of one row, read by type; a cell that cannot be read rejects the row with a sentence. */
 final readonly class Cells
 {
+    private const REMEMBERED = 20_000;
+
     /** @param  array<string, string>  $cells by field */
     public function __construct(private array $cells)
     {
@@ -22,7 +24,7 @@ final readonly class Cells
     {
         $text = $this->cells[$field] ?? null;
 
-        return $text === null ? null : mb_substr($text, 0, $most);
+        return $text === null || strlen($text) <= $most ? $text : mb_substr($text, 0, $most);
     }
 
     public function needed(string $field, string $what): string
@@ -33,11 +35,23 @@ final readonly class Cells
     public function figure(string $field, string $what): ?Figure
     {
         $text = $this->cells[$field] ?? null;
-        if ($text === null || in_array(mb_strtolower($text), ['-', '–', 'n/a', 'na', 'k.a.', 'unknown', 'unbekannt', '?'], true)) {
+        if ($text === null) {
+            return null;
+        }
+        // Much of what a column holds stands in it again and again.
+        static $known = [];
+        if (isset($known[$text])) {
+            return $known[$text];
+        }
+        if (in_array(mb_strtolower($text), ['-', '–', 'n/a', 'na', 'k.a.', 'unknown', 'unbekannt', '?'], true)) {
             return null;
         }
 
-        return Figure::read($text) ?? throw new RejectedRow("$what “{$text}” is not a number.");
+        if (count($known) >= self::REMEMBERED) {
+            $known = [];
+        }
+
+        return $known[$text] = Figure::read($text) ?? throw new RejectedRow("$what “{$text}” is not a number.");
     }
 
     public function count(string $field, string $what): ?Figure

@@ -279,7 +279,7 @@ final class ContactRows implements Rows
         $posts = isset($record['title']) ? [['account_id' => $account, 'company' => null, 'company_key' => null, 'title' => $record['title'], 'reading' => $this->reading($record['title'], $account), 'since' => $record['since'], 'until' => null]] : [];
         foreach ($record['before'] as $post) {
             $posts[] = [
-                'account_id' => $post['account_id'] ?? null, 'company' => $post['company'], 'company_key' => $post['company'] === null ? null : mb_substr(CompanyName::of($post['company'])->key(), 0, 190),
+                'account_id' => $post['account_id'] ?? null, 'company' => $post['company'], 'company_key' => $post['company'] === null ? null : CompanyName::of($post['company'])->key(),
                 'title' => $post['title'], 'reading' => $this->reading($post['title'], $post['account_id'] ?? $account), 'since' => $post['since'], 'until' => $post['until'],
             ];
         }

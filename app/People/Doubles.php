@@ -33,14 +33,20 @@ final class Doubles
         'contact' => ['title', 'reading', 'about', 'interests', 'city', 'country'],
     ];
 
-    /** @param  list<int>  $ids  accounts that are new */
-    public static function findAccounts(array $ids): void
+    /**
+     * @param  list<int>  $ids  accounts that are new
+     * @param  list<string>  $keys  their name keys
+     */
+    public static function findAccounts(array $ids, array $keys): void
     {
         if ($ids === []) {
             return;
         }
-        $keys = DB::table('accounts')->whereIn('id', $ids)->where('name_key', '<>', '')->pluck('name_key')->unique()->all();
-        $shared = DB::table('accounts')->whereIn('name_key', $keys)->whereNull('merged_into')->groupBy('name_key')->havingRaw('COUNT(*) > 1')->pluck('name_key')->all();
+        $shared = DB::table('accounts')->whereIn('name_key', $keys)->where('id', '<', $ids[0])->distinct()->pluck('name_key')->all();
+        $shared = [...$shared, ...array_keys(array_filter(array_count_values($keys), fn (int $count): bool => $count > 1))];
+        if ($shared === []) {
+            return;
+        }
         $groups = DB::table('accounts')->leftJoin('places', fn ($join) => $join->on('account_id', '=', 'accounts.id')->where('headquarters', true))
             ->whereIn('name_key', $shared)->whereNull('merged_into')->orderBy('accounts.id')->get(['accounts.id', 'name', 'name_key', 'domain', 'country', 'city'])->groupBy('name_key');
         $new = array_flip($ids);

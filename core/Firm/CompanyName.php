@@ -28,7 +28,8 @@ final readonly class CompanyName
 
     public static function of(string $name): self
     {
-        $forms = array_values(array_unique([self::plain($name), self::plain(strtr($name, self::LONG))]));
+        $long = strtr($name, self::LONG);
+        $forms = $long === $name ? [self::plain($name)] : array_values(array_unique([self::plain($name), self::plain($long)]));
         preg_match_all('/\d+/', $forms[0], $numbers);
         sort($numbers[0]);
 
@@ -40,10 +41,10 @@ final readonly class CompanyName
         return array_intersect($this->forms, $other->forms) !== [];
     }
 
-    /** One text that names which may be equal share, whichever way ü is written; for finding them, not for telling. */
+    /** Sixteen letters that names which may be equal share, whichever way ü is written; for finding them, not for telling. */
     public function key(): string
     {
-        return strtr($this->forms[0], ['ae' => 'a', 'oe' => 'o', 'ue' => 'u', 'aa' => 'a']);
+        return hash('xxh3', strtr($this->forms[0], ['ae' => 'a', 'oe' => 'o', 'ue' => 'u', 'aa' => 'a']));
     }
 
     private static function plain(string $name): string

@@ -32,6 +32,7 @@ final readonly class ContactRanking
                 if (! $roles->areDefined()) {
                     $inRole = max($inRole, $access);
                 }
+
                 continue;
             }
             if ($role->isInRole()) {

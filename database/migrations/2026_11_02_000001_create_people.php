@@ -12,7 +12,7 @@ return new class extends Migration
     {
         Schema::table('accounts', function (Blueprint $table): void {
             // How names that may be equal are found (CompanyName::key).
-            $table->string('name_key', 190)->default('')->after('name')->index();
+            $table->char('name_key', 16)->charset('ascii')->collation('ascii_bin')->default('')->after('name')->index();
             $table->foreignId('merged_into')->nullable()->after('parent_id')->constrained('accounts')->nullOnDelete();
         });
         Schema::table('contacts', function (Blueprint $table): void {
@@ -23,7 +23,7 @@ return new class extends Migration
         });
         Schema::table('posts', function (Blueprint $table): void {
             $table->unsignedInteger('reading')->default(0)->after('title');
-            $table->string('company_key', 190)->nullable()->after('company')->index();
+            $table->char('company_key', 16)->charset('ascii')->collation('ascii_bin')->nullable()->after('company')->index();
             $table->boolean('by_hand')->default(false);
         });
         Schema::table('signals', function (Blueprint $table): void {

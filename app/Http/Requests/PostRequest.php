@@ -41,7 +41,7 @@ final class PostRequest extends FormRequest
 
         return [
             'title' => trim($this->string('title')->toString()), 'account_id' => $account, 'company' => $account !== null ? null : $company,
-            'company_key' => $account !== null ? null : mb_substr(CompanyName::of($company)->key(), 0, 190), 'since' => $this->input('since'), 'until' => $this->input('until'), 'by_hand' => true,
+            'company_key' => $account !== null ? null : CompanyName::of($company)->key(), 'since' => $this->input('since'), 'until' => $this->input('until'), 'by_hand' => true,
         ];
     }
 }
