@@ -37,6 +37,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::post('/offer', [OfferController::class, 'choose'])->name('offer.choose');
     Route::post('/offers', [OfferController::class, 'store'])->name('offers.store');
+    Route::patch('/offers/{offer}', [OfferController::class, 'update'])->name('offers.update');
     Route::get('/go', GoController::class)->name('go');
 
     Route::get('/', TodayController::class)->name('today');

@@ -385,7 +385,6 @@ final class AccountRows implements Rows
             $rows[] = $row;
         }
         $ids = Bulk::insert('accounts', self::INSERTED, $rows);
-        Doubles::findAccounts($ids, $keys);
         $industries = $technologies = $places = $extras = [];
         foreach ($accounts as $i => $account) {
             $id = $ids[$i];
@@ -403,6 +402,7 @@ final class AccountRows implements Rows
         Bulk::insert('account_technology', ['account_id', 'technology_id'], $technologies);
         Bulk::insert('places', self::PLACE, $places);
         Bulk::insert('account_attribute', ['account_id', 'attribute_id', 'value'], $extras);
+        Doubles::findAccounts($ids, $keys);
 
         return $ids;
     }

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int $id
  * @property string $name
  * @property string|null $about
+ * @property string|null $question with which a draft ends
  * @property-read RuleSet|null $rules
  * @property-read Collection<int, RuleSet> $ruleSets
  */

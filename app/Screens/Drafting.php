@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Screens;
 
 use App\Models\Contact;
+use App\Models\Offer;
 use Luftig\Core\Reason\Draft;
 use Luftig\Core\Reason\Evidence;
 
@@ -16,7 +17,7 @@ final class Drafting
      *
      * @param  list<Line>  $lines
      */
-    public static function of(string $account, ?Contact $to, array $lines, bool $onlyFresh = false): Draft
+    public static function of(Offer $offer, string $account, ?Contact $to, array $lines, bool $onlyFresh = false): Draft
     {
         $sayable = array_values(array_filter($lines, fn (Line $line): bool => $line->mayBeSaid()));
         // Of their own first; what happened to a colleague last.
@@ -29,7 +30,7 @@ final class Drafting
             $to !== null && $line->signal->contact_id === $to->id,
         ), $fresh !== [] || $onlyFresh ? $fresh : $sayable);
 
-        return Draft::of($account, $to?->first_name, $evidence);
+        return Draft::of($account, $to?->first_name, $evidence, $offer->question);
     }
 
     private static function distance(Line $line, ?Contact $to): int

@@ -85,7 +85,7 @@ final readonly class Plan
                 $people = $contacts->only($choice->taken)->sortBy(fn (Contact $one): int|false => array_search($one->id, $choice->taken, true))->values();
                 $contact = $people->first();
                 $own = $lines[$standing->account_id];
-                $rows[] = new PlanRow($standing, $own, $contact, $contact === null ? null : Reach::of($contact, $barred), Drafting::of($standing->account->name, $contact, $own), array_values($people->slice(1)->all()));
+                $rows[] = new PlanRow($standing, $own, $contact, $contact === null ? null : Reach::of($contact, $barred), Drafting::of($this->offer, $standing->account->name, $contact, $own), array_values($people->slice(1)->all()));
             }
             if ($standings->count() < self::CHUNK) {
                 break;

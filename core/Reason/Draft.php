@@ -12,16 +12,20 @@ use Luftig\Core\Signal\Kind;
  */
 final readonly class Draft
 {
+    /** Where the offer has none of its own. */
+    private const QUESTION = 'May I ask who looks after that with you?';
+
     /** @param  list<Evidence>  $evidence what it speaks of, the strongest first; at most two */
-    private function __construct(private string $account, private ?string $addressee, private array $evidence)
+    private function __construct(private string $account, private ?string $addressee, private array $evidence, private string $question)
     {
     }
 
     /**
      * @param  list<Evidence>  $evidence  the strongest first
      * @param  string|null  $addressee  first name
+     * @param  string|null  $question  what the offer would ask, as a sentence
      */
-    public static function of(string $account, ?string $addressee, array $evidence): self
+    public static function of(string $account, ?string $addressee, array $evidence, ?string $question = null): self
     {
         $kinds = [];
         foreach ($evidence as $one) {
@@ -30,7 +34,7 @@ final readonly class Draft
             }
         }
 
-        return new self($account, $addressee, array_slice(array_values($kinds), 0, 2));
+        return new self($account, $addressee, array_slice(array_values($kinds), 0, 2), $question ?? self::QUESTION);
     }
 
     /** What to say, as a rep would note it for herself. */
@@ -43,11 +47,11 @@ final readonly class Draft
     {
         $hello = $this->addressee === null ? 'Hello,' : "Hello {$this->addressee},";
         if ($this->evidence === []) {
-            return "$hello you run your plants in a way we know well from others of your size. May I ask how {$this->account} keeps an eye on what its air costs?";
+            return "$hello what you do is close to what we know well. {$this->question}";
         }
         $seen = implode(', and ', array_map($this->mention(...), $this->evidence));
 
-        return "$hello $seen. {$this->question()}";
+        return "$hello $seen. {$this->question}";
     }
 
     private function advice(Evidence $evidence): string
@@ -68,7 +72,7 @@ final readonly class Draft
             Kind::PostEngagement => $evidence->isAddressee ? 'answer what they said under the post' : "take up $whose remark under the post",
             Kind::News => "take up what the press wrote: {$evidence->title}",
             Kind::Expansion => "ask about the new capacity: {$evidence->title}",
-            Kind::HiringFreeze => 'speak of saving without new hands',
+            Kind::HiringFreeze => 'speak of what can be done without new hands',
             Kind::RivalSigned => 'leave the door open for a second opinion',
             Kind::OwnEngagement, Kind::TopicInterest => 'begin with what they do',
         };
@@ -85,17 +89,6 @@ final readonly class Draft
             Kind::CustomerAlum => $evidence->isAddressee ? 'we may have met where you worked before' : 'one of you knows us from a former employer',
             Kind::PostEngagement => $evidence->isAddressee ? 'what you said under the post stayed with me' : "I came across a remark from your house: $what",
             default => "I noticed: $what",
-        };
-    }
-
-    private function question(): string
-    {
-        return match ($this->evidence[0]->kind) {
-            Kind::Funding, Kind::Expansion, Kind::Growth => 'How will you know what your air network loses before more hangs on it?',
-            Kind::Hiring => 'Who looks after leaks until the post is filled?',
-            Kind::NewLeader, Kind::Promotion, Kind::LeadershipChange => 'Is there a figure yet for what escapes from your air network?',
-            Kind::TechAdopted, Kind::TechDropped => 'Where will the air measurements come from now?',
-            default => 'May I show how a plant of your size found its leaks?',
         };
     }
 }

@@ -9,11 +9,12 @@ final class Rulebooks
 {
     private const COUNTRIES = ['SE', 'DK', 'NO', 'FI', 'DE', 'NL', 'PL', 'CZ', 'EE', 'LV', 'LT'];
 
-    /** @return array<string, array{about: string, criteria: list<array<string, mixed>>, kinds: array<string, array<string, mixed>>, buyer_roles: list<array<string, mixed>>, roles_of_interest: list<array<string, mixed>>}> */
+    /** @return array<string, array{question: string, about: string, criteria: list<array<string, mixed>>, kinds: array<string, array<string, mixed>>, buyer_roles: list<array<string, mixed>>, roles_of_interest: list<array<string, mixed>>}> */
     public static function all(): array
     {
         return [
             'Leak survey' => [
+                'question' => 'How do you know what your air network loses?',
                 'about' => 'Clamp-on meters, and a service that finds leaks in compressed-air networks',
                 'criteria' => [
                     ['name' => 'Makes things', 'field' => 'industries', 'mode' => 'must', 'any' => ['C']],
@@ -40,6 +41,7 @@ final class Rulebooks
                 ],
             ],
             'Air purity' => [
+                'question' => 'How do you prove the purity of your air today?',
                 'about' => 'Proof of nitrogen and air purity for pharmaceutical and electronics plants',
                 'criteria' => [
                     ['name' => 'Pharmaceuticals or electronics', 'field' => 'industries', 'mode' => 'must', 'any' => ['21', '26']],

@@ -88,7 +88,7 @@ final class Scenario
     private function offers(User $lead): void
     {
         foreach (Rulebooks::all() as $name => $rules) {
-            $offer = Offer::query()->create(['name' => $name, 'about' => $rules['about']]);
+            $offer = Offer::query()->create(['name' => $name, 'about' => $rules['about'], 'question' => $rules['question']]);
             RuleSet::query()->create(['offer_id' => $offer->id, 'version' => 1, 'criteria' => $rules['criteria'], 'kinds' => $rules['kinds'], 'buyer_roles' => $rules['buyer_roles'], 'roles_of_interest' => $rules['roles_of_interest'], 'author_id' => $lead->id, 'note' => 'first rules']);
         }
     }

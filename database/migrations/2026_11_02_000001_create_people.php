@@ -38,6 +38,7 @@ return new class extends Migration
         });
         // Records that were created one after another are written down as one.
         Schema::table('intake_changes', fn (Blueprint $table) => $table->unsignedInteger('count')->default(1)->after('record_id'));
+        Schema::table('offers', fn (Blueprint $table) => $table->string('question', 190)->nullable()->after('about'));
         Schema::table('rule_sets', function (Blueprint $table): void {
             $table->json('buyer_roles')->default('[]')->after('kinds');
             $table->json('roles_of_interest')->default('[]')->after('buyer_roles');
@@ -108,6 +109,7 @@ return new class extends Migration
         }
         Schema::table('standings', fn (Blueprint $table) => $table->dropColumn(['contacts', 'best_contact', 'signs_off', 'shapes', 'champion', 'user', 'next_door']));
         Schema::table('intake_changes', fn (Blueprint $table) => $table->dropColumn('count'));
+        Schema::table('offers', fn (Blueprint $table) => $table->dropColumn('question'));
         Schema::table('rule_sets', fn (Blueprint $table) => $table->dropColumn(['buyer_roles', 'roles_of_interest']));
         Schema::table('signals', function (Blueprint $table): void {
             $table->dropConstrainedForeignId('offer_id');

@@ -63,7 +63,7 @@ function movePerson(person, part) {
 
 function makeSortable() {
     $$('.part-people').forEach((list) => Sortable.create(list, {
-        group: 'people', sort: false, draggable: '.group-person', filter: 'details, a', preventOnFilter: false, forceFallback: true, fallbackTolerance: 4, delay: 120, delayOnTouchOnly: true, animation: 120,
+        group: { name: 'people', pull: 'clone', put: true }, sort: false, draggable: '.group-person', filter: 'details, a', preventOnFilter: false, forceFallback: true, fallbackTolerance: 4, delay: 120, delayOnTouchOnly: true, animation: 120,
         onMove: (event) => { $$('.part-row.over').forEach((row) => row.classList.remove('over')); event.to.closest('.part-row')?.classList.add('over'); },
         onEnd: (event) => {
             $$('.part-row.over').forEach((row) => row.classList.remove('over'));

@@ -17,6 +17,8 @@ final class DraftTest extends TestCase
         $draft = Draft::of('Tunhede', 'Pernille', [new Evidence(Kind::OwnEngagement, 'looked at our page'), new Evidence(Kind::TopicInterest, 'reads about leaks'), new Evidence(Kind::Hiring, 'Planner sought')]);
 
         self::assertStringContainsString('“Planner sought”', $draft->words());
+        self::assertStringEndsWith(' May I ask who looks after that with you?', $draft->words());
+        self::assertStringEndsWith(' How do you find leaks?', Draft::of('Tunhede', null, [], 'How do you find leaks?')->words());
         self::assertStringNotContainsString('page', $draft->words());
         self::assertStringNotContainsString('reads about', $draft->words());
     }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\Offer;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 
 final class OfferController extends Controller
 {
@@ -16,6 +17,15 @@ final class OfferController extends Controller
         $request->session()->put('offer', $offer->id);
 
         return back()->with('said', "You work for {$offer->name} now.");
+    }
+
+    public function update(Request $request, Offer $offer): RedirectResponse
+    {
+        $this->authorize('create', Offer::class);
+        $request->validate(['name' => ['required', 'string', 'max:60', Rule::unique('offers')->ignore($offer)], 'about' => ['nullable', 'string', 'max:190'], 'question' => ['nullable', 'string', 'max:190', 'not_regex:/[\[{]/']], ['name.required' => 'Give the offer a name.', 'name.unique' => 'There is an offer of this name.', 'question.not_regex' => 'There is an open slot in brackets left in the question.']);
+        $offer->update($request->only('name', 'about', 'question'));
+
+        return redirect()->route('rules.edit', $offer)->with('said', 'The offer is changed.');
     }
 
     public function store(Request $request): RedirectResponse

@@ -49,7 +49,7 @@ final class ReasonController extends Controller
 
         return view('reasons.create', [
             'account' => $account, 'standing' => $standing, 'lines' => $lines, 'contacts' => $contacts, 'contact' => $contact,
-            'draft' => Drafting::of($account->name, $contact, $lines, onlyFresh: true), 'facts' => self::facts($account), 'barred' => Barred::now(),
+            'draft' => Drafting::of($offer, $account->name, $contact, $lines, onlyFresh: true), 'facts' => self::facts($account), 'barred' => Barred::now(),
         ]);
     }
 

@@ -52,6 +52,15 @@
                 <ul class="plain" style="padding-top: 8px">@foreach ($versions as $version)<li style="padding: 5px 0; border-top: 1px solid var(--hairline)"><a href="{{ route('rules.version', $version) }}">Version {{ $version->version }}</a> <span class="muted small">{{ $version->author?->name }}, <x-ago :time="$version->created_at" />@if ($version->note): {{ $version->note }}@endif</span></li>@endforeach</ul></details>
         </div>
     </form>
+    <section class="gap" style="max-width: 820px">
+        <h2 class="head">The offer</h2>
+        <form method="post" action="{{ route('offers.update', $editing) }}" class="stack" style="padding-top: 10px">@csrf @method('PATCH')
+            <div class="grid"><label class="field"><span>Name</span><input name="name" required maxlength="60" value="{{ old('name', $editing->name) }}"></label><label class="field"><span>What it is</span><input name="about" maxlength="190" value="{{ old('about', $editing->about) }}"></label></div>
+            <label class="field"><span>The question with which a draft ends</span><input name="question" maxlength="190" placeholder="May I ask who looks after that with you?" value="{{ old('question', $editing->question) }}"></label>
+            <x-wrong :for="['name', 'about', 'question']" />
+            <button class="button">Keep the offer</button>
+        </form>
+    </section>
     <section class="gap" style="max-width: 820px" id="titles">
         <h2 class="head">Titles that cannot be read</h2>
         <p class="soft" style="padding: 8px 0">{{ $unread === 0 ? 'All titles are read.' : App\Screens\Say::count($unread, 'contact').' '.($unread === 1 ? 'has' : 'have').' a title that no dictionary knows. What you teach holds everywhere, at once, and can be taken back.' }}</p>
