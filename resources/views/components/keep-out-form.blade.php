@@ -1,5 +1,6 @@
-@props(['account', 'next', 'contact' => null])
-<dialog id="{{ $contact ? 'out-contact-'.$contact->id : 'out-'.$account->id }}" @unless ($contact) data-key="x" @endunless aria-label="Keep out: {{ $contact?->name() ?? $account->name }}">
+@props(['account', 'next', 'contact' => null, 'key' => null])
+@php $key ??= $contact === null; @endphp
+<dialog id="{{ $contact ? 'out-contact-'.$contact->id : 'out-'.$account->id }}" @if ($key) data-key="x" @endif aria-label="Keep out: {{ $contact?->name() ?? $account->name }}">
     <form method="post" action="{{ route('keep-out.store') }}" class="stack">
         @csrf
         <h2>Keep out: {{ $contact?->name() ?? $account->name }}</h2>

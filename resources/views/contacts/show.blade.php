@@ -84,7 +84,7 @@
             </div>
         </section>
     </div>
-    <x-keep-out-form :account="$account" :contact="$contact" :next="'/contacts/'.$contact->id" />
+    <x-keep-out-form :account="$account" :contact="$contact" :next="'/contacts/'.$contact->id" key />
     <dialog id="edit-contact" aria-label="Correct {{ $contact->name() }}">
         <form method="post" action="{{ route('contacts.update', $contact) }}" class="stack">@csrf @method('PATCH')
             <h2>Correct</h2><p class="soft">What you set by hand stays, whatever later files say.</p>
