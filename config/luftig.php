@@ -10,6 +10,9 @@ return [
     /* Where files that were brought are kept, in UTF-8. */
     'intakes' => env('LUFTIG_INTAKES', storage_path('app/intakes')),
 
+    /* Where the Finder's indexes are; they are derived, and may be deleted at any time. */
+    'finder' => env('LUFTIG_FINDER', storage_path('app/finder')),
+
     'upload_megabytes' => 128,
 
     /* Units of a currency for one EUR, as stated on the day. Amounts keep their own currency beside the EUR value. */

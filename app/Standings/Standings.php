@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Standings;
 
+use App\Finder\Indexes;
 use App\Intake\Bulk;
 use App\Models\Account;
 use App\Models\Offer;
@@ -46,6 +47,7 @@ final class Standings
             $ids = Account::query()->where('stale', true)->orderBy('id')->limit(self::CHUNK)->pluck('id')->all();
             if ($ids !== []) {
                 $this->store($books, '`id` IN ('.implode(',', $ids).')');
+                Indexes::changed($ids);
             }
             $count += count($ids);
         } while (count($ids) === self::CHUNK);
@@ -76,6 +78,7 @@ final class Standings
         } else {
             Workers::share(self::WORKERS, $work);
         }
+        Indexes::forget();
 
         return $last;
     }

@@ -15,6 +15,26 @@ final class IndustryTree
         'S' => [94, 96], 'T' => [97, 98], 'U' => [99, 99],
     ];
 
+    /**
+     * A code and all it lies in: 2310 is in 231, 23 and C.
+     *
+     * @return list<string>
+     */
+    public static function path(string $code): array
+    {
+        $path = [];
+        for ($part = $code; strlen($part) >= 2; $part = substr($part, 0, -1)) {
+            $path[] = $part;
+        }
+        foreach (self::SECTIONS as $section => [$first, $last]) {
+            if ((int) substr($code, 0, 2) >= $first && (int) substr($code, 0, 2) <= $last) {
+                $path[] = $section;
+            }
+        }
+
+        return $path === [] ? [$code] : $path;
+    }
+
     /** Whether a class, group or division lies in (or is) a part of the tree. */
     public static function holds(string $part, string $code): bool
     {

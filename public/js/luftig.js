@@ -87,6 +87,22 @@ document.body.addEventListener('htmx:afterSwap', (event) => {
     $('.group-person[data-moved]')?.focus();
 });
 
+/* The staircase: steps are dragged into another order, and the address follows */
+const staircase = $('[data-staircase]');
+if (staircase) {
+    addEventListener('load', () => Sortable.create(staircase, {
+        draggable: '[data-step]', filter: 'details, a', preventOnFilter: false, forceFallback: true, fallbackTolerance: 4, animation: 120,
+        onEnd: (event) => {
+            if (event.oldIndex === event.newIndex) return;
+            const address = new URL('/finder', location.origin);
+            address.searchParams.set('on', new URLSearchParams(location.search).get('on') ?? 'contacts');
+            $$('[data-step]', staircase).forEach((step, i) => Object.entries(JSON.parse(step.dataset.step)).forEach(([key, value]) => address.searchParams.set(`c[${i}][${key}]`, value)));
+            location.href = address;
+        },
+    }));
+    $('#adding [data-first]')?.focus();
+}
+
 /* The list of what was found by typing */
 function moveFound(by) {
     const links = $$('#go-found a');
@@ -107,7 +123,7 @@ $('#go-q')?.addEventListener('keydown', (event) => {
 });
 
 /* Keys */
-const screens = { t: '/', a: '/accounts', c: '/contacts', r: '/reasons', i: '/intake', k: '/keep-out', p: '/pace', u: '/rules', e: '/team' };
+const screens = { t: '/', a: '/accounts', c: '/contacts', f: '/finder', l: '/lists', r: '/reasons', i: '/intake', k: '/keep-out', p: '/pace', u: '/rules', e: '/team' };
 let goes = false;
 
 document.addEventListener('keydown', (event) => {

@@ -16,7 +16,7 @@ final class CoreWall
         return PHPat::rule()
             ->classes(Selector::inNamespace('Luftig\Core'))
             ->canOnlyDependOn()
-            ->classes(Selector::inNamespace('Luftig\Core'), Selector::classname('/^(?!App\\\\|Illuminate\\\\|Database\\\\|Tests\\\\)[A-Z][A-Za-z]*$/', true))
+            ->classes(Selector::inNamespace('Luftig\Core'), Selector::inNamespace('Random'), Selector::classname('/^(?!App\\\\|Illuminate\\\\|Database\\\\|Tests\\\\)[A-Z][A-Za-z]*$/', true))
             ->because('the rules know no framework, database, clock or file');
     }
 }

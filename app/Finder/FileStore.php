@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Finder;
+
+use Luftig\Core\Finder\Store;
+use RuntimeException;
+
+/** The pieces of an index in one file, with a table of where each stands. A file that is torn is known by its length. */
+final class FileStore implements Store
+{
+    /** @var resource */
+    private $file;
+
+    /** @param  array<string, array{int, int}>  $table  key → offset and length */
+    private function __construct(string $path, private readonly array $table)
+    {
+        $this->file = fopen($path, 'rb') ?: throw new RuntimeException('The index cannot be read.');
+    }
+
+    /** @return self|null null: there is none, or it is torn */
+    public static function open(string $folder): ?self
+    {
+        $table = is_file("$folder/table.php") ? include "$folder/table.php" : null;
+
+        return is_array($table) && is_file("$folder/pieces") && filesize("$folder/pieces") === $table['length'] ? new self("$folder/pieces", $table['pieces']) : null;
+    }
+
+    /** @param  array<string, string>  $pieces */
+    public static function write(string $folder, array $pieces): void
+    {
+        is_dir($folder) || mkdir($folder, 0700, true);
+        $out = fopen("$folder/pieces", 'wb') ?: throw new RuntimeException('The index cannot be written.');
+        $table = [];
+        $offset = 0;
+        foreach ($pieces as $key => $bytes) {
+            fwrite($out, $bytes);
+            $table[(string) $key] = [$offset, strlen($bytes)];
+            $offset += strlen($bytes);
+        }
+        fclose($out);
+        // The table last, and all at once: without it there is no index.
+        file_put_contents("$folder/table.new", '<?php return '.var_export(['length' => $offset, 'pieces' => $table], true).';');
+        rename("$folder/table.new", "$folder/table.php");
+    }
+
+    public function get(string $key): ?string
+    {
+        if (! isset($this->table[$key])) {
+            return null;
+        }
+        [$offset, $length] = $this->table[$key];
+        fseek($this->file, $offset);
+
+        return $length === 0 ? '' : (string) stream_get_contents($this->file, $length);
+    }
+
+    public function keys(string $prefix): array
+    {
+        return array_values(array_filter(array_map(strval(...), array_keys($this->table)), static fn (string $key): bool => str_starts_with($key, $prefix)));
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Finder;
+
+use App\Models\Offer;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Finder\Index;
+use Luftig\Core\Finder\Indexer;
+use Luftig\Core\Finder\Memory;
+
+/**
+ * The index of an offer, derived from the database, which stays the truth. Accounts that changed since it was built are hidden in it
+ * and stand in a small index beside it, made for the search; when there are too many of them it is built anew.
+ */
+final class Indexes
+{
+    private const MOST_CHANGES = 300;
+
+    private const KEPT = 2;
+
+    /** @return list<Index> to be asked together */
+    public static function of(Offer $offer): array
+    {
+        [$store, $built] = self::newest($offer);
+        $changed = $built === null ? [] : DB::table('finder_changes')->where('changed_at', '>=', $built)->orderBy('account_id')->limit(self::MOST_CHANGES + 1)->pluck('account_id')->all();
+        if ($store === null || count($changed) > self::MOST_CHANGES) {
+            self::build($offer);
+            [$store] = self::newest($offer);
+            $changed = [];
+        }
+        $store ??= new Memory([]);
+        if ($changed === []) {
+            return [new Index($store)];
+        }
+
+        return [new Index($store, (new Index($store))->pagesOf(...$changed)), new Index(new Memory(self::pieces($offer, array_values($changed))))];
+    }
+
+    public static function build(Offer $offer): void
+    {
+        $begun = Carbon::now()->format('Y-m-d H:i:s.u');
+        FileStore::write(self::folder($offer).'/'.hrtime(true), self::pieces($offer, null) + ['built' => $begun]);
+        DB::table('finder_changes')->where('changed_at', '<', DB::raw("'$begun' - INTERVAL 1 DAY"))->delete();
+        foreach (array_slice(self::generations($offer), self::KEPT) as $old) {
+            array_map(unlink(...), glob("$old/*") ?: []);
+            @rmdir($old);
+        }
+    }
+
+    /** @param  array<int>  $accounts  computed just now */
+    public static function changed(array $accounts): void
+    {
+        $now = Carbon::now()->format('Y-m-d H:i:s.u');
+        foreach (array_chunk($accounts, 1000) as $ids) {
+            DB::table('finder_changes')->upsert(array_map(fn (int $id): array => ['account_id' => $id, 'changed_at' => $now], $ids), ['account_id'], ['changed_at']);
+        }
+    }
+
+    /** All of an offer is to be built anew at the next search, as after every account was computed. */
+    public static function forget(): void
+    {
+        array_map(unlink(...), glob(self::root().'/*/*/table.php') ?: []);
+    }
+
+    /**
+     * @param  list<int>|null  $accounts
+     * @return array<string, string>
+     */
+    private static function pieces(Offer $offer, ?array $accounts): array
+    {
+        $records = new Records($offer);
+        $sizes = $records->sizes($accounts);
+        $indexer = new Indexer($sizes);
+        foreach ($records->read(array_keys($sizes)) as $record) {
+            $indexer->add($record);
+        }
+
+        return $indexer->pieces();
+    }
+
+    /** @return array{FileStore|null, string|null} the newest whole index, and when it was begun */
+    private static function newest(Offer $offer): array
+    {
+        foreach (self::generations($offer) as $folder) {
+            $store = FileStore::open($folder);
+            if ($store !== null) {
+                return [$store, $store->get('built')];
+            }
+        }
+
+        return [null, null];
+    }
+
+    /** @return list<string> the newest first */
+    private static function generations(Offer $offer): array
+    {
+        $folders = glob(self::folder($offer).'/*', GLOB_ONLYDIR) ?: [];
+        usort($folders, fn (string $a, string $b): int => filemtime($b) <=> filemtime($a) ?: strnatcmp($b, $a));
+
+        return $folders;
+    }
+
+    private static function folder(Offer $offer): string
+    {
+        return self::root().'/'.$offer->id;
+    }
+
+    private static function root(): string
+    {
+        return config('luftig.finder').'/'.DB::getDatabaseName();
+    }
+}

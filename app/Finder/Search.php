@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Finder;
+
+use App\Models\Offer;
+use Carbon\CarbonImmutable;
+use Luftig\Core\Finder\Field;
+use Luftig\Core\Finder\Index;
+use Luftig\Core\Finder\Narrowing;
+use Luftig\Core\Finder\Step;
+use Luftig\Core\Finder\Subject;
+use Luftig\Core\Mistake;
+
+/** A search: what is looked for, and the row of steps. It stands whole in its address, so that it can be sent, kept and gone back from. */
+final class Search
+{
+    private const MOST = 20;
+
+    /** @var list<array{Index, Narrowing}>|null */
+    private ?array $asked = null;
+
+    /** @var array<int, string> step → why it cannot be used */
+    public array $mistakes = [];
+
+    private readonly Sets $sets;
+
+    /** @param  list<StepForm>  $steps */
+    private function __construct(private readonly Offer $offer, public readonly Subject $subject, public readonly array $steps)
+    {
+        $this->sets = new Sets($offer);
+    }
+
+    /** @param  array<array-key, mixed>  $query  of an address: on, c[]; without steps the search begins by leaving out who is kept out */
+    public static function from(Offer $offer, array $query): self
+    {
+        $subject = Subject::tryFrom(is_string($query['on'] ?? null) ? $query['on'] : '') ?? Subject::Contacts;
+        $rows = is_array($query['c'] ?? null) ? array_slice(array_values(array_filter($query['c'], is_array(...))), 0, self::MOST) : [];
+        $steps = array_values(array_filter(array_map(StepForm::from(...), $rows), fn (?StepForm $step): bool => $step !== null && $step->field->suits($subject)));
+
+        return new self($offer, $subject, isset($query['c']) ? $steps : [StepForm::from(['f' => Field::KeptOut->value, 'x' => '1']) ?? throw new \LogicException('a field of ours')]);
+    }
+
+    /**
+     * @param  list<StepForm>  $steps
+     * @return array<string, mixed> what an address needs to be this search
+     */
+    public function parameters(?array $steps = null, ?Subject $subject = null): array
+    {
+        $rows = array_map(fn (StepForm $step): array => $step->given, $steps ?? $this->steps);
+
+        return ['on' => ($subject ?? $this->subject)->value, 'c' => $rows === [] ? [''] : $rows];
+    }
+
+    public function total(): int
+    {
+        return $this->sum(fn (Index $index, Narrowing $narrowing): int => $narrowing->result->count());
+    }
+
+    public function everybody(): int
+    {
+        return $this->sum(fn (Index $index): int => $index->all($this->subject)->count());
+    }
+
+    public function accounts(): int
+    {
+        return $this->subject === Subject::Accounts ? $this->total() : $this->sum(fn (Index $index, Narrowing $narrowing): int => $index->accountsOf($narrowing->result));
+    }
+
+    /** @return list<array{step: StepForm, after: int|null, without: int|null, unknown: int|null}> null where a step is off or cannot be used */
+    public function staircase(): array
+    {
+        $asked = $this->asked();
+        $rows = [];
+        $used = 0;
+        foreach ($this->steps as $i => $step) {
+            if ($step->isOff() || isset($this->mistakes[$i])) {
+                $rows[] = ['step' => $step, 'after' => null, 'without' => null, 'unknown' => null];
+
+                continue;
+            }
+            $sum = fn (string $what): int => array_sum(array_map(fn (array $one): int => $one[1]->$what[$used], $asked));
+            $rows[] = ['step' => $step, 'after' => $sum('after'), 'without' => $sum('without'), 'unknown' => $sum('unknown')];
+            $used++;
+        }
+
+        return $rows;
+    }
+
+    /** @return array<string, int> value → how many of those found have it, the most frequent first */
+    public function counts(Field $field): array
+    {
+        $counts = [];
+        foreach ($this->asked() as [$index, $narrowing]) {
+            foreach ($index->counts($field, $narrowing->result, $this->subject) as $value => $count) {
+                $counts[$value] = ($counts[$value] ?? 0) + $count;
+            }
+        }
+        arsort($counts);
+
+        return $counts;
+    }
+
+    /** @return array{new: int, kept: int, in_work: int} */
+    public function work(): array
+    {
+        $of = $this->subject === Subject::Accounts ? 'account' : 'contact';
+        $count = fn (string $value): int => $this->sum(function (Index $index, Narrowing $narrowing) use ($value): int {
+            return $index->step(Sets::condition(Field::Work, $this->subject, [$value], false), $this->subject, 0, ($this->sets)(...))->meet->countWith($narrowing->result);
+        });
+        $kept = $count('kept');
+        $inWork = $count('in_work');
+
+        return ['new' => $this->total() - $kept - $inWork, 'kept' => $kept, 'in_work' => $inWork];
+    }
+
+    /** @return 'new'|'kept'|'in_work' */
+    public function workOf(int $id): string
+    {
+        $of = $this->subject === Subject::Accounts ? 'account' : 'contact';
+
+        return match (true) {
+            in_array($id, ($this->sets)("$of:in_work"), true) => 'in_work',
+            in_array($id, ($this->sets)("$of:kept"), true) => 'kept',
+            default => 'new',
+        };
+    }
+
+    /** @return list<int> ids, the best first */
+    public function ids(int $most = PHP_INT_MAX): array
+    {
+        $order = [];
+        foreach ($this->asked() as [$index, $narrowing]) {
+            $order += $index->first($narrowing->result, $this->subject, min($most, $narrowing->result->count()));
+        }
+        arsort($order);
+
+        return array_slice(array_keys($order), 0, $most);
+    }
+
+    /** @param  callable(Index, Narrowing): int  $of */
+    private function sum(callable $of): int
+    {
+        return array_sum(array_map(fn (array $asked): int => $of(...$asked), $this->asked()));
+    }
+
+    /** @return list<array{Index, Narrowing}> */
+    private function asked(): array
+    {
+        if ($this->asked !== null) {
+            return $this->asked;
+        }
+        $conditions = [];
+        foreach ($this->steps as $i => $step) {
+            try {
+                $condition = $step->condition($this->subject);
+                if (! $step->isOff()) {
+                    $conditions[] = $condition;
+                }
+            } catch (Mistake $mistake) {
+                $this->mistakes[$i] = $mistake->getMessage().(is_int($mistake->at) ? " (at character {$mistake->at})" : '');
+            }
+        }
+        $today = intdiv(CarbonImmutable::today()->getTimestamp(), 86400);
+        $this->asked = [];
+        foreach (Indexes::of($this->offer) as $index) {
+            $steps = array_map(fn ($condition): Step => $index->step($condition, $this->subject, $today, ($this->sets)(...)), $conditions);
+            $this->asked[] = [$index, Narrowing::of($index->all($this->subject), $steps)];
+        }
+
+        return $this->asked;
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Finder;
+
+use App\Models\Approach;
+use App\Models\Channel;
+use App\Models\Decision;
+use App\Models\KeepOut;
+use App\Models\Offer;
+use App\Models\Reservation;
+use App\Standings\StandingState;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Finder\Condition;
+use Luftig\Core\Finder\Field;
+use Luftig\Core\Finder\Subject;
+
+/** Sets that change with every click and so stand outside the index: lists, what is in work, who is kept out. */
+final class Sets
+{
+    private const DAYS_IN_WORK = 30;
+
+    /** @var array<string, list<int>> */
+    private array $known = [];
+
+    public function __construct(private readonly Offer $offer)
+    {
+    }
+
+    /**
+     * The sets that a condition on lists, work or keep-out means.
+     *
+     * @param  list<string>  $values
+     */
+    public static function condition(Field $field, Subject $subject, array $values, bool $exclude): Condition
+    {
+        $of = $subject === Subject::Accounts ? 'account' : 'contact';
+        $names = match ($field) {
+            Field::KeptOut => $subject === Subject::Accounts ? ['account:barred'] : ['account:barred', 'contact:barred'],
+            Field::Work => array_map(fn (string $value): string => $value === 'new' ? "!$of:known" : "$of:$value", $values),
+            default => array_map(fn (string $value): string => (DB::table('lists')->where('id', (int) $value)->value('subject') === 'accounts' ? 'account' : 'contact').':list-'.(int) $value, $values),
+        };
+
+        return Condition::any($field, $names, $exclude);
+    }
+
+    /** @return list<int> ids */
+    public function __invoke(string $name): array
+    {
+        return $this->known[$name] ??= array_values(array_unique($this->read($name)));
+    }
+
+    /** @return array<int> */
+    private function read(string $name): array
+    {
+        [$of, $what] = explode(':', $name, 2);
+        $column = $of.'_id';
+        if (str_starts_with($what, 'list-')) {
+            return DB::table('list_members')->where('list_id', (int) substr($what, 5))->pluck('record_id')->all();
+        }
+
+        return match ($what) {
+            'in_work' => [
+                ...Approach::query()->where('made_at', '>=', now()->subDays(self::DAYS_IN_WORK))->whereNotNull($column)->distinct()->pluck($column)->all(),
+                ...Reservation::query()->where('until', '>=', today())->pluck($column)->all(),
+            ],
+            'kept' => array_diff([
+                ...DB::table('list_members')->join('lists', 'lists.id', '=', 'list_id')->where('offer_id', $this->offer->id)->whereNull('deleted_at')->where('subject', $of.'s')->pluck('record_id')->all(),
+                ...($of === 'account' ? Decision::query()->where('offer_id', $this->offer->id)->where('decision', 'kept')->pluck('account_id')->all() : []),
+            ], $this("$of:in_work")),
+            'known' => [...$this("$of:in_work"), ...$this("$of:kept")],
+            'barred' => $of === 'account'
+                ? DB::table('standings')->where('offer_id', $this->offer->id)->where('state', StandingState::KeptOut->value)->pluck('account_id')->all()
+                : [...KeepOut::query()->inForce()->whereNotNull('contact_id')->pluck('contact_id')->all(), ...Channel::query()->whereIn('value', KeepOut::query()->inForce()->where('type', 'address')->select('value'))->pluck('contact_id')->all()],
+            default => [],
+        };
+    }
+}

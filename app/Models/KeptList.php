@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * A list: who was kept, and the search that found them.
+ *
+ * @property int $id
+ * @property int $offer_id
+ * @property string $name
+ * @property string $subject accounts or contacts
+ * @property string $search the address of the search that made it
+ * @property int|null $per_account of contacts, at most so many at one account
+ * @property int|null $user_id
+ * @property CarbonImmutable|null $created_at
+ * @property-read User|null $user
+ */
+final class KeptList extends Model
+{
+    use SoftDeletes;
+
+    protected $table = 'lists';
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** Its members, in the order in which they were kept. */
+    public function members(): Builder
+    {
+        return DB::table('list_members')->where('list_id', $this->id)->orderBy('position');
+    }
+}

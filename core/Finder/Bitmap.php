@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Luftig\Core\Finder;
+
+use GMP;
+
+/** A set of positions from 0, held as one large number. */
+final readonly class Bitmap
+{
+    private function __construct(private GMP $bits)
+    {
+    }
+
+    public static function none(): self
+    {
+        return new self(gmp_init(0));
+    }
+
+    /** @param  string  $bytes  the lowest position in the lowest bit of the first byte */
+    public static function ofBytes(string $bytes): self
+    {
+        return new self($bytes === '' ? gmp_init(0) : gmp_import($bytes, 1, GMP_LSW_FIRST | GMP_LITTLE_ENDIAN));
+    }
+
+    /** @param  iterable<int>  $positions */
+    public static function of(iterable $positions): self
+    {
+        $bytes = [];
+        foreach ($positions as $position) {
+            $byte = $position >> 3;
+            $bytes[$byte] = ($bytes[$byte] ?? 0) | 1 << ($position & 7);
+        }
+        if ($bytes === []) {
+            return self::none();
+        }
+        $string = str_repeat("\0", max(array_keys($bytes)) + 1);
+        foreach ($bytes as $byte => $value) {
+            $string[$byte] = chr($value);
+        }
+
+        return self::ofBytes($string);
+    }
+
+    public function and(self $other): self
+    {
+        return new self(gmp_and($this->bits, $other->bits));
+    }
+
+    public function or(self $other): self
+    {
+        return new self(gmp_or($this->bits, $other->bits));
+    }
+
+    /** What is in this one and not in the other. */
+    public function without(self $other): self
+    {
+        return new self(gmp_xor($this->bits, gmp_and($this->bits, $other->bits)));
+    }
+
+    public function count(): int
+    {
+        return gmp_popcount($this->bits);
+    }
+
+    /** How many are in both, without making the set. */
+    public function countWith(self $other): int
+    {
+        return gmp_popcount(gmp_and($this->bits, $other->bits));
+    }
+
+    public function isEmpty(): bool
+    {
+        return gmp_sign($this->bits) === 0;
+    }
+
+    public function has(int $position): bool
+    {
+        return gmp_testbit($this->bits, $position);
+    }
+
+    /**
+     * The same set again and again, each time so many positions farther on.
+     *
+     * @param  int  $width  in positions, a multiple of 8
+     */
+    public function repeated(int $times, int $width): self
+    {
+        return self::ofBytes(str_repeat($this->bytes(intdiv($width, 8)), $times));
+    }
+
+    /**
+     * Those of a stretch, counted from its beginning.
+     *
+     * @param  int  $from  a multiple of 8
+     * @param  int  $width  a multiple of 8
+     */
+    public function stretch(int $from, int $width): self
+    {
+        return self::ofBytes(substr($this->bytes(intdiv($from + $width, 8)), intdiv($from, 8), intdiv($width, 8)));
+    }
+
+    /** @return iterable<int> ascending */
+    public function positions(): iterable
+    {
+        for ($at = gmp_scan1($this->bits, 0); $at >= 0; $at = gmp_scan1($this->bits, $at + 1)) {
+            yield $at;
+        }
+    }
+
+    /** @param  int|null  $length  bytes; as many as it needs without one */
+    public function bytes(?int $length = null): string
+    {
+        $bytes = $this->isEmpty() ? '' : gmp_export($this->bits, 1, GMP_LSW_FIRST | GMP_LITTLE_ENDIAN);
+
+        return $length === null ? $bytes : substr(str_pad($bytes, $length, "\0"), 0, $length);
+    }
+}

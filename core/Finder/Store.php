@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Luftig\Core\Finder;
+
+/** Where an index keeps its pieces. */
+interface Store
+{
+    /** @return string|null null: there is none */
+    public function get(string $key): ?string;
+
+    /** @return list<string> the keys that begin so */
+    public function keys(string $prefix): array;
+}

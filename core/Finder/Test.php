@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Luftig\Core\Finder;
+
+/** How a field is asked. */
+enum Test: string
+{
+    /** Any of several values. */
+    case Any = 'any';
+
+    /** A number between two bounds, either of which may be open. */
+    case Range = 'range';
+
+    /** A text query (rule 11). */
+    case Query = 'query';
+
+    /** Not farther than a number of km from a place. */
+    case Near = 'near';
+
+    /** Any of several sets that are kept outside the index, such as lists. */
+    case Sets = 'sets';
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        // Accounts that were computed since an index was built, and stand in no index yet.
+        Schema::create('finder_changes', function (Blueprint $table): void {
+            $table->foreignId('account_id')->primary()->constrained()->cascadeOnDelete();
+            $table->dateTime('changed_at', 6);
+        });
+        Schema::create('lists', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('offer_id')->constrained()->cascadeOnDelete();
+            $table->string('name', 100);
+            $table->string('subject', 8)->charset('ascii')->collation('ascii_bin');
+            // How it was made: the address of the search.
+            $table->text('search');
+            $table->unsignedTinyInteger('per_account')->nullable();
+            $table->foreignId('user_id')->nullable()->constrained()->nullOnDelete();
+            $table->timestamps();
+            $table->softDeletes();
+            $table->index(['offer_id', 'name']);
+        });
+        Schema::create('list_members', function (Blueprint $table): void {
+            $table->foreignId('list_id')->constrained()->cascadeOnDelete();
+            $table->unsignedBigInteger('record_id');
+            // In the order in which they were kept, the best first.
+            $table->unsignedInteger('position');
+            $table->boolean('fits')->nullable();
+            $table->primary(['list_id', 'record_id']);
+        });
+    }
+
+    public function down(): void
+    {
+        foreach (['list_members', 'lists', 'finder_changes'] as $table) {
+            Schema::dropIfExists($table);
+        }
+    }
+};

@@ -1,0 +1,110 @@
+@use('App\Screens\Say')
+@use('App\Screens\Reach')
+@use('App\Screens\Tenure')
+@use('App\Finder\StepForm')
+@use('Luftig\Core\Finder\Field')
+@use('Luftig\Core\Finder\Subject')
+@use('Luftig\Core\Finder\Test')
+@php
+    $contacts = $search->subject === Subject::Contacts;
+    $steps = $search->steps;
+    $address = fn (array $changed, array $more = []) => route('finder', $search->parameters(array_values($changed)) + $more);
+    $high = fn (?int $n) => $n === null ? 30 : 30 + (int) round(80 * log(1 + $n) / log(2 + $everybody));
+    $groups = ['Who they are' => [Field::Title, Field::BusinessFunction, Field::Seniority, Field::Part, Field::InPost, Field::InCompany, Field::Arrival, Field::TitleBefore, Field::CompanyBefore, Field::About, Field::Channel],
+        'The account' => [Field::Industry, Field::Country, Field::Region, Field::City, Field::PostalArea, Field::Near, Field::Headcount, Field::Revenue, Field::Growth, Field::Sites, Field::Founded, Field::Technology, Field::Words],
+        'How it stands' => [Field::Signal, Field::State, Field::Fit, Field::Timing, Field::Access, Field::Priority, Field::Owner], 'Our work' => [Field::Work, Field::ListOf, Field::KeptOut]];
+@endphp
+<x-layout title="Finder" at="finder">
+    <x-slot:head><script src="/vendor/sortable/Sortable.min.js" defer></script></x-slot:head>
+    <div class="spread"><div class="line"><h1>Finder</h1>
+        @foreach (Subject::cases() as $one)<a class="button small" @if ($one === $search->subject) aria-current="true" style="border-color: var(--ink)" @endif href="{{ route('finder', $search->parameters(array_values(array_filter($steps, fn ($step) => $step->field->suits($one))), $one)) }}">{{ $one->value }}</a>@endforeach</div>
+        @if (count($steps) > 0)<a class="button slight" href="{{ route('finder', ['on' => $search->subject->value]) }}">Begin anew</a>@endif</div>
+    <ol class="staircase gap" aria-label="The steps of the search" data-staircase>
+        <li class="stair"><div class="well"><div class="column" style="height: {{ $high($everybody) }}px"><span class="figure">{{ number_format($everybody) }}</span></div></div><div class="under"><span class="muted small">all {{ $search->subject->value }}</span></div></li>
+        @foreach ($staircase as $i => $row)
+            @php $step = $row['step']; $without = array_values(array_diff_key($steps, [$i => 0])); $last = $i === array_key_last($staircase); @endphp
+            <li @class(['stair', 'last' => $last, 'off' => $step->isOff()]) data-step="{{ json_encode($step->given) }}">
+                <div class="well"><div class="column" style="height: {{ $high($row['after']) }}px"><span class="figure">{{ $row['after'] === null ? '–' : number_format($row['after']) }}</span></div></div>
+                <div class="under">
+                    <span class="muted small">{{ $step->excludes() ? 'not ' : '' }}{{ $step->field->label() }}</span>
+                    <span class="says" title="{{ $step->says() }}">{{ \Illuminate\Support\Str::limit($step->says(), 46) }}</span>
+                    <details class="menu-of-step" @if ((string) $edit === (string) $i || isset($search->mistakes[$i])) open @endif><summary aria-label="Change this step: {{ $step->field->label() }}">⋯</summary>
+                        <div class="card stack">
+                            @isset($search->mistakes[$i])<p class="wrong" role="alert">{{ $search->mistakes[$i] }}</p>@endisset
+                            <form method="get" action="{{ route('finder') }}" class="stack">
+                                <input type="hidden" name="on" value="{{ $search->subject->value }}">
+                                @foreach ($steps as $j => $other) @if ($j !== $i) @foreach ($other->given as $key => $value)<input type="hidden" name="c[{{ $j }}][{{ $key }}]" value="{{ $value }}">@endforeach @endif @endforeach
+                                @include('finder.inputs', ['field' => $step->field, 'step' => $step, 'i' => $i])
+                                <button class="button small primary">Set</button>
+                            </form>
+                            <div class="buttons">
+                                <a class="button small" href="{{ $address([...array_slice($steps, 0, $i), $step->with(['off' => $step->isOff() ? null : '1']), ...array_slice($steps, $i + 1)]) }}">{{ $step->isOff() ? 'Switch on' : 'Switch off' }}</a>
+                                @if ($i > 0)<a class="button small" href="{{ $address([...array_slice($steps, 0, $i - 1), $step, $steps[$i - 1], ...array_slice($steps, $i + 1)]) }}" aria-label="Move {{ $step->field->label() }} one earlier">←</a>@endif
+                                @if (! $last)<a class="button small" href="{{ $address([...array_slice($steps, 0, $i), $steps[$i + 1], $step, ...array_slice($steps, $i + 2)]) }}" aria-label="Move {{ $step->field->label() }} one later">→</a>@endif
+                                <a class="button small" href="{{ $address($without) }}">Take out</a>
+                            </div>
+                        </div></details>
+                </div>
+                <p class="small muted costs">@if (isset($search->mistakes[$i]))<span class="rowan">cannot be used</span>@elseif ($step->isOff())off @else without: {{ number_format($row['without']) }}@if ($row['unknown'] > 0) · <a href="{{ $address([...array_slice($steps, 0, $i), $step->with(['u' => $step->keepsUnknown() ? '0' : '1']), ...array_slice($steps, $i + 1)]) }}" title="{{ $step->keepsUnknown() ? 'They are kept; drop them' : 'They are dropped; keep them' }}">{{ number_format($row['unknown']) }} unknown{{ $step->keepsUnknown() ? ', kept' : '' }}</a>@endif @endif</p>
+            </li>
+        @endforeach
+        <li class="stair add">
+            <details @if ($add !== null || count($steps) < 2) open @endif><summary class="well"><span class="figure">+</span> <span class="small">add a condition,<br>or pick one below</span></summary>
+                @if ($add !== null && $add->suits($search->subject))
+                    <form method="get" action="{{ route('finder') }}" class="card stack" id="adding">
+                        <h2>{{ ucfirst($add->label()) }}</h2>
+                        @include('finder.hidden', ['steps' => $steps])
+                        @include('finder.inputs', ['field' => $add, 'step' => null, 'i' => count($steps)])
+                        <div class="buttons"><button class="button small primary">Add</button><a class="button small" href="{{ $address($steps) }}">Leave it</a></div>
+                    </form>
+                @endif
+            </details>
+        </li>
+    </ol>
+    <nav class="fields" aria-label="Conditions to add">
+        @foreach ($groups as $group => $fields)
+            @php $fields = array_filter($fields, fn ($field) => $field->suits($search->subject)); @endphp
+            @if ($fields !== [])<p><span class="muted small">{{ $group }}</span> @foreach ($fields as $field)<a href="{{ $address($steps, ['add' => $field->value]) }}#adding" @if ($add === $field) aria-current="true" @endif>{{ $field->label() }}</a>@endforeach</p>@endif
+        @endforeach
+    </nav>
+    <div class="two gap">
+        <section>
+            <div class="spread">
+                <p><strong data-total>{{ Say::count($total, $contacts ? 'contact' : 'account') }}</strong>@if ($contacts) in {{ Say::count($accounts, 'account') }}@endif:
+                    @foreach (['new' => 'new', 'kept' => 'kept', 'in_work' => 'in work'] as $key => $label)@if ($work[$key] > 0)<a href="{{ $address([...$steps, StepForm::from(['f' => 'work', 'v' => $key, 'x' => '1'])]) }}" title="Leave out what is {{ $label }}">{{ number_format($work[$key]) }} {{ $label }}</a>@else{{ $work[$key] }} {{ $label }}@endif{{ $loop->last ? '' : ', ' }}@endforeach
+                    <span class="muted small">· {{ $total === 0 ? 'nobody; take a step out' : ($total > 3 * $week ? 'too many for a week of '.$week.'; add a step' : ($total < $week / 4 ? 'few for a week of '.$week : 'fits a week of '.$week)) }}</span></p>
+                <div class="buttons">
+                    @if ($total > 0)<button class="button" type="button" data-open="keep-list">Keep as list</button>
+                        <a class="button small" href="{{ route('finder.export', ['csv'] + $search->parameters()) }}" aria-label="Take out as CSV">CSV</a><a class="button small" href="{{ route('finder.export', ['jsonl'] + $search->parameters()) }}" aria-label="Take out as JSON Lines">JSON</a>@if ($contacts)<a class="button small" href="{{ route('finder.export', ['vcf'] + $search->parameters()) }}" aria-label="Take out as vCards">vCards</a>@endif @endif
+                </div>
+            </div>
+            <x-wrong :for="['name', 'per_account']" />
+            @if ($total > 0)
+                <div class="scroll">@include('finder.table', ['rows' => $rows, 'choose' => true])</div>
+                <x-pager :pages="$pages" />
+            @else<p class="empty">Nobody meets all of this. Each step says how many there would be without it.</p>@endif
+        </section>
+        <aside class="card aside" aria-label="What is in here">
+            <h2>What is in here</h2>
+            @foreach ($counts as $field => $values)
+                @php $field = Field::from($field); $most = max($values); @endphp
+                <h3 class="muted small" style="margin-top: 10px">{{ ucfirst($field->label()) }}</h3>
+                @foreach ($values as $value => $count)
+                    @php $label = StepForm::label($field, (string) $value); @endphp
+                    <div class="facet"><span title="{{ $label }}">{{ $label }}</span><span class="bar" aria-hidden="true"><i style="width: {{ round(100 * $count / $most) }}%"></i></span><span class="number">{{ number_format($count) }}</span>
+                        <a href="{{ $address([...$steps, StepForm::from(['f' => $field->value, 'v' => (string) $value])]) }}" aria-label="Only {{ $label }}">+</a><a href="{{ $address([...$steps, StepForm::from(['f' => $field->value, 'v' => (string) $value, 'x' => '1'])]) }}" aria-label="Without {{ $label }}">−</a></div>
+                @endforeach
+            @endforeach
+        </aside>
+    </div>
+    <dialog id="keep-list" aria-label="Keep as list">
+        <form method="post" action="{{ route('finder.keep') }}" class="stack" id="keep-form">@csrf
+            <h2>Keep as list</h2>
+            @include('finder.hidden', ['steps' => $steps])
+            <label class="field"><span>Name</span><input name="name" required maxlength="100" value="{{ old('name') }}"></label>
+            @if ($contacts)<label class="field"><span>At most so many at one account (empty: all)</span><input type="number" name="per_account" min="1" max="50" value="{{ old('per_account') }}"></label>@endif
+            <p class="small soft">All {{ number_format($total) }}, or only those ticked on this page. The list remembers this search.</p>
+            <div class="buttons"><button class="button primary">Keep</button><button class="button" type="button" data-close>Leave it</button></div>
+        </form>
+    </dialog>
+</x-layout>

@@ -1,0 +1,14 @@
+@use('App\Screens\Say')
+@use('Luftig\Core\Finder\SpotCheck')
+<x-layout title="Lists" at="lists">
+    <h1>Lists</h1>
+    @forelse ($lists as $list)
+        @php $size = $sizes[$list->id] ?? null; $n = (int) ($size->size ?? 0); $judged = (int) ($size->judged ?? 0); $check = $judged > 0 ? SpotCheck::of((int) $size->fits, $judged, $n) : null; @endphp
+        <div class="row" style="grid-template-columns: minmax(0, 1fr) 260px" data-row data-url="{{ route('lists.show', $list) }}">
+            <div><a class="what" href="{{ route('lists.show', $list) }}">{{ $list->name }}</a><p class="soft">{{ Say::count($n, rtrim($list->subject, 's')) }}</p></div>
+            <div class="small muted" style="text-align: right">{{ $list->user->name ?? 'somebody' }}, <x-ago :time="$list->created_at" /><br>@if ($check)<strong>{{ Say::percent($check->low) }} to {{ Say::percent($check->high) }} good</strong>, {{ $judged }} judged @else not checked yet @endif</div>
+        </div>
+    @empty
+        <p class="empty">No list yet. In the <a href="/finder">Finder</a>, narrow until it fits a week's work, and keep what remains as a list.</p>
+    @endforelse
+</x-layout>

@@ -1,0 +1,35 @@
+@use('App\Screens\Say')
+@use('App\Finder\StepForm')
+<x-layout :title="'Spot check of '.$list->name" at="lists">
+    <p class="back"><a href="{{ route('lists.show', $list) }}" data-back>← {{ $list->name }}</a></p>
+    <h1>Spot check</h1>
+    <div class="two gap">
+        <section>
+            @if ($record)
+                @php $contact = $record instanceof App\Models\Contact; $account = $contact ? $record->account : $record; @endphp
+                <p class="muted">{{ $left }} left to judge, drawn evenly over the list</p>
+                <div class="card stack" style="margin-top: 8px">
+                    <h2><a href="{{ $contact ? route('contacts.show', $record) : route('accounts.show', $record) }}">{{ $contact ? $record->name() : $record->name }}</a></h2>
+                    <p class="soft">{{ collect([$contact ? $record->title : null, $contact ? $account->name : null, $account->industries->first()?->code ? lcfirst(\Luftig\Core\Firm\Industries::name($account->industries->first()->code)) : 'industry unknown', $account->headquarters()?->city, $account->headcount ? number_format($account->headcount).' heads' : 'heads unknown'])->filter()->implode(' · ') }}</p>
+                    @if ($account->description)<p>{{ $account->description }}</p>@endif
+                    <form method="post" action="{{ route('lists.judge', $list) }}" class="buttons">@csrf<input type="hidden" name="record" value="{{ $record->id }}">
+                        <button class="button primary" name="fits" value="1" data-keep>Fits <kbd>P</kbd></button><button class="button" name="fits" value="0" data-drop>Does not <kbd>D</kbd></button></form>
+                </div>
+            @else
+                <p class="empty">{{ $size === 0 ? 'The list is empty.' : 'The sample is judged; it is known well enough how good the list is.' }}</p>
+            @endif
+        </section>
+        <aside class="card aside stack">
+            <h2>How good the list is</h2>
+            @if ($judged === 0)<p class="soft">Nothing is judged yet.</p>
+            @else
+                <p><span class="big" style="font-size: 30px">{{ Say::percent($check->low) }} – {{ Say::percent($check->high) }}</span><br><span class="muted small">of it fits, with 95 % confidence: {{ $fitting }} of {{ $judged }} judged</span></p>
+                <p class="soft">Of {{ number_format($size) }}, {{ number_format(floor($check->expected[0])) }} to {{ number_format(ceil($check->expected[1])) }} are good. @if ($check->more > 0) {{ $check->more }} more to judge until that is known to within 10 points.@else That is known well enough.@endif</p>
+            @endif
+            @if ($exclusions !== [])
+                <h3>What the misses share</h3>
+                @foreach ($exclusions as $one)<p><a href="{{ $one['address'] }}">Without {{ $one['step']->field->label() }}: {{ $one['step']->says() }}</a> <span class="muted small">{{ $one['misses'] }} misses, no hit</span></p>@endforeach
+            @endif
+        </aside>
+    </div>
+</x-layout>

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+
+/** From all to a list that is worth a week. */
+final class FinderTest extends BrowserTestCase
+{
+    public function test_narrowing_from_all_to_a_list_by_keyboard(): void
+    {
+        $this->signIn('Mira');
+        $this->keys('g', 'f');
+        $this->see('What is in here');
+        $all = $this->total();
+        $this->all('.fields a', 'title')[0]->sendKeys(WebDriverKeys::ENTER);
+        $this->type('maintenance -assistant');
+        $this->see('without: '.number_format($all));
+        $some = $this->total();
+        self::assertLessThan($all, $some);
+        $this->all('.fields a', 'headcount')[0]->sendKeys(WebDriverKeys::ENTER);
+        $this->type('300');
+        $this->see('unknown');
+        self::assertLessThan($some, $this->total());
+        $found = $this->total();
+        $this->all('button', 'Keep as list')[0]->sendKeys(WebDriverKeys::ENTER);
+        $this->find('dialog[open] input[name=name]')->sendKeys('By keyboard'.WebDriverKeys::ENTER);
+        $this->see('The list “By keyboard” is kept');
+        $this->see(number_format($found).' contacts, by Mira');
+        $this->see('would add 0 and miss 0.');
+        $this->keys('g', 'l');
+        $this->see('By keyboard');
+        $this->open('/finder?on=contacts&c[0][f]=work&c[0][v]=kept');
+        self::assertSame($found, $this->total());
+    }
+
+    public function test_including_and_excluding_from_what_is_in_there_and_a_step_taken_out_again(): void
+    {
+        $this->signIn('Anton');
+        $this->open('/finder?on=accounts');
+        $all = $this->total();
+        $this->press($this->all('.facet a[aria-label="Only Sweden"]')[0]);
+        $this->see('without: '.number_format($all));
+        $swedish = $this->total();
+        $facet = $this->all('.facet', 'paper products')[0];
+        $count = (int) str_replace(',', '', $facet->findElement(WebDriverBy::cssSelector('.number'))->getText());
+        $this->press($facet->findElement(WebDriverBy::cssSelector('a[aria-label^=Without]')));
+        $this->see('not industry');
+        self::assertSame($swedish - $count, $this->total());
+        $this->browser->navigate()->back();
+        $this->see('What is in here');
+        self::assertSame($swedish, $this->total(), 'every state has its address');
+        $this->press($this->all('.stair', 'country')[0]->findElement(WebDriverBy::cssSelector('summary')));
+        $this->press('Switch off');
+        $this->see('off');
+        self::assertSame($all, $this->total());
+    }
+
+    public function test_a_spot_check_leads_to_an_exclusion(): void
+    {
+        $this->signIn('Selma');
+        $this->open('/finder?on=accounts&c[0][f]=country&c[0][v]=SE,DE&c[1][f]=kept_out&c[1][x]=1');
+        $this->press('Keep as list');
+        $this->fill('dialog[open] input[name=name]', 'To be checked');
+        $this->find('dialog[open] button.primary')->click();
+        $this->press('Spot check');
+        for ($i = 0; $i < 12; $i++) {
+            $this->see(20 - $i.' left to judge');
+            $this->keys(str_contains($this->find('section .card')->getText(), 'Energy') || $i % 3 === 0 ? 'd' : 'p');
+        }
+        $this->see('8 left to judge');
+        $this->see('with 95 % confidence');
+        $offered = $this->all('aside a', 'Without');
+        if ($offered === []) {
+            self::markTestIncomplete('The misses of this sample share nothing.');
+        }
+        $this->press($offered[0]);
+        $this->see('What is in here');
+        self::assertNotSame([], $this->all('.stair .under', 'not '), 'the exclusion is a step of the search');
+    }
+
+    /** Into the field that has the focus once a condition is chosen. */
+    private function type(string $text): void
+    {
+        $this->browser->wait(8, 100)->until(fn (): bool => (bool) $this->browser->executeScript('return document.activeElement?.dataset.first !== undefined'), 'No field has the focus.');
+        $this->browser->switchTo()->activeElement()->sendKeys($text.WebDriverKeys::ENTER);
+    }
+
+    private function total(): int
+    {
+        return (int) str_replace(',', '', $this->find('[data-total]')->getText());
+    }
+}

@@ -1,0 +1,233 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use Luftig\Core\Finder\Bitmap;
+use Luftig\Core\Finder\Condition;
+use Luftig\Core\Finder\Field;
+use Luftig\Core\Finder\Index;
+use Luftig\Core\Finder\Indexer;
+use Luftig\Core\Finder\Memory;
+use Luftig\Core\Finder\Narrowing;
+use Luftig\Core\Finder\Record;
+use Luftig\Core\Finder\Slices;
+use Luftig\Core\Finder\SpotCheck;
+use Luftig\Core\Finder\Subject;
+use Luftig\Core\Finder\Test;
+use Luftig\Core\Geo\Coordinates;
+use Luftig\Core\Mistake;
+use Luftig\Core\Text\Fold;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** Rules 12 and 13, and the index against a plain evaluation. */
+final class FinderTest extends TestCase
+{
+    use TestTrait;
+
+    private const TODAY = 20_000;
+
+    public function test_the_worked_examples_of_spot_checks_come_out(): void
+    {
+        $check = SpotCheck::of(17, 20, 840);
+        self::assertEqualsWithDelta([.642, .947], [$check->low, $check->high], 5e-4);
+        self::assertEqualsWithDelta([.642 * 840, .947 * 840], $check->expected, .5);
+        self::assertEqualsWithDelta(.857, SpotCheck::of(30, 35, 35)->low, 5e-4);
+        self::assertSame([30.0, 30.0], SpotCheck::of(30, 35, 35)->expected);
+        self::assertSame([0.0, 1.0], [SpotCheck::of(0, 0, 50)->low, SpotCheck::of(0, 0, 50)->high]);
+        self::assertSame(0, SpotCheck::of(0, 0, 0)->more);
+        $this->expectException(Mistake::class);
+        SpotCheck::of(3, 2, 10);
+    }
+
+    public function test_judging_more_narrows_and_the_promised_number_is_enough(): void
+    {
+        $this->limitTo(100)->forAll(Generators::choose(1, 400), Generators::choose(0, 100), Generators::choose(1, 100))->then(function (int $population, int $share, int $part): void {
+            $judged = max(1, intdiv($population * $part, 100));
+            $fits = intdiv($judged * $share, 100);
+            $check = SpotCheck::of($fits, $judged, $population);
+            self::assertLessThanOrEqual($check->high, $check->low);
+            self::assertGreaterThanOrEqual($fits, $check->expected[0]);
+            self::assertSame($check->more === 0, ($check->high - $check->low) / 2 <= .10);
+            self::assertLessThanOrEqual($population, $judged + $check->more);
+        });
+    }
+
+    public function test_a_sample_is_spread_evenly_and_the_same_for_a_seed(): void
+    {
+        $this->limitTo(60)->forAll(Generators::choose(0, 3000), Generators::choose(1, 999))->then(function (int $population, int $seed): void {
+            $drawn = SpotCheck::draw($population, $seed);
+            self::assertSame($drawn, SpotCheck::draw($population, $seed));
+            self::assertCount(min(20, $population), array_unique($drawn));
+            foreach ($drawn as $i => $at) {
+                self::assertGreaterThanOrEqual(intdiv($i * $population, count($drawn)), $at);
+                self::assertLessThan(max(1, intdiv(($i + 1) * $population, count($drawn))), $at);
+            }
+        });
+        self::assertSame([['field' => 'industry', 'value' => '46', 'misses' => 2]], SpotCheck::sharedByMisses([['industry' => ['46'], 'country' => ['SE']], ['industry' => ['46'], 'country' => ['SE']], ['industry' => ['70']]], [['industry' => ['23'], 'country' => ['SE']]]));
+    }
+
+    public function test_bits_and_slices_are_sets_and_numbers(): void
+    {
+        $numbers = Generators::seq(Generators::choose(0, 5000));
+        $this->limitTo(60)->forAll($numbers, Generators::choose(0, 5200), Generators::choose(0, 5200))->then(function (array $numbers, int $a, int $b): void {
+            [$low, $high] = [min($a, $b), max($a, $b)];
+            $digits = [];
+            for ($i = 0; $i < 13; $i++) {
+                $digits[] = Bitmap::of(array_keys(array_filter($numbers, fn (int $n): bool => ($n >> $i & 1) === 1)));
+            }
+            $known = Bitmap::of(array_keys($numbers));
+            $expected = array_keys(array_filter($numbers, fn (int $n): bool => $n >= $low && $n <= $high));
+            self::assertSame($expected, [...(new Slices($digits))->between($low, $high, $known)->positions()]);
+            self::assertSame(count($numbers), $known->count());
+        });
+    }
+
+    public function test_random_searches_find_what_a_plain_evaluation_finds(): void
+    {
+        $this->limitTo(80)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+            $random = new Randomizer(new Mt19937($seed));
+            $accounts = $this->world($random);
+            $indexer = new Indexer(array_map(fn (Record $account): int => count($account->contacts), $accounts));
+            array_map($indexer->add(...), $accounts);
+            $index = new Index(new Memory($indexer->pieces()));
+            $sets = ['contact:1' => array_filter(range(1, 400), fn (int $id): bool => $random->getInt(0, 3) === 0), 'account:1' => [1, 3, 4, 9]];
+            foreach (Subject::cases() as $subject) {
+                $conditions = array_values(array_filter(array_map(fn (): Condition => $this->condition($random), range(1, 4)), fn (Condition $condition): bool => $condition->field->suits($subject) && ($subject === Subject::Contacts || $condition->any !== ['contact:1'])));
+                $steps = array_map(fn (Condition $condition) => $index->step($condition, $subject, self::TODAY, fn (string $name): array => array_values($sets[$name])), $conditions);
+                $narrowing = Narrowing::of($index->all($subject), $steps);
+                $remain = fn (?int $leftOut = null, ?int $until = null): array => $this->plain($accounts, $subject, array_values(array_filter($conditions, fn (int $i): bool => $i !== $leftOut && ($until === null || $i <= $until), ARRAY_FILTER_USE_KEY)), $sets);
+                $found = $index->ids($narrowing->result, $subject);
+                sort($found);
+                self::assertSame($remain(), $found, "seed $seed");
+                foreach ($conditions as $i => $condition) {
+                    $others = $remain($i);
+                    $unknown = count(array_filter($others, fn (int $id): bool => $this->meetsId($accounts, $subject, $id, $condition, $sets) === null));
+                    self::assertSame([count($remain(null, $i)), count($others), $unknown], [$narrowing->after[$i], $narrowing->without[$i], $narrowing->unknown[$i]], "seed $seed, step $i");
+                }
+                $first = $index->first($narrowing->result, $subject, 5);
+                self::assertSame(array_slice(array_reverse($found), 0, 5), array_keys($first), 'in the order that was given');
+                if ($subject === Subject::Contacts) {
+                    $at = array_filter($accounts, fn (Record $account): bool => array_intersect(array_map(fn (Record $contact): int => $contact->id, $account->contacts), $found) !== []);
+                    self::assertSame(count($at), $index->accountsOf($narrowing->result));
+                }
+                $countries = array_count_values(array_merge([], ...array_map(fn (Record $account): array => $subject === Subject::Accounts ? (in_array($account->id, $found, true) ? $account->values['country'] ?? [] : []) : array_merge([], ...array_map(fn (Record $contact): array => in_array($contact->id, $found, true) ? $account->values['country'] ?? [] : [], $account->contacts)), $accounts)));
+                $counts = $index->counts(Field::Country, $narrowing->result, $subject);
+                ksort($countries);
+                ksort($counts);
+                self::assertSame($countries, $counts);
+            }
+        });
+    }
+
+    /** @return list<Record> */
+    private function world(Randomizer $random): array
+    {
+        $accounts = [];
+        $contact = 0;
+        for ($id = 1, $count = $random->getInt(1, 12); $id <= $count; $id++) {
+            $contacts = [];
+            for ($i = $random->getInt(0, 2) === 0 ? $random->getInt(17, 40) : $random->getInt(0, 5); $i > 0; $i--) {
+                $contacts[] = new Record(++$contact, $this->maybe($random, ['seniority' => [['head', 'manager'][$random->getInt(0, 1)]]]), $this->maybe($random, ['in_post' => self::TODAY - $random->getInt(0, 900)]), $this->maybe($random, ['title' => Fold::line(['Head of Maintenance', 'Plant Manager', 'Maintenance Planner'][$random->getInt(0, 2)])]), order: $contact);
+            }
+            $accounts[] = new Record($id, $this->maybe($random, ['country' => [['SE', 'DE', 'DK'][$random->getInt(0, 2)]]]) + ['technology' => $random->getInt(0, 1) === 0 ? [] : ['Tryklog']], $this->maybe($random, ['headcount' => $random->getInt(1, 900)]) + $this->maybe($random, ['fit' => $random->getInt(0, 1000) / 1000]), $this->maybe($random, ['words' => Fold::line(['three shifts, glass', 'compressed air'][$random->getInt(0, 1)])]), $random->getInt(0, 3) === 0 ? null : [[55 + $random->getInt(0, 30) / 10, 12.0]], $contacts, $id);
+        }
+
+        return $accounts;
+    }
+
+    /**
+     * @template T of array
+     *
+     * @param  T  $facts
+     * @return T|array{}
+     */
+    private function maybe(Randomizer $random, array $facts): array
+    {
+        return $random->getInt(0, 3) === 0 ? [] : $facts;
+    }
+
+    private function condition(Randomizer $random): Condition
+    {
+        $exclude = $random->getInt(0, 1) === 1;
+        $unknown = [null, true, false][$random->getInt(0, 2)];
+        $low = $random->getInt(0, 900);
+
+        return match ($random->getInt(0, 8)) {
+            0 => Condition::any(Field::Country, array_slice(['SE', 'DE', 'XX'], 0, $random->getInt(1, 3)), $exclude, $unknown),
+            1 => Condition::any(Field::Technology, ['Tryklog'], $exclude, $unknown),
+            2 => Condition::range(Field::Headcount, $low, $random->getInt(0, 1) ? null : $low + 200, $exclude, $unknown),
+            3 => Condition::range(Field::Fit, null, $low / 1000, $exclude, $unknown),
+            4 => Condition::query(Field::Title, ['maintenance -planner', 'plant OR "head of"', '-plant'][$random->getInt(0, 2)], $exclude, $unknown),
+            5 => Condition::query(Field::Words, 'shift*', $exclude, $unknown),
+            6 => Condition::range(Field::InPost, $random->getInt(0, 1) ? 100 : null, 500, $exclude, $unknown),
+            7 => Condition::near([56.0, 12.0], $random->getInt(20, 200), $exclude, $unknown),
+            default => Condition::any(Field::ListOf, [['contact:1', 'account:1'][$random->getInt(0, 1)]], $exclude, $unknown),
+        };
+    }
+
+    /**
+     * @param  list<Record>  $accounts
+     * @param  list<Condition>  $conditions
+     * @param  array<string, array<int>>  $sets
+     * @return list<int>
+     */
+    private function plain(array $accounts, Subject $subject, array $conditions, array $sets): array
+    {
+        $found = [];
+        foreach ($accounts as $account) {
+            foreach ($subject === Subject::Accounts ? [$account] : $account->contacts as $record) {
+                foreach ($conditions as $condition) {
+                    $meets = $this->meets($condition, $condition->field->isOfContact() ? $record : $account, $record, $sets);
+                    if ($meets === null ? ! $condition->keepsUnknown : $meets === $condition->exclude) {
+                        continue 2;
+                    }
+                }
+                $found[] = $record->id;
+            }
+        }
+        sort($found);
+
+        return $found;
+    }
+
+    /**
+     * @param  list<Record>  $accounts
+     * @param  array<string, array<int>>  $sets
+     */
+    private function meetsId(array $accounts, Subject $subject, int $id, Condition $condition, array $sets): ?bool
+    {
+        foreach ($accounts as $account) {
+            foreach ($subject === Subject::Accounts ? [$account] : $account->contacts as $record) {
+                if ($record->id === $id) {
+                    return $this->meets($condition, $condition->field->isOfContact() ? $record : $account, $record, $sets);
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  array<string, array<int>>  $sets */
+    private function meets(Condition $condition, Record $of, Record $record, array $sets): ?bool
+    {
+        $field = $condition->field->value;
+        if ($condition->field->test() === Test::Sets) {
+            return in_array(str_starts_with($condition->any[0], 'contact:') ? $record->id : $of->id, $sets[$condition->any[0]], true);
+        }
+        $number = $of->numbers[$field] ?? null;
+        $number = $number !== null && $condition->field->countsBack() ? self::TODAY - $number : $number;
+
+        return match ($condition->field->test()) {
+            Test::Any => isset($of->values[$field]) ? array_intersect($condition->any, $of->values[$field]) !== [] : null,
+            Test::Range => $number === null ? null : ($condition->low === null || $number >= $condition->low) && ($condition->high === null || $number <= $condition->high),
+            Test::Query => isset($of->texts[$field]) ? $condition->query?->matchesLine($of->texts[$field]) : null,
+            default => $of->places === null ? null : (new Coordinates(...$condition->of))->distanceTo(new Coordinates(...$of->places[0])) <= $condition->km,
+        };
+    }
+}

@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Finder\Indexes;
+use App\Finder\Search;
+use App\Intake\IntakeKind;
+use App\Models\Account;
+use App\Models\Contact;
+use App\Models\KeepOut;
+use App\Models\KeptList;
+use App\Models\Reservation;
+use App\Standings\Standings;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Finder\Field;
+use Luftig\Core\Finder\Subject;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/** The Finder on the base: conditions, what changes meanwhile, lists, spot checks, export. */
+final class FinderTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->offer->ruleSets()->create(['version' => 2, 'kinds' => [], 'criteria' => [], 'buyer_roles' => [['name' => 'Maintenance', 'functions' => ['maintenance'], 'neighbours' => ['operations']]], 'roles_of_interest' => []]);
+        $this->offer->refresh();
+        $this->bring(IntakeKind::Accounts, "domain;name;industry;headcount;revenue;country;city;postal code;latitude;longitude;technologies;keywords;founded;status\n"
+            ."tunhede.example;Glasverk Tunhede;glass;420;EUR 80 Mio;DK;Hobro;9500;56.64;9.79;Tryklog;three shifts;1961;\n"
+            ."sverkhult.example;Papir Sverkhult;paper;60;;NO;Halden;1767;59.12;11.39;;;;\n"
+            ."ostholz.example;Ostholz Platten;wood panels;;EUR 9 Mio;DE;Wismar;23966;53.89;11.46;Ordvika;three shifts;2001;\n"
+            ."rival.example;Rival Luft;compressors;90;;SE;;;;;;;;competitor\n");
+        $this->bring(IntakeKind::Contacts, "domain;first name;last name;title;since;email;email state;phone;earlier posts\n"
+            ."tunhede.example;Pernille;Rye;Head of Maintenance;2026-11-03;pernille@tunhede.example;valid;;Planner, Fjernlund Papir, 2019–2026\n"
+            ."tunhede.example;Olav;Brekke;Plant Manager;2015-01-01;olav@tunhede.example;invalid;+45 32100001;\n"
+            ."sverkhult.example;Ida;Lie;Maintenance Planner;;ida@sverkhult.example;unknown;;\n"
+            ."ostholz.example;Maren;Uhl;Synergist;2026-06-01;;;;\n"
+            ."rival.example;Rolf;Kvist;Head of Maintenance;;rolf@rival.example;valid;;\n");
+        $this->bring(IntakeKind::Signals, "domain;kind;date;title\ntunhede.example;expansion;2026-11-20;Fourth line\n");
+        (new Standings)->refresh();
+    }
+
+    /** @return list<array{string, string, list<string>}> a condition as its address has it → who meets it */
+    public static function conditions(): array
+    {
+        return [
+            ['contacts', 'f=industry&v=C', ['Ida', 'Maren', 'Olav', 'Pernille', 'Rolf']], ['contacts', 'f=industry&v=glass, 17', ['Ida', 'Olav', 'Pernille']], ['contacts', 'f=country&v=Denmark;NO', ['Ida', 'Olav', 'Pernille']],
+            ['contacts', 'f=headcount&lo=50&hi=100', ['Ida', 'Rolf']], ['contacts', 'f=headcount&lo=50&hi=100&u=1', ['Ida', 'Maren', 'Rolf']], ['contacts', 'f=headcount&lo=50&hi=100&x=1', ['Maren', 'Olav', 'Pernille']], ['contacts', 'f=headcount&lo=50&hi=100&x=1&u=0', ['Olav', 'Pernille']],
+            ['contacts', 'f=revenue&hi=9000000', ['Maren']], ['contacts', 'f=postal_area&v=95', ['Olav', 'Pernille']], ['contacts', 'f=near&q=56.6,9.8&km=50', ['Olav', 'Pernille']], ['contacts', 'f=technology&v=Tryklog,Ordvika', ['Maren', 'Olav', 'Pernille']],
+            ['contacts', 'f=words&q="three shifts" -glasverk', ['Maren']], ['contacts', 'f=signal&v=expansion', ['Olav', 'Pernille']], ['contacts', 'f=title&q=maintenance -planner', ['Pernille', 'Rolf']], ['contacts', 'f=title_before&q=planner', ['Pernille']],
+            ['contacts', 'f=company_before&q=fjernlund', ['Pernille']], ['contacts', 'f=seniority&v=head', ['Pernille', 'Rolf']], ['contacts', 'f=function&v=maintenance,operations', ['Ida', 'Olav', 'Pernille', 'Rolf']], ['contacts', 'f=function&v=operations&x=1', ['Ida', 'Maren', 'Pernille', 'Rolf']],
+            ['contacts', 'f=part&v=signs_off', ['Pernille']], ['contacts', 'f=in_post&hi=6', ['Maren', 'Pernille']], ['contacts', 'f=in_post&lo=6', ['Olav']], ['contacts', 'f=arrival&v=joined', ['Pernille']], ['contacts', 'f=channel&v=email_checked,direct_phone', ['Olav', 'Pernille', 'Rolf']],
+            ['contacts', 'f=kept_out&x=1', ['Ida', 'Maren', 'Olav', 'Pernille']], ['contacts', 'f=founded&lo=1990', ['Maren']],
+            ['accounts', 'f=state&v=ranked', ['Glasverk Tunhede']], ['accounts', 'f=kept_out', ['Rival Luft']], ['accounts', 'f=headcount&lo=100', ['Glasverk Tunhede']],
+        ];
+    }
+
+    /** @param  list<string>  $expected */
+    #[DataProvider('conditions')]
+    public function test_each_condition_finds_whom_it_means(string $on, string $condition, array $expected): void
+    {
+        parse_str($condition, $row);
+        self::assertSame($expected, $this->found(['on' => $on, 'c' => [$row]]));
+    }
+
+    public function test_counts_agree_between_staircase_facets_and_list(): void
+    {
+        $search = $this->search(['c' => [['f' => 'function', 'v' => 'maintenance,operations'], ['f' => 'headcount', 'lo' => '50'], ['f' => 'country', 'v' => 'SE', 'x' => '1']]]);
+        self::assertSame([[4, 3, 0], [4, 3, 0], [3, 4, 0]], array_map(fn (array $row): array => [$row['after'], $row['without'], $row['unknown']], $search->staircase()));
+        self::assertSame([5, 3, 2], [$search->everybody(), $search->total(), $search->accounts()]);
+        self::assertSame(['DK' => 2, 'NO' => 1], $search->counts(Field::Country));
+        self::assertSame(['maintenance' => 2, 'operations' => 1], $search->counts(Field::BusinessFunction));
+        self::assertSame(['Pernille', 'Olav', 'Ida'], array_map(fn (int $id): string => Contact::query()->findOrFail($id)->first_name, $search->ids()), 'by priority');
+        foreach ($search->counts(Field::Country) as $value => $count) {
+            self::assertSame($count, $this->search(['c' => [...$search->parameters()['c'], ['f' => 'country', 'v' => $value]]])->total());
+        }
+    }
+
+    public function test_what_changes_shows_in_the_next_search_and_a_torn_index_is_built_anew(): void
+    {
+        self::assertSame(['Ida'], $this->found(['c' => [['f' => 'country', 'v' => 'NO']]]));
+        $this->bring(IntakeKind::Accounts, "domain;country;headcount\nsverkhult.example;SE;75\n");
+        $this->bring(IntakeKind::Contacts, "domain;name;title;email\nsverkhult.example;Nora Ny;Maintenance Lead;nora@sverkhult.example\n");
+        (new Standings)->refresh();
+        self::assertSame([[], ['Ida', 'Nora', 'Rolf']], [$this->found(['c' => [['f' => 'country', 'v' => 'NO']]]), $this->found(['c' => [['f' => 'country', 'v' => 'SE']]])]);
+        self::assertSame(['Ida', 'Nora', 'Pernille', 'Rolf'], $this->found(['c' => [['f' => 'function', 'v' => 'maintenance']]]));
+        self::assertSame(6, $this->search([])->everybody());
+
+        foreach (glob(config('luftig.finder').'/*/'.$this->offer->id.'/*/pieces') ?: [] as $pieces) {
+            file_put_contents($pieces, 'torn', FILE_APPEND);
+        }
+        self::assertSame(['Ida', 'Nora', 'Rolf'], $this->found(['c' => [['f' => 'country', 'v' => 'SE']]]));
+        Indexes::forget();
+        self::assertSame(['Ida', 'Nora', 'Rolf'], $this->found(['c' => [['f' => 'country', 'v' => 'SE']]]));
+    }
+
+    public function test_who_is_new_kept_and_in_work_is_told_apart_and_a_keep_out_works_at_once(): void
+    {
+        $list = $this->keep('Two', ['c' => [['f' => 'function', 'v' => 'maintenance'], ['f' => 'kept_out', 'x' => '1']]]);
+        self::assertSame(2, $list->members()->count());
+        $pernille = Contact::query()->where('first_name', 'Pernille')->sole();
+        Reservation::query()->create(['contact_id' => $pernille->id, 'account_id' => $pernille->account_id, 'offer_id' => $this->offer->id, 'user_id' => $this->rep->id, 'until' => today()]);
+        $search = $this->search([]);
+        self::assertSame([['new' => 3, 'kept' => 1, 'in_work' => 1], 'in_work'], [$search->work(), $search->workOf($pernille->id)]);
+        self::assertSame(['Maren', 'Olav', 'Rolf'], $this->found(['c' => [['f' => 'work', 'v' => 'new']]]));
+        self::assertSame(['Ida'], $this->found(['c' => [['f' => 'work', 'v' => 'kept']]]));
+        self::assertSame(['Ida', 'Pernille'], $this->found(['c' => [['f' => 'list', 'v' => (string) $list->id]]]));
+
+        KeepOut::query()->create(['type' => 'contact', 'value' => 'Ida', 'contact_id' => Contact::query()->where('first_name', 'Ida')->value('id'), 'reason' => 'asked us']);
+        self::assertSame(['Maren', 'Olav', 'Pernille'], $this->found([]));
+    }
+
+    public function test_a_list_remembers_how_it_was_made_and_what_would_be_different(): void
+    {
+        $list = $this->keep('Maintenance people', ['c' => [['f' => 'function', 'v' => 'maintenance']]], ['per_account' => 1]);
+        $this->bring(IntakeKind::Contacts, "domain;name;title;email\nostholz.example;Nora Ny;Maintenance Lead;nora@ostholz.example\n");
+        (new Standings)->refresh();
+        $this->actingAs($this->rep)->get(route('lists.show', $list))->assertOk()->assertSeeTextInOrder(['Maintenance people', '3 contacts', 'function', 'maintenance', 'at most 1 at one account', 'would add 1 and miss 0']);
+        $this->post(route('finder.keep'), ['name' => 'Maintenance people', 'on' => 'contacts'])->assertSessionHasErrors('name');
+        $this->delete(route('lists.destroy', $list))->assertSessionHas('putBack');
+        self::assertSame(0, KeptList::query()->count());
+        $this->post(route('lists.restore', $list->id))->assertRedirect(route('lists.show', $list));
+        $accounts = $this->keep('Danes', ['on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'DK']]]);
+        self::assertSame(['Olav', 'Pernille'], $this->found(['c' => [['f' => 'list', 'v' => (string) $accounts->id]]]), 'from a list of accounts to their contacts');
+    }
+
+    public function test_a_spot_check_judges_a_sample(): void
+    {
+        $list = $this->keep('All', ['c' => [['f' => 'headcount', 'lo' => '1', 'u' => '1']]]);
+        foreach ($list->members()->pluck('record_id') as $id) {
+            $this->actingAs($this->rep)->post(route('lists.judge', $list), ['record' => $id, 'fits' => Contact::query()->findOrFail($id)->title === 'Head of Maintenance' ? '1' : '0'])->assertRedirect();
+        }
+        $page = $this->get(route('lists.sample', $list))->assertOk();
+        $page->assertSeeTextInOrder(['known well enough', '40 % – 40 %', '2 of 5 judged', 'Of 5, 2 to 2 are good']);
+        self::assertSame(2, (int) DB::table('list_members')->where('fits', true)->count());
+    }
+
+    public function test_what_is_exported_says_how_it_was_found_and_can_be_found_again(): void
+    {
+        $query = ['on' => 'contacts', 'c' => [['f' => 'title', 'q' => 'maintenance OR "plant manager"'], ['f' => 'kept_out', 'x' => '1']]];
+        $csv = $this->actingAs($this->rep)->get(route('finder.export', ['csv'] + $query))->assertOk()->streamedContent();
+        preg_match('/"found by";"?(http[^";\n]+)/', $csv, $address);
+        parse_str((string) parse_url($address[1], PHP_URL_QUERY), $again);
+        self::assertSame(['Ida', 'Olav', 'Pernille'], $this->found($again));
+        self::assertSame(5, substr_count($csv, "\n"), 'headings, three, and how they were found');
+        $json = array_map(fn (string $line): array => json_decode($line, true), explode("\n", trim($this->get(route('finder.export', ['jsonl'] + $query))->streamedContent())));
+        self::assertSame([3, 'Pernille'], [$json[0]['found'], $json[1]['first name']]);
+        self::assertSame(3, substr_count($this->get(route('finder.export', ['vcf'] + $query))->streamedContent(), 'BEGIN:VCARD'));
+    }
+
+    public function test_a_mistake_stands_at_its_step_and_the_others_hold(): void
+    {
+        $page = $this->actingAs($this->rep)->get(route('finder', ['on' => 'contacts', 'c' => [['f' => 'title', 'q' => '(head'], ['f' => 'country', 'v' => 'DK'], ['f' => 'headcount', 'lo' => 'many'], ['f' => 'near', 'q' => 'Nowhere', 'km' => '5'], ['f' => 'no-such-field']]]))->assertOk();
+        $page->assertSeeText('A parenthesis opens here and is not closed. (at character 0)')->assertSeeText('“many” is not a number.')->assertSeeText('The place “Nowhere” is not known')->assertSeeText('2 contacts');
+        $this->get('/finder?on=accounts&c[0][f]=title&c[0][q]=x')->assertOk()->assertDontSeeText('without:');
+        $this->get('/finder?c=x&on[]=y')->assertOk();
+    }
+
+    /** @param  array<string, mixed>  $query */
+    private function search(array $query): Search
+    {
+        return Search::from($this->offer, $query + ['on' => 'contacts', 'c' => ['']]);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $query
+     * @return list<string>
+     */
+    private function found(array $query): array
+    {
+        $search = Search::from($this->offer, $query + ['on' => 'contacts']);
+
+        return $search->subject === Subject::Accounts
+            ? Account::query()->whereIn('id', $search->ids())->orderBy('name')->pluck('name')->all()
+            : Contact::query()->whereIn('id', $search->ids())->orderBy('first_name')->pluck('first_name')->all();
+    }
+
+    /**
+     * @param  array<string, mixed>  $query
+     * @param  array<string, mixed>  $more
+     */
+    private function keep(string $name, array $query, array $more = []): KeptList
+    {
+        $this->actingAs($this->rep)->post(route('finder.keep'), ['name' => $name] + $more + $query + ['on' => 'contacts'])->assertSessionHasNoErrors();
+
+        return KeptList::query()->where('name', $name)->sole();
+    }
+}
