@@ -64,7 +64,7 @@
     <nav class="fields" aria-label="Conditions to add">
         @foreach ($groups as $group => $fields)
             @php $fields = array_filter($fields, fn ($field) => $field->suits($search->subject)); @endphp
-            @if ($fields !== [])<p><span class="muted small">{{ $group }}</span> @foreach ($fields as $field)<a href="{{ $address($steps, ['add' => $field->value]) }}#adding" @if ($add === $field) aria-current="true" @endif>{{ $field->label() }}</a>@endforeach</p>@endif
+            @if ($fields !== [])<p><span class="muted small">{{ $group }}</span> @foreach ($fields as $field)<a href="{{ $address($steps, ['add' => $field->value]) }}" @if ($add === $field) aria-current="true" @endif>{{ $field->label() }}</a>@endforeach</p>@endif
         @endforeach
     </nav>
     <div class="two gap">
