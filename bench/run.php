@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 /*
  * Speed and memory as ratios measured in one run, on a database of its own that is gone afterwards.
- *   ./luftig bench [accounts] [signals] [contacts]
+ *   ./luftig bench [accounts] [signals] [contacts] [part: standings, finder or intake]
  */
 
+use App\Finder\Indexes;
+use App\Finder\Search;
 use App\Intake\Gazetteer;
 use App\Intake\Importer;
 use App\Intake\IntakeKind;
@@ -21,6 +23,9 @@ use Database\Demo\Words;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Luftig\Core\Finder\Field;
+use Luftig\Core\Person\BusinessFunction;
+use Luftig\Core\Person\Seniority;
 
 require __DIR__.'/../tests/bootstrap.php';
 putenv('DB_DATABASE=luftig_bench');
@@ -29,6 +34,7 @@ $_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = 'luftig_bench';
 $accounts = (int) ($argv[1] ?? 100_000);
 $signals = (int) ($argv[2] ?? 2_000_000);
 $contacts = (int) ($argv[3] ?? 1_000_000);
+$part = $argv[4] ?? null;
 
 $server = new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'luftig', '');
 $server->exec('DROP DATABASE IF EXISTS luftig_bench');
@@ -117,12 +123,17 @@ function contactsSql(int $from, int $to): string
     return "SELECT c.account_id, c.id, reading, title, type, NULL, state, chance, UNIX_TIMESTAMP(active_at) FROM contacts c LEFT JOIN channels ON contact_id = c.id WHERE c.account_id BETWEEN $from AND $to AND merged_into IS NULL ORDER BY c.account_id, c.id";
 }
 
-function standings(int $accounts): void
+function standings(int $accounts, bool $measured = true): void
 {
     $offer = Offer::query()->create(['name' => 'Leak survey']);
     $rules = Rulebooks::all()['Leak survey'];
     $roles = ['buyer_roles' => $rules['buyer_roles'], 'roles_of_interest' => $rules['roles_of_interest']];
     $offer->ruleSets()->create(['version' => 1, 'criteria' => $rules['criteria'], 'kinds' => $rules['kinds']] + $roles);
+    if (! $measured) {
+        (new Standings)->all();
+
+        return;
+    }
     merelyRead($accounts);
     $read = min(seconds(fn () => merelyRead($accounts)), seconds(fn () => merelyRead($accounts)));
     say(sprintf('Merely reading the rows: %.2f s', $read));
@@ -154,6 +165,75 @@ function ranked(int $accounts, float $whole, Offer $offer): void
     DB::statement('RENAME TABLE contacts_away TO contacts');
     say(sprintf('%s contacts ranked within their accounts in that run: %.2f s = %.2f × merely reading them, %.2f s (at most 1.5)', number_format($sum), $whole - $without, ($whole - $without) / $read, $read));
     (new Standings)->all();
+}
+
+/** Random requests to the Finder: seven steps with what each costs, ten fields counted, and a first page; and the same by SQL. */
+function finder(): void
+{
+    $offer = Offer::query()->with('rules')->sole();
+    say(sprintf('The index built: %.1f s (under 30)', seconds(fn () => Indexes::build($offer))));
+    $random = new Random\Randomizer(new Random\Engine\Mt19937(7));
+    $pick = fn (array $from): mixed => $from[$random->getInt(0, count($from) - 1)];
+    $times = $sql = [];
+    for ($i = 0; $i < 60; $i++) {
+        $low = $random->getInt(20, 400);
+        $countries = $pick([['SE'], ['SE', 'DK'], ['DE', 'PL', 'SE']]);
+        $industries = $pick([['23', '22'], ['17', '22', '23', '21'], ['25']]);
+        $query = ['on' => 'contacts', 'c' => [
+            ['f' => 'country', 'v' => implode(',', $countries)], ['f' => 'industry', 'v' => implode(',', $industries)], ['f' => 'headcount', 'lo' => (string) $low, 'hi' => (string) ($low + 900)],
+            ['f' => 'function', 'v' => $pick(['maintenance', 'operations,sustainability', 'general_management'])], ['f' => 'seniority', 'v' => $pick(['head', 'manager,head', 'specialist'])],
+            ['f' => 'title', 'q' => $pick(['maintenance OR energy -assistant', 'manager', '-assistant'])], ['f' => 'state', 'v' => 'ranked'],
+        ]];
+        $found = null;
+        $times[] = 1000 * seconds(function () use ($offer, $query, &$found): void {
+            $search = Search::from($offer, $query);
+            $search->staircase();
+            foreach ([Field::Industry, Field::Country, Field::City, Field::Technology, Field::Signal, Field::State, Field::Seniority, Field::BusinessFunction, Field::Part, Field::Channel] as $field) {
+                $search->counts($field, 5);
+            }
+            $search->ids(20);
+            $found = $search->total();
+        });
+        if ($i < 2) {
+            $sql[] = 1000 * seconds(fn () => bySql($query['c'], $countries, $industries, $low));
+        }
+    }
+    sort($times);
+    say(sprintf('A request of seven steps: %.1f ms at the median, %.1f at the 95th percentile (under 40 and 100)', $times[30], $times[56]));
+    say(sprintf('The same by SQL: %.0f ms, %.0f × as long (at least 40)', array_sum($sql) / count($sql), array_sum($sql) / count($sql) / $times[30]));
+    $account = Account::query()->firstOrFail();
+    $one = seconds(function () use ($account, $offer): void {
+        Indexes::changed([$account->id]);
+        Search::from($offer, ['on' => 'contacts', 'c' => ['']])->total();
+    });
+    say(sprintf('A search after one account changed: %.1f ms', 1000 * $one));
+}
+
+/**
+ * Counts after and without each step, ten fields, and the first page, each a statement of its own.
+ *
+ * @param  list<array<string, string>>  $steps
+ * @param  list<string>  $countries
+ * @param  list<string>  $industries
+ */
+function bySql(array $steps, array $countries, array $industries, int $low): void
+{
+    $in = fn (array $values): string => "'".implode("','", $values)."'";
+    $functions = BusinessFunction::set(array_map(fn (string $name): BusinessFunction => BusinessFunction::from($name), explode(',', $steps[3]['v']))) << 7;
+    $ranks = implode(',', array_map(fn (string $name): int => Seniority::from($name)->rank(), explode(',', $steps[4]['v'])));
+    $conditions = [
+        "p.country IN ({$in($countries)})", 'LEFT(i.code, 2) IN ('.$in($industries).')', "a.headcount BETWEEN $low AND ".($low + 900), "c.reading & $functions", "c.reading >> 3 & 15 IN ($ranks)", "c.title LIKE '%manager%'", "s.state = 'ranked'",
+    ];
+    $from = 'FROM contacts c JOIN accounts a ON a.id = c.account_id JOIN places p ON p.account_id = a.id AND p.headquarters = 1 JOIN account_industry i ON i.account_id = a.id AND i.position = 0 JOIN standings s ON s.account_id = a.id WHERE c.merged_into IS NULL';
+    $where = fn (array $which): string => $which === [] ? '' : ' AND '.implode(' AND ', $which);
+    foreach (array_keys($conditions) as $k) {
+        DB::select("SELECT COUNT(*) $from".$where(array_slice($conditions, 0, $k + 1)));
+        DB::select("SELECT COUNT(*) $from".$where(array_values(array_diff_key($conditions, [$k => 0]))));
+    }
+    foreach (['i.code', 'p.country', 'p.city', 's.state', 'a.sites', 'c.reading >> 3 & 15', 'c.reading >> 7', 'a.founded', 'a.status', 'a.owner_id'] as $field) {
+        DB::select("SELECT $field, COUNT(*) AS n $from".$where($conditions).' GROUP BY 1 ORDER BY n DESC LIMIT 5');
+    }
+    DB::select("SELECT c.id $from".$where($conditions).' ORDER BY s.points DESC LIMIT 20');
 }
 
 function intake(int $rows): void
@@ -207,7 +287,8 @@ function intake(int $rows): void
 
 printf("%s accounts, %s signals, %s contacts\n", number_format($accounts), number_format($signals), number_format($contacts));
 say(sprintf('A world to measure in: %.1f s', seconds(fn () => world($accounts, $signals, $contacts))));
-standings($accounts);
-intake($accounts);
+$part === 'intake' || standings($accounts, $part !== 'finder');
+in_array($part, [null, 'finder'], true) && finder();
+in_array($part, [null, 'intake'], true) && intake($accounts);
 DB::purge();
 (new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'luftig', ''))->exec('DROP DATABASE luftig_bench');

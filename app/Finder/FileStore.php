@@ -56,6 +56,13 @@ final class FileStore implements Store
         return $length === 0 ? '' : (string) stream_get_contents($this->file, $length);
     }
 
+    public function number(string $key, int $place): int
+    {
+        fseek($this->file, $this->table[$key][0] + 4 * $place);
+
+        return unpack('V', (string) fread($this->file, 4))[1] ?? 0;
+    }
+
     public function keys(string $prefix): array
     {
         return array_values(array_filter(array_map(strval(...), array_keys($this->table)), static fn (string $key): bool => str_starts_with($key, $prefix)));

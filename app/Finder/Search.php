@@ -6,6 +6,7 @@ namespace App\Finder;
 
 use App\Models\Offer;
 use Carbon\CarbonImmutable;
+use Closure;
 use Luftig\Core\Finder\Field;
 use Luftig\Core\Finder\Index;
 use Luftig\Core\Finder\Narrowing;
@@ -88,18 +89,24 @@ final class Search
         return $rows;
     }
 
-    /** @return array<string, int> value → how many of those found have it, the most frequent first */
-    public function counts(Field $field): array
+    /**
+     * @param  int  $most  how many values
+     * @param  Closure(string): bool|null  $only  which values are of interest
+     * @return array<string, int> value → how many of those found have it, the most frequent first
+     */
+    public function counts(Field $field, int $most = PHP_INT_MAX, ?Closure $only = null): array
     {
+        // What changed is few, and counted whole.
+        $asked = $this->asked();
         $counts = [];
-        foreach ($this->asked() as [$index, $narrowing]) {
-            foreach ($index->counts($field, $narrowing->result, $this->subject) as $value => $count) {
+        foreach ($asked as [$index, $narrowing]) {
+            foreach ($index->counts($field, $narrowing->result, $this->subject, count($asked) > 1 ? PHP_INT_MAX : $most, $only) as $value => $count) {
                 $counts[$value] = ($counts[$value] ?? 0) + $count;
             }
         }
         arsort($counts);
 
-        return $counts;
+        return array_slice($counts, 0, $most, true);
     }
 
     /** @return array{new: int, kept: int, in_work: int} */

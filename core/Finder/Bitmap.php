@@ -91,14 +91,14 @@ final readonly class Bitmap
     }
 
     /**
-     * Those of a stretch, counted from its beginning.
+     * The set cut into stretches, each counted from its beginning.
      *
-     * @param  int  $from  a multiple of 8
-     * @param  int  $width  a multiple of 8
+     * @param  int  $width  of a stretch, a multiple of 8
+     * @return list<self>
      */
-    public function stretch(int $from, int $width): self
+    public function stretches(int $width): array
     {
-        return self::ofBytes(substr($this->bytes(intdiv($from + $width, 8)), intdiv($from, 8), intdiv($width, 8)));
+        return array_map(self::ofBytes(...), str_split($this->bytes(), max(1, intdiv($width, 8))));
     }
 
     /** @return iterable<int> ascending */

@@ -10,13 +10,27 @@ use Luftig\Core\Geo\Coordinates;
 /** Answers conditions with sets (rule 12), out of pieces that an Indexer made. */
 final class Index
 {
+    /** Up to so many found, walking over them is quicker than asking value by value. */
+    private const WALKED = 35_000;
+
+    /** So few numbers are read one by one. */
+    private const FEW = 1500;
+
     private readonly int $pages;
 
     /** @var array<string, Bitmap> */
     private array $read = [];
 
-    /** @var array<int, int>|null place of a contact → id */
-    private ?array $contacts = null;
+    /** Ids of contacts in their order, and their places in that order: four bytes each. */
+    private ?string $sorted = null;
+
+    private ?string $places = null;
+
+    /** Whose numbers on each page were summed up last, and these. */
+    private ?Bitmap $summed = null;
+
+    /** @var list<Bitmap> */
+    private array $sums = [];
 
     /** @var array<int, int>|null page → account */
     private ?array $accounts = null;
@@ -79,10 +93,7 @@ final class Index
     /** How many accounts contacts are at. */
     public function accountsOf(Bitmap $contacts): int
     {
-        $pages = Bitmap::none();
-        for ($level = 0; $level < Indexer::LEVELS; $level++) {
-            $pages = $pages->or($contacts->stretch($level * $this->pages, $this->pages));
-        }
+        $pages = array_reduce($contacts->stretches($this->pages), static fn (Bitmap $all, Bitmap $level): Bitmap => $all->or($level), Bitmap::none());
         $first = $this->piece('a:first');
         $ids = [];
         foreach ($pages->without($first)->positions() as $page) {
@@ -97,25 +108,101 @@ final class Index
     }
 
     /**
-     * How many have each value of a field.
+     * The most frequent values of a field among those found.
      *
+     * @param  int  $most  how many values
+     * @param  Closure(string): bool|null  $only  which values are of interest
      * @return array<string, int> the most frequent first
      */
-    public function counts(Field $field, Bitmap $result, Subject $subject): array
+    public function counts(Field $field, Bitmap $result, Subject $subject, int $most = PHP_INT_MAX, ?Closure $only = null): array
     {
         $of = $field->isOfContact() ? 'c' : 'a';
-        $prefix = "$of:{$field->value}=";
+        $slices = $of === 'a' && $subject === Subject::Contacts ? $this->perPage($result) : [$result];
         $counts = [];
-        foreach ($this->store->keys($prefix) as $key) {
-            $bits = $this->piece($key);
-            $count = $result->countWith($of === 'a' && $subject === Subject::Contacts ? $this->spread($bits) : $bits);
+        $least = 0;
+        $totals = json_decode($this->store->get("n:$of:{$field->value}") ?? '[]', true);
+        $codes = $this->store->get("k:$of:{$field->value}");
+        if ($codes !== null && $result->count() <= self::WALKED) {
+            return $this->walked($codes, array_keys($totals), $slices, $most, $only);
+        }
+        foreach ($totals as $value => [$accounts, $contacts]) {
+            // No value can have more here than it has in all; they come by that number.
+            if (count($counts) >= $most && $contacts < $least) {
+                break;
+            }
+            if ($only !== null && ! $only((string) $value)) {
+                continue;
+            }
+            $bits = $this->piece("$of:{$field->value}=$value");
+            $count = 0;
+            foreach ($slices as $digit => $slice) {
+                $count += $slice->countWith($bits) << $digit;
+            }
             if ($count > 0) {
-                $counts[substr($key, strlen($prefix))] = $count;
+                $counts[(string) $value] = $count;
+                if (count($counts) >= $most && $count > $least && $subject === Subject::Contacts) {
+                    arsort($counts);
+                    $least = array_values($counts)[$most - 1];
+                }
             }
         }
         arsort($counts);
 
-        return $counts;
+        return array_slice($counts, 0, $most, true);
+    }
+
+    /**
+     * Counts by looking at the value of each page, where there are many values and few pages.
+     *
+     * @param  list<int|string>  $values
+     * @param  list<Bitmap>  $slices
+     * @param  Closure(string): bool|null  $only
+     * @return array<string, int>
+     */
+    private function walked(string $codes, array $values, array $slices, int $most, ?Closure $only): array
+    {
+        $counts = [];
+        foreach ($slices as $digit => $slice) {
+            foreach ($slice->positions() as $page) {
+                $code = self::number($codes, $page);
+                $counts[$code] = ($counts[$code] ?? 0) + (1 << $digit);
+            }
+        }
+        unset($counts[0]);
+        $named = [];
+        foreach ($counts as $code => $count) {
+            $value = (string) ($values[$code - 1] ?? '');
+            if ($only === null || $only($value)) {
+                $named[$value] = $count;
+            }
+        }
+        arsort($named);
+
+        return array_slice($named, 0, $most, true);
+    }
+
+    /**
+     * How many contacts of a set are on each page, as a number in binary digits: one set a digit.
+     *
+     * @return list<Bitmap> the lowest digit first
+     */
+    private function perPage(Bitmap $contacts): array
+    {
+        if ($this->summed === $contacts) {
+            return $this->sums;
+        }
+        $digits = [];
+        foreach ($contacts->stretches($this->pages) as $carry) {
+            for ($digit = 0; ! $carry->isEmpty(); $digit++) {
+                $before = $digits[$digit] ?? Bitmap::none();
+                $digits[$digit] = $before->or($carry)->without($before->and($carry));
+                $carry = $before->and($carry);
+            }
+        }
+
+        $this->summed = $contacts;
+
+        return $this->sums = array_values($digits);
     }
 
     /**
@@ -125,10 +212,9 @@ final class Index
      */
     public function ids(Bitmap $result, Subject $subject): array
     {
-        $at = $subject === Subject::Accounts ? $this->accounts() : $this->contacts();
         $ids = [];
         foreach ($result->positions() as $place) {
-            $ids[] = $at[$place];
+            $ids[] = $this->id($place, $subject);
         }
 
         return $ids;
@@ -150,16 +236,16 @@ final class Index
                 break;
             }
         }
-        $codes = $this->store->get("$of:order") ?? '';
         $order = [];
+        $few = $within->count() < self::FEW;
+        $codes = $few ? '' : $this->store->get("$of:order") ?? '';
         foreach ($within->positions() as $place) {
-            $order[$place] = ord($codes[4 * $place]) | ord($codes[4 * $place + 1]) << 8 | ord($codes[4 * $place + 2]) << 16 | ord($codes[4 * $place + 3]) << 24;
+            $order[$place] = $few ? $this->store->number("$of:order", $place) : self::number($codes, $place);
         }
         arsort($order);
-        $at = $of === 'a' ? $this->accounts() : $this->contacts();
         $first = [];
         foreach (array_slice($order, 0, $count, true) as $place => $code) {
-            $first[$at[$place]] = $code;
+            $first[$this->id($place, $subject)] = $code;
         }
 
         return $first;
@@ -173,7 +259,7 @@ final class Index
         }
         $wanted = array_fill_keys($ids, true);
         if (str_starts_with($name, 'contact:')) {
-            return Bitmap::of(array_keys(array_filter($this->contacts(), static fn (int $id): bool => isset($wanted[$id]))));
+            return Bitmap::of(array_filter(array_map($this->placeOf(...), array_keys($wanted)), static fn (int $place): bool => $place >= 0));
         }
         $pages = Bitmap::of(array_keys(array_filter($this->accounts(), static fn (int $id): bool => isset($wanted[$id]))));
 
@@ -184,7 +270,7 @@ final class Index
     {
         $field = $condition->field;
         $digits = [];
-        for ($i = 0; $i < 40; $i++) {
+        for ($i = 0, $count = (int) $this->store->get("d:$of:{$field->value}"); $i < $count; $i++) {
             $digits[] = $this->piece("$of:{$field->value}#$i");
         }
         [$low, $high] = [$condition->low, $condition->high];
@@ -198,19 +284,28 @@ final class Index
 
     private function found(Condition $condition): Bitmap
     {
-        $lines = $this->store->get("t:{$condition->field->value}");
+        $field = $condition->field->value;
+        $lines = $this->store->get("t:$field");
         if ($lines === null || $condition->query === null) {
             return Bitmap::none();
         }
-        $places = explode("\n", (string) $this->store->get("p:{$condition->field->value}"));
-        $found = [];
+        $starts = $this->store->get("o:$field") ?? '';
+        $numbers = $this->store->get("p:$field") ?? '';
+        $found = Bitmap::none();
+        $rest = '';
         foreach (explode("\n", $lines) as $i => $line) {
-            if ($condition->query->matchesLine($line)) {
-                array_push($found, ...array_map(intval(...), explode(',', $places[$i])));
+            if (! $condition->query->matchesLine($line)) {
+                continue;
+            }
+            [$from, $to] = [self::number($starts, $i), self::number($starts, $i + 1)];
+            if ($from === $to) {
+                $found = $found->or($this->piece("l:$field#$i"));
+            } else {
+                $rest .= substr($numbers, 4 * $from, 4 * ($to - $from));
             }
         }
 
-        return Bitmap::of($found);
+        return $rest === '' ? $found : $found->or(Bitmap::of(unpack('V*', $rest) ?: []));
     }
 
     private function near(Condition $condition): Bitmap
@@ -252,15 +347,33 @@ final class Index
         return $this->accounts ??= array_values(unpack('V*', $this->store->get('accounts') ?? '') ?: []);
     }
 
-    /** @return array<int, int> */
-    private function contacts(): array
+    private function id(int $place, Subject $subject): int
     {
-        if ($this->contacts === null) {
-            $all = array_values(unpack('V*', $this->store->get('contacts') ?? '') ?: []);
-            $half = intdiv(count($all), 2);
-            $this->contacts = $half === 0 ? [] : array_combine(array_slice($all, 0, $half), array_slice($all, $half));
+        return $subject === Subject::Accounts ? $this->accounts()[$place] : $this->store->number('c:ids', $place);
+    }
+
+    /** Where a contact stands; −1: not here. */
+    private function placeOf(int $id): int
+    {
+        $ids = $this->sorted ??= $this->store->get('by id') ?? '';
+        [$low, $high] = [0, intdiv(strlen($ids), 4) - 1];
+        while ($low <= $high) {
+            $middle = intdiv($low + $high, 2);
+            $there = self::number($ids, $middle);
+            if ($there === $id) {
+                return self::number($this->places ??= $this->store->get('places by id') ?? '', $middle);
+            }
+            $there < $id ? $low = $middle + 1 : $high = $middle - 1;
         }
 
-        return $this->contacts;
+        return -1;
+    }
+
+    /** The number of four bytes at a place. */
+    private static function number(string $bytes, int $place): int
+    {
+        $at = 4 * $place;
+
+        return ord($bytes[$at]) | ord($bytes[$at + 1]) << 8 | ord($bytes[$at + 2]) << 16 | ord($bytes[$at + 3]) << 24;
     }
 }

@@ -14,6 +14,12 @@ final class Indexer
 {
     public const LEVELS = 16;
 
+    /** From so many places on a line has a set of its own. */
+    private const OFTEN = 2000;
+
+    /** From so many values on they are counted by walking over what was found. */
+    private const MANY = 64;
+
     /** How many stand in the first band. */
     private const BAND = 512;
 
@@ -25,7 +31,7 @@ final class Indexer
     /** @var array<string, string> key → bits */
     private array $bits = [];
 
-    /** @var array<string, array<int, string>> text field → place → line */
+    /** @var array<string, array<string, list<int>>> text field → line → places */
     private array $lines = [];
 
     /** @var array<int, int> page → account */
@@ -39,6 +45,18 @@ final class Indexer
 
     /** @var array<int, list<array{float, float}>> */
     private array $places = [];
+
+    /** @var array<string, array<array-key, array{int, int}>> of:field → value → how many accounts and contacts have it */
+    private array $totals = [];
+
+    /** @var array<string, array<int, string>> of:field → place → its one value, for fields that never have several */
+    private array $single = [];
+
+    /** @var array<string, true> */
+    private array $several = [];
+
+    /** @var array<string, int> of:field → how many binary digits its numbers have */
+    private array $digits = [];
 
     private int $page = 0;
 
@@ -60,7 +78,7 @@ final class Indexer
         $this->set('a:first', $this->page, $this->pages);
         for ($page = $this->page; $page < $this->page + $own; $page++) {
             $this->accountOf[$page] = $account->id;
-            $this->describe('a', $account, $page, $this->pages);
+            $this->describe('a', $account, $page, $this->pages, $page === $this->page ? [1, count($account->contacts)] : [0, 0]);
             if ($page === $this->page) {
                 $this->orders['a'][$page] = $account->order;
             }
@@ -72,7 +90,7 @@ final class Indexer
             $place = ($i % self::LEVELS) * $this->pages + $this->page + intdiv($i, self::LEVELS);
             $this->set('c:all', $place, self::LEVELS * $this->pages);
             $this->contactAt[$place] = $contact->id;
-            $this->describe('c', $contact, $place, self::LEVELS * $this->pages);
+            $this->describe('c', $contact, $place, self::LEVELS * $this->pages, [0, 1]);
             $this->orders['c'][$place] = $contact->order;
         }
         $this->page += $own;
@@ -82,20 +100,52 @@ final class Indexer
     public function pieces(): array
     {
         $pieces = $this->bits + ['pages' => pack('P', $this->pages), 'accounts' => pack('V*', ...$this->accountOf)];
-        ksort($this->contactAt);
-        $pieces['contacts'] = $this->contactAt === [] ? '' : pack('V*', ...array_keys($this->contactAt)).pack('V*', ...array_values($this->contactAt));
-        foreach ($this->lines as $field => $lines) {
-            $places = [];
-            foreach ($lines as $place => $line) {
-                $places[$line][] = $place;
+        $pieces['c:ids'] = $this->packed($this->contactAt, self::LEVELS * $this->pages);
+        asort($this->contactAt);
+        $pieces['by id'] = implode('', array_map(static fn (int $id): string => pack('V', $id), $this->contactAt));
+        $pieces['places by id'] = implode('', array_map(static fn (int $place): string => pack('V', $place), array_keys($this->contactAt)));
+        foreach ($this->digits as $field => $count) {
+            $pieces["d:$field"] = (string) $count;
+        }
+        foreach ($this->totals as $field => $totals) {
+            uasort($totals, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
+            $pieces["n:$field"] = json_encode($totals, JSON_THROW_ON_ERROR);
+            if (count($totals) > self::MANY && isset($this->single[$field])) {
+                $number = array_flip(array_keys($totals));
+                $pieces["k:$field"] = $this->packed(array_map(static fn (int|string $value): int => $number[$value] + 1, $this->single[$field]), str_starts_with($field, 'a:') ? $this->pages : self::LEVELS * $this->pages);
             }
-            $pieces["t:$field"] = implode("\n", array_keys($places));
-            $pieces["p:$field"] = implode("\n", array_map(static fn (array $at): string => implode(',', $at), $places));
+        }
+        foreach ($this->lines as $field => $lines) {
+            $pieces += $this->postings($field, $lines);
         }
         $pieces += $this->bands('a', $this->pages) + $this->bands('c', self::LEVELS * $this->pages);
         $pieces['places'] = json_encode($this->places, JSON_THROW_ON_ERROR);
 
         return $pieces;
+    }
+
+    /**
+     * Where each line stands: a set of its own for those that stand often, the rest as numbers one after another.
+     *
+     * @param  array<array-key, list<int>>  $lines
+     * @return array<string, string>
+     */
+    private function postings(string $field, array $lines): array
+    {
+        $pieces = ["t:$field" => implode("\n", array_keys($lines))];
+        $starts = $numbers = '';
+        $number = 0;
+        foreach (array_values($lines) as $i => $places) {
+            if (count($places) > self::OFTEN) {
+                $pieces["l:$field#$i"] = Bitmap::of($places)->bytes();
+                $places = [];
+            }
+            $starts .= pack('V', $number);
+            $numbers .= $places === [] ? '' : pack('V*', ...$places);
+            $number += count($places);
+        }
+
+        return $pieces + ["o:$field" => $starts.pack('V', $number), "p:$field" => $numbers];
     }
 
     /**
@@ -115,20 +165,25 @@ final class Indexer
                 break;
             }
         }
-        $codes = array_fill(0, $width, 0);
-        foreach ($order as $place => $value) {
-            $codes[$place] = (int) round(($value + self::LIFTED) * self::PRECISION);
-        }
 
-        return $pieces + ["$of:order" => implode('', array_map(static fn (int $code): string => pack('V', $code), $codes))];
+        return $pieces + ["$of:order" => $this->packed(array_map(static fn (float $value): int => (int) round(($value + self::LIFTED) * self::PRECISION), $order), $width)];
     }
 
-    private function describe(string $of, Record $record, int $place, int $width): void
+    /** @param  array{int, int}  $counts  as how many accounts and contacts it counts */
+    private function describe(string $of, Record $record, int $place, int $width, array $counts): void
     {
         foreach ($record->values as $field => $values) {
             $this->set("$of:$field:known", $place, $width);
+            if (count($values) > 1) {
+                $this->several["$of:$field"] = true;
+                unset($this->single["$of:$field"]);
+            } elseif ($of === 'a' && $values !== [] && ! isset($this->several["$of:$field"])) {
+                $this->single["$of:$field"][$place] = $values[0];
+            }
             foreach ($values as $value) {
                 $this->set("$of:$field=$value", $place, $width);
+                [$accounts, $contacts] = $this->totals["$of:$field"][$value] ?? [0, 0];
+                $this->totals["$of:$field"][$value] = [$accounts + $counts[0], $contacts + $counts[1]];
             }
         }
         foreach ($record->numbers as $field => $number) {
@@ -138,11 +193,31 @@ final class Indexer
                     $this->set("$of:$field#$digit", $place, $width);
                 }
             }
+            $this->digits["$of:$field"] = max($this->digits["$of:$field"] ?? 0, $digit);
         }
         foreach ($record->texts as $field => $line) {
             $this->set("$of:$field:known", $place, $width);
-            $this->lines[$field][$place] = $line;
+            $this->lines[$field][$line][] = $place;
         }
+    }
+
+    /**
+     * Numbers at their places, four bytes each.
+     *
+     * @param  array<int, int>  $numbers
+     */
+    private function packed(array $numbers, int $width): string
+    {
+        $bytes = str_repeat("\0\0\0\0", $width);
+        foreach ($numbers as $place => $number) {
+            $four = pack('V', $number);
+            $bytes[4 * $place] = $four[0];
+            $bytes[4 * $place + 1] = $four[1];
+            $bytes[4 * $place + 2] = $four[2];
+            $bytes[4 * $place + 3] = $four[3];
+        }
+
+        return $bytes;
     }
 
     private function set(string $key, int $place, int $width): void

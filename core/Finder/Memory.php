@@ -17,6 +17,11 @@ final readonly class Memory implements Store
         return $this->pieces[$key] ?? null;
     }
 
+    public function number(string $key, int $place): int
+    {
+        return unpack('V', $this->pieces[$key], 4 * $place)[1] ?? 0;
+    }
+
     public function keys(string $prefix): array
     {
         return array_values(array_filter(array_map(strval(...), array_keys($this->pieces)), static fn (string $key): bool => str_starts_with($key, $prefix)));

@@ -95,10 +95,8 @@ final class FinderController extends Controller
         $counts = [];
         foreach (self::COUNTED as $field) {
             if ($field->suits($search->subject)) {
-                $all = $search->counts($field);
                 // Of the tree, the divisions say most at a glance.
-                $all = $field === Field::Industry ? array_filter($all, fn (int|string $code): bool => strlen((string) $code) === 2, ARRAY_FILTER_USE_KEY) : $all;
-                $counts[$field->value] = array_slice($all, 0, self::VALUES_SHOWN, true);
+                $counts[$field->value] = $search->counts($field, self::VALUES_SHOWN, $field === Field::Industry ? fn (string $code): bool => strlen($code) === 2 : null);
             }
         }
 
