@@ -8,8 +8,6 @@ use App\Models\Offer;
 use App\Standings\StandingState;
 use Carbon\CarbonImmutable;
 use Generator;
-use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Finder\Field;
 use Luftig\Core\Finder\Record;
@@ -19,23 +17,29 @@ use Luftig\Core\Person\PostHeld;
 use Luftig\Core\Person\Title;
 use Luftig\Core\Signal\Timing;
 use Luftig\Core\Text\Fold;
-use stdClass;
+use PDO;
 
-/** What the Finder knows of accounts and their contacts, as an offer sees them. */
-final readonly class Records
+/** What the Finder knows of accounts and their contacts, as an offer sees them; read in rows and not in models, a million at a time. */
+final class Records
 {
     private const CHUNK = 1000;
 
     /** Up to so many days one is new in a post. */
     private const NEW = 180;
 
-    private const DAY = 86400;
+    private const REMEMBERED = 50_000;
 
-    private int $today;
+    private readonly int $today;
 
-    public function __construct(private Offer $offer)
+    /** @var array<string, string> */
+    private array $folded = [];
+
+    /** @var array<int, array<string, list<string>>> reading → seniority and functions */
+    private array $read = [];
+
+    public function __construct(private readonly Offer $offer)
     {
-        $this->today = intdiv(CarbonImmutable::today()->getTimestamp(), self::DAY);
+        $this->today = intdiv(CarbonImmutable::today()->getTimestamp(), 86400);
     }
 
     /**
@@ -44,8 +48,13 @@ final readonly class Records
      */
     public function sizes(?array $accounts = null): array
     {
-        return DB::table('accounts')->leftJoin('contacts', fn ($join) => $join->on('contacts.account_id', '=', 'accounts.id')->whereNull('contacts.merged_into'))->whereNull('accounts.merged_into')
-            ->when($accounts !== null, fn (Builder $query) => $query->whereIn('accounts.id', $accounts ?? []))->groupBy('accounts.id')->orderBy('accounts.id')->selectRaw('accounts.id, COUNT(contacts.id) AS n')->pluck('n', 'id')->all();
+        $which = $accounts === null ? '' : ' AND a.id IN ('.implode(',', [0, ...$accounts]).')';
+        $sizes = [];
+        foreach ($this->rows("SELECT a.id, COUNT(c.id) FROM accounts a LEFT JOIN contacts c ON c.account_id = a.id AND c.merged_into IS NULL WHERE a.merged_into IS NULL$which GROUP BY a.id ORDER BY a.id") as [$id, $count]) {
+            $sizes[$id] = $count;
+        }
+
+        return $sizes;
     }
 
     /**
@@ -55,85 +64,151 @@ final readonly class Records
     public function read(array $accounts): Generator
     {
         foreach (array_chunk($accounts, self::CHUNK) as $ids) {
-            $rows = DB::table('accounts')->leftJoin('standings', fn ($join) => $join->on('standings.account_id', '=', 'accounts.id')->where('standings.offer_id', $this->offer->id))->whereIn('accounts.id', $ids)->orderBy('accounts.id')
-                ->get(['accounts.id', 'name', 'owner_id', 'description', 'keywords', 'headcount', 'revenue', 'growth', 'sites', 'founded', 'state', 'fit', 'push', 'access', 'points', 'priority', 'lines', 'standings.contacts']);
-            $places = DB::table('places')->whereIn('account_id', $ids)->get()->groupBy('account_id');
-            $industries = DB::table('account_industry')->whereIn('account_id', $ids)->whereNotNull('code')->get()->groupBy('account_id');
-            $technologies = DB::table('account_technology')->join('technologies', 'technologies.id', '=', 'technology_id')->whereIn('account_id', $ids)->get(['account_id', 'name'])->groupBy('account_id');
-            $contacts = DB::table('contacts')->whereIn('account_id', $ids)->whereNull('merged_into')->orderBy('id')->get(['id', 'account_id', 'title', 'reading', 'about', 'interests'])->groupBy('account_id');
-            $people = $contacts->flatten(1)->pluck('id')->all();
-            $posts = DB::table('posts')->leftJoin('accounts', 'accounts.id', '=', 'posts.account_id')->whereIn('contact_id', $people)->get(['contact_id', 'posts.account_id', 'accounts.name', 'company', 'title', 'reading', 'since', 'until'])->groupBy('contact_id');
-            $channels = DB::table('channels')->whereIn('contact_id', $people)->get(['contact_id', 'type', 'state'])->groupBy('contact_id');
-            foreach ($rows as $row) {
-                $ranked = array_column(json_decode($row->contacts ?? '[]', true), null, 0);
-                yield $this->account($row, $places[$row->id] ?? collect(), $industries[$row->id] ?? collect(), $technologies[$row->id] ?? collect(), ($contacts[$row->id] ?? collect())->map(
-                    fn (stdClass $contact): Record => $this->contact($contact, $posts[$contact->id] ?? collect(), $channels[$contact->id] ?? collect(), $ranked[$contact->id] ?? null),
-                )->all());
+            $in = implode(',', $ids);
+            $industries = $this->grouped("SELECT account_id, code FROM account_industry WHERE account_id IN ($in) AND code IS NOT NULL");
+            $technologies = $this->grouped("SELECT account_id, name FROM account_technology JOIN technologies ON technologies.id = technology_id WHERE account_id IN ($in)");
+            $places = $this->grouped("SELECT account_id, headquarters, country, region, city, postal_code, latitude, longitude FROM places WHERE account_id IN ($in)");
+            $contacts = $this->grouped("SELECT account_id, id, title, reading, about, interests FROM contacts WHERE account_id IN ($in) AND merged_into IS NULL ORDER BY id");
+            $posts = $this->grouped("SELECT contact_id, p.account_id, COALESCE(a.name, company), p.title, p.reading, TO_DAYS(since) - 719528, TO_DAYS(until) - 719528 FROM posts p JOIN contacts c ON c.id = contact_id LEFT JOIN accounts a ON a.id = p.account_id WHERE c.account_id IN ($in)");
+            $channels = $this->grouped("SELECT contact_id, type, state FROM channels JOIN contacts c ON c.id = contact_id WHERE c.account_id IN ($in)");
+            foreach ($this->rows("SELECT a.id, name, owner_id, description, keywords, headcount, revenue, growth, sites, founded, state, fit, push, access, points, priority, `lines`, s.contacts FROM accounts a LEFT JOIN standings s ON s.account_id = a.id AND s.offer_id = {$this->offer->id} WHERE a.id IN ($in) ORDER BY a.id") as $row) {
+                $ranked = array_column(json_decode($row[17] ?? '[]', true), null, 0);
+                $own = [];
+                foreach ($contacts[$row[0]] ?? [] as $contact) {
+                    $own[] = $this->contact($row[0], $contact, $posts[$contact[0]] ?? [], $channels[$contact[0]] ?? [], $ranked[$contact[0]] ?? null);
+                }
+                yield $this->account($row, $places[$row[0]] ?? [], array_column($industries[$row[0]] ?? [], 0), array_column($technologies[$row[0]] ?? [], 0), $own);
             }
         }
     }
 
     /**
-     * @param  Collection<int, stdClass>  $places
-     * @param  Collection<int, stdClass>  $industries
-     * @param  Collection<int, stdClass>  $technologies
-     * @param  array<int, Record>  $contacts
+     * @param  list<mixed>  $row
+     * @param  list<list<mixed>>  $places
+     * @param  list<string>  $industries
+     * @param  list<string>  $technologies
+     * @param  list<Record>  $contacts
      */
-    private function account(stdClass $row, Collection $places, Collection $industries, Collection $technologies, array $contacts): Record
+    private function account(array $row, array $places, array $industries, array $technologies, array $contacts): Record
     {
-        $seat = $places->firstWhere('headquarters', 1);
-        $postal = str_replace(' ', '', (string) $seat?->postal_code);
-        $values = array_filter([
-            Field::Industry->value => $industries->isEmpty() ? null : array_values(array_unique(array_merge(...$industries->map(fn (stdClass $one): array => IndustryTree::path($one->code))->all()))),
-            Field::Country->value => $seat?->country === null ? null : [$seat->country],
-            Field::Region->value => $seat?->region === null ? null : [$seat->region],
-            Field::City->value => $seat?->city === null ? null : [$seat->city],
-            Field::PostalArea->value => $postal === '' ? null : array_map(fn (int $length): string => substr($postal, 0, $length), range(1, min(5, strlen($postal)))),
-            Field::Technology->value => $technologies->isEmpty() ? null : $technologies->pluck('name')->all(),
-            Field::State->value => $row->state === null ? null : [$row->state],
-            Field::Owner->value => [$row->owner_id === null ? 'nobody' : (string) $row->owner_id],
-            Field::Signal->value => array_values(array_unique(array_column(json_decode($row->lines ?? '[]', true), 1))),
-        ], fn (?array $value): bool => $value !== null);
+        [$id, $name, $owner, $description, $keywords, $headcount, $revenue, $growth, $sites, $founded, $state, $fit, $push, $access, $points, $priority, $lines] = $row;
+        $values = [Field::Owner->value => [$owner === null ? 'nobody' : (string) $owner], Field::Signal->value => array_values(array_unique(array_column(json_decode($lines ?? '[]', true), 1)))];
+        $coordinates = [];
+        foreach ($places as [$isSeat, $country, $region, $city, $postal, $latitude, $longitude]) {
+            if ($latitude !== null) {
+                $coordinates[] = [(float) $latitude, (float) $longitude];
+            }
+            if ($isSeat) {
+                $values += array_filter([Field::Country->value => [$country], Field::Region->value => [$region], Field::City->value => [$city]], fn (array $value): bool => $value[0] !== null);
+                $code = str_replace(' ', '', (string) $postal);
+                if ($code !== '') {
+                    $values[Field::PostalArea->value] = array_map(fn (int $length): string => substr($code, 0, $length), range(1, min(5, strlen($code))));
+                }
+            }
+        }
+        if ($industries !== []) {
+            $values[Field::Industry->value] = array_values(array_unique(array_merge(...array_map(IndustryTree::path(...), $industries))));
+        }
+        if ($technologies !== []) {
+            $values[Field::Technology->value] = $technologies;
+        }
+        if ($state !== null) {
+            $values[Field::State->value] = [$state];
+        }
         $numbers = array_filter([
-            Field::Headcount->value => $row->headcount, Field::Revenue->value => $row->revenue, Field::Growth->value => $row->growth, Field::Sites->value => $row->sites, Field::Founded->value => $row->founded,
-            Field::Fit->value => $row->fit, Field::Timing->value => $row->push === null ? null : Timing::shown((float) $row->push), Field::Access->value => $row->access, Field::Priority->value => $row->priority,
+            Field::Headcount->value => $headcount, Field::Revenue->value => $revenue, Field::Growth->value => $growth, Field::Sites->value => $sites, Field::Founded->value => $founded,
+            Field::Fit->value => $fit, Field::Timing->value => $push === null ? null : Timing::shown((float) $push), Field::Access->value => $access, Field::Priority->value => $priority,
         ], fn ($value): bool => $value !== null);
-        $words = trim($row->name.' '.$row->keywords.' '.$row->description);
-        $sites = $places->filter(fn (stdClass $place): bool => $place->latitude !== null)->map(fn (stdClass $place): array => [(float) $place->latitude, (float) $place->longitude])->values()->all();
-        $order = ($row->state === StandingState::Ranked->value ? 1000 : 0) + (float) $row->points;
 
-        return new Record($row->id, array_map(array_values(...), $values), $numbers, [Field::Words->value => Fold::line($words)], $sites === [] ? null : array_values($sites), array_values($contacts), $order);
+        return new Record($id, $values, $numbers, [Field::Words->value => Fold::line("$name $keywords $description")], $coordinates === [] ? null : $coordinates, $contacts, ($state === StandingState::Ranked->value ? 1000 : 0) + (float) $points);
     }
 
     /**
-     * @param  Collection<int, stdClass>  $posts
-     * @param  Collection<int, stdClass>  $channels
+     * @param  list<mixed>  $row
+     * @param  list<list<mixed>>  $posts
+     * @param  list<list<mixed>>  $channels
      * @param  array{int, float, string}|null  $ranked  id, priority, part
      */
-    private function contact(stdClass $row, Collection $posts, Collection $channels, ?array $ranked): Record
+    private function contact(int $account, array $row, array $posts, array $channels, ?array $ranked): Record
     {
-        $title = Title::unpacked($row->reading);
-        $day = fn (?string $date): ?int => $date === null ? null : intdiv((int) strtotime($date.' UTC'), self::DAY);
-        $career = Career::at($row->account_id, $posts->map(fn (stdClass $post): PostHeld => new PostHeld($post->account_id, (string) $post->title, Title::unpacked($post->reading), $day($post->since), $day($post->until))));
-        $since = $career->now?->since;
-        $before = $posts->whereNotNull('until');
-        $values = array_filter([
-            Field::Seniority->value => $title->isUnknown() ? null : [$title->seniority->value],
-            Field::BusinessFunction->value => $title->isUnknown() ? null : array_map(fn ($function): string => $function->value, $title->functions()),
-            Field::Part->value => [$ranked[2] ?? 'none'],
-            Field::Arrival->value => $since === null ? null : [$this->today - $since > self::NEW ? 'settled' : $career->arrival()->value],
-            Field::Channel->value => $channels->flatMap(fn (stdClass $channel): array => match (true) {
-                $channel->type !== 'email' => [$channel->type],
-                in_array($channel->state, ['invalid', 'disposable', 'off'], true) => ['email_dead'],
-                $channel->state === 'valid' => ['email_checked', 'email'],
-                default => ['email'],
-            })->unique()->values()->all(),
-        ], fn (?array $value): bool => $value !== null);
+        [$id, $title, $reading, $about, $interests] = $row;
+        $career = $posts === [] ? null : Career::at($account, array_map(static fn (array $post): PostHeld => new PostHeld($post[0], (string) $post[2], Title::unpacked($post[3]), $post[4], $post[5]), $posts));
+        $since = $career?->now?->since;
+        $values = $this->titleValues($reading) + [Field::Part->value => [$ranked[2] ?? 'none'], Field::Channel->value => self::channelValues($channels)];
+        if ($career !== null && $since !== null) {
+            $values[Field::Arrival->value] = [$this->today - $since > self::NEW ? 'settled' : $career->arrival()->value];
+        }
+        $numbers = array_filter([Field::InPost->value => $since, Field::InCompany->value => $career?->atAccountSince()], static fn (?int $value): bool => $value !== null);
+        $before = array_filter($posts, static fn (array $post): bool => $post[5] !== null);
         $texts = array_filter([
-            Field::Title->value => (string) $row->title, Field::About->value => trim($row->about.' '.$row->interests),
-            Field::TitleBefore->value => $before->pluck('title')->implode(' · '), Field::CompanyBefore->value => $before->map(fn (stdClass $post): string => (string) ($post->name ?? $post->company))->implode(' · '),
-        ], fn (string $text): bool => $text !== '');
+            Field::Title->value => (string) $title, Field::About->value => trim("$about $interests"),
+            Field::TitleBefore->value => implode(' · ', array_column($before, 2)), Field::CompanyBefore->value => implode(' · ', array_column($before, 1)),
+        ], static fn (string $text): bool => $text !== '');
 
-        return new Record($row->id, array_map(array_values(...), $values), array_filter([Field::InPost->value => $since, Field::InCompany->value => $career->atAccountSince()], fn (?int $value): bool => $value !== null), array_map(Fold::line(...), $texts), order: $ranked[1] ?? 0.0);
+        return new Record($id, $values, $numbers, array_map($this->fold(...), $texts), order: $ranked[1] ?? 0.0);
+    }
+
+    /** @return array<string, list<string>> */
+    private function titleValues(int $reading): array
+    {
+        if (! isset($this->read[$reading])) {
+            $title = Title::unpacked($reading);
+            $this->read[$reading] = $title->isUnknown() ? [] : [Field::Seniority->value => [$title->seniority->value], Field::BusinessFunction->value => array_map(fn ($function): string => $function->value, $title->functions())];
+        }
+
+        return $this->read[$reading];
+    }
+
+    /**
+     * @param  list<list<mixed>>  $channels  type and state
+     * @return list<string>
+     */
+    private static function channelValues(array $channels): array
+    {
+        $values = [];
+        foreach ($channels as [$type, $state]) {
+            if ($type !== 'email') {
+                $values[$type] = true;
+            } elseif (in_array($state, ['invalid', 'disposable', 'off'], true)) {
+                $values['email_dead'] = true;
+            } else {
+                $values['email'] = true;
+                if ($state === 'valid') {
+                    $values['email_checked'] = true;
+                }
+            }
+        }
+
+        return array_map(strval(...), array_keys($values));
+    }
+
+    private function fold(string $text): string
+    {
+        if (count($this->folded) > self::REMEMBERED) {
+            $this->folded = [];
+        }
+
+        return $this->folded[$text] ??= Fold::line($text);
+    }
+
+    /** @return array<int, list<list<mixed>>> first column → the rest of its rows */
+    private function grouped(string $sql): array
+    {
+        $groups = [];
+        foreach ($this->rows($sql) as $row) {
+            $groups[array_shift($row)][] = $row;
+        }
+
+        return $groups;
+    }
+
+    /** @return iterable<list<mixed>> */
+    private function rows(string $sql): iterable
+    {
+        $statement = DB::connection()->getPdo()->prepare($sql);
+        $statement->execute();
+        $statement->setFetchMode(PDO::FETCH_NUM);
+
+        return $statement;
     }
 }

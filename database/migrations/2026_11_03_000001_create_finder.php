@@ -36,11 +36,40 @@ return new class extends Migration
             $table->boolean('fits')->nullable();
             $table->primary(['list_id', 'record_id']);
         });
+        $this->watches();
+    }
+
+    private function watches(): void
+    {
+        Schema::create('watches', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('offer_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->string('name', 100);
+            $table->string('subject', 8)->charset('ascii')->collation('ascii_bin');
+            $table->text('search');
+            $table->string('rhythm', 8)->charset('ascii')->collation('ascii_bin');
+            $table->unsignedTinyInteger('hour');
+            $table->string('time_zone', 40);
+            $table->dateTime('ran_at');
+            $table->dateTime('next_at')->index();
+            $table->timestamps();
+            $table->softDeletes();
+        });
+        Schema::create('watch_finds', function (Blueprint $table): void {
+            $table->foreignId('watch_id')->constrained()->cascadeOnDelete();
+            $table->unsignedBigInteger('record_id');
+            // Null: was there when the watch began.
+            $table->string('why', 255)->nullable();
+            $table->dateTime('found_at');
+            $table->boolean('unread')->default(false);
+            $table->primary(['watch_id', 'record_id']);
+        });
     }
 
     public function down(): void
     {
-        foreach (['list_members', 'lists', 'finder_changes'] as $table) {
+        foreach (['watch_finds', 'watches', 'list_members', 'lists', 'finder_changes'] as $table) {
             Schema::dropIfExists($table);
         }
     }

@@ -11,6 +11,8 @@ function open(id) {
     const dialog = document.getElementById(id);
     if (!dialog || dialog.open) return;
     dialog.showModal();
+    // The browser knows the watcher's time zone, the server does not.
+    $$('[data-time-zone]', dialog).forEach((input) => { input.value = Intl.DateTimeFormat().resolvedOptions().timeZone; });
     ($('input:not([type=hidden]), textarea, select', dialog) ?? dialog).focus();
     if (id === 'go') htmx.trigger('#go-q', 'input');
 }

@@ -6,12 +6,14 @@ namespace Tests\Feature;
 
 use App\Finder\Indexes;
 use App\Finder\Search;
+use App\Finder\Watching;
 use App\Intake\IntakeKind;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\KeepOut;
 use App\Models\KeptList;
 use App\Models\Reservation;
+use App\Models\Watch;
 use App\Standings\Standings;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Finder\Field;
@@ -124,6 +126,53 @@ final class FinderTest extends TestCase
         $this->post(route('lists.restore', $list->id))->assertRedirect(route('lists.show', $list));
         $accounts = $this->keep('Danes', ['on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'DK']]]);
         self::assertSame(['Olav', 'Pernille'], $this->found(['c' => [['f' => 'list', 'v' => (string) $accounts->id]]]), 'from a list of accounts to their contacts');
+    }
+
+    public function test_a_watch_finds_exactly_the_newcomers_once_and_says_what_made_them_new(): void
+    {
+        $this->actingAs($this->rep);
+        $watch = ['name' => 'Nordic', 'on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'NO,DK'], ['f' => 'signal', 'v' => 'expansion,hiring']], 'rhythm' => 'weekly', 'hour' => '6', 'time_zone' => 'Europe/Copenhagen'];
+        $this->post(route('watches.store'), ['time_zone' => 'Nowhere'] + $watch)->assertSessionHasErrors('time_zone');
+        $this->post(route('watches.store'), $watch)->assertSessionHasNoErrors();
+        $kept = Watch::query()->sole();
+        self::assertSame('2026-11-30 05:00', $kept->next_at->format('Y-m-d H:i'), 'the coming Monday, six o’clock there');
+        $this->get(route('watches.show', $kept))->assertOk()->assertSeeText('Nobody new since it began')->assertDontSeeText('Glasverk Tunhede');
+
+        $this->at('2026-11-27 09:00');
+        $this->bring(IntakeKind::Accounts, "domain;name;country\nnyholm.example;Nyholm Foods;DK\n");
+        $this->bring(IntakeKind::Signals, "domain;kind;date;title\nnyholm.example;hiring;2026-11-26;Two fitters\nsverkhult.example;expansion;2026-11-26;Second kiln\nostholz.example;expansion;2026-11-26;Not in these countries\n");
+        (new Standings)->refresh();
+        Watching::runDue();
+        self::assertSame(0, $kept->newcomers()->count(), 'its time has not come');
+        foreach (['2026-11-30 05:01', '2026-12-20 12:00'] as $time) {
+            $this->at($time);
+            (new Standings)->refresh();
+            Watching::runDue();
+            Watching::runDue();
+            self::assertSame(['Nyholm Foods' => 'new in the base', 'Papir Sverkhult' => 'new signal: Second kiln'], $kept->newcomers()->join('accounts', 'accounts.id', '=', 'record_id')->pluck('why', 'name')->sortKeys()->all());
+        }
+        self::assertSame('2026-12-21 05:00', $kept->refresh()->next_at->format('Y-m-d H:i'), 'what was missed is caught up once');
+        $this->get(route('lists.index'))->assertSeeText('2 unread');
+        $this->get(route('watches.show', $kept))->assertSeeTextInOrder(['Nyholm Foods', 'new in the base']);
+        $this->post(route('watches.read', $kept))->assertRedirect();
+        $this->get(route('lists.index'))->assertDontSeeText('unread');
+        $this->delete(route('watches.destroy', $kept))->assertSessionHas('putBack');
+        $this->post(route('watches.restore', $kept->id))->assertRedirect(route('watches.show', $kept));
+    }
+
+    public function test_a_list_is_split_into_batches_that_share_nothing(): void
+    {
+        $this->actingAs($this->rep);
+        $list = $this->keep('Everybody', ['c' => [['f' => 'kept_out', 'x' => '1']]]);
+        foreach (['country' => ['Denmark' => 2, 'Germany' => 1, 'Norway' => 1], 'evenly' => ['part 1' => 2, 'part 2' => 2], 'headcount' => ['50–249 heads' => 1, '250–999 heads' => 2, 'heads unknown' => 1]] as $by => $sizes) {
+            $this->post(route('lists.split', $list), ['by' => $by, 'parts' => '2'])->assertSessionHasNoErrors();
+            $batches = KeptList::query()->whereIn('name', array_map(fn (string $label): string => "Everybody · $label", array_keys($sizes)))->get();
+            self::assertSame($sizes, $batches->mapWithKeys(fn (KeptList $batch): array => [substr($batch->name, strlen('Everybody · ')) => $batch->members()->count()])->sortKeys(SORT_NATURAL)->all());
+            self::assertEqualsCanonicalizing($list->members()->pluck('record_id')->all(), DB::table('list_members')->whereIn('list_id', $batches->modelKeys())->pluck('record_id')->all());
+        }
+        $this->post(route('lists.split', $list), ['by' => 'evenly', 'parts' => '1'])->assertSessionHasErrors('parts');
+        $accounts = $this->keep('Firms', ['on' => 'accounts']);
+        $this->post(route('lists.split', $accounts), ['by' => 'function'])->assertSessionHasErrors('by');
     }
 
     public function test_a_spot_check_judges_a_sample(): void

@@ -8,15 +8,19 @@ use App\Finder\Keeping;
 use App\Finder\Records;
 use App\Finder\Rows;
 use App\Finder\Search;
+use App\Finder\SplitBy;
+use App\Finder\Splitting;
 use App\Finder\StepForm;
 use App\Models\KeptList;
 use App\Models\Offer;
+use App\Models\Watch;
 use App\Standings\Barred;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
 use Luftig\Core\Finder\Field;
 use Luftig\Core\Finder\Record;
 use Luftig\Core\Finder\SpotCheck;
@@ -33,7 +37,8 @@ final class ListController extends Controller
         $lists = KeptList::query()->with('user')->where('offer_id', $offer->id)->latest()->get();
         $sizes = DB::table('list_members')->whereIn('list_id', $lists->modelKeys())->groupBy('list_id')->selectRaw('list_id, COUNT(*) AS size, COUNT(fits) AS judged, COALESCE(SUM(fits), 0) AS fits')->get()->keyBy('list_id');
 
-        return view('lists.index', ['lists' => $lists, 'sizes' => $sizes]);
+        return view('lists.index', ['lists' => $lists, 'sizes' => $sizes, 'watches' => Watch::query()->with('user')->where('offer_id', $offer->id)
+            ->selectRaw('watches.*, (SELECT COUNT(*) FROM watch_finds WHERE watch_id = watches.id AND why IS NOT NULL) AS found, (SELECT COUNT(*) FROM watch_finds WHERE watch_id = watches.id AND unread = 1) AS unread')->orderByDesc('unread')->orderBy('name')->get()]);
     }
 
     public function show(Request $request, Offer $offer, KeptList $list): View
@@ -89,6 +94,15 @@ final class ListController extends Controller
         DB::table('list_members')->where('list_id', $list->id)->where('record_id', $request->integer('record'))->update(['fits' => $fits === 'forget' ? null : (int) $fits]);
 
         return redirect()->route('lists.sample', $list);
+    }
+
+    /** Parts a list, each part a list of its own in the same order. */
+    public function split(Request $request, Offer $offer, KeptList $list): RedirectResponse
+    {
+        $request->validate(['by' => ['required', Rule::in(array_map(fn (SplitBy $by): string => $by->value, SplitBy::of(Subject::from($list->subject))))], 'parts' => ['required_if:by,evenly', 'nullable', 'integer', 'between:2,20']], ['by.*' => 'Choose by what to split.', 'parts.*' => 'Into how many parts: a number from 2 to 20.']);
+        $batches = Splitting::split($offer, $list, SplitBy::from($request->string('by')->toString()), $request->integer('parts'), $request->user());
+
+        return redirect()->route('lists.index')->with('said', "“{$list->name}” is split into ".count($batches).' batches: '.implode(', ', array_map(fn (string $name, int $size): string => "$name ($size)", array_keys($batches), $batches)).'.');
     }
 
     public function destroy(KeptList $list): RedirectResponse

@@ -74,11 +74,11 @@
                     @foreach (['new' => 'new', 'kept' => 'kept', 'in_work' => 'in work'] as $key => $label)@if ($work[$key] > 0)<a href="{{ $address([...$steps, StepForm::from(['f' => 'work', 'v' => $key, 'x' => '1'])]) }}" title="Leave out what is {{ $label }}">{{ number_format($work[$key]) }} {{ $label }}</a>@else{{ $work[$key] }} {{ $label }}@endif{{ $loop->last ? '' : ', ' }}@endforeach
                     <span class="muted small">· {{ $total === 0 ? 'nobody; take a step out' : ($total > 3 * $week ? 'too many for a week of '.$week.'; add a step' : ($total < $week / 4 ? 'few for a week of '.$week : 'fits a week of '.$week)) }}</span></p>
                 <div class="buttons">
-                    @if ($total > 0)<button class="button" type="button" data-open="keep-list">Keep as list</button>
+                    @if ($total > 0)<button class="button" type="button" data-open="keep-list">Keep as list</button><button class="button" type="button" data-open="watch">Watch</button>
                         <a class="button small" href="{{ route('finder.export', ['csv'] + $search->parameters()) }}" aria-label="Take out as CSV">CSV</a><a class="button small" href="{{ route('finder.export', ['jsonl'] + $search->parameters()) }}" aria-label="Take out as JSON Lines">JSON</a>@if ($contacts)<a class="button small" href="{{ route('finder.export', ['vcf'] + $search->parameters()) }}" aria-label="Take out as vCards">vCards</a>@endif @endif
                 </div>
             </div>
-            <x-wrong :for="['name', 'per_account']" />
+            <x-wrong :for="['name', 'per_account', 'rhythm', 'hour', 'time_zone']" />
             @if ($total > 0)
                 <div class="scroll">@include('finder.table', ['rows' => $rows, 'choose' => true])</div>
                 <x-pager :pages="$pages" />
@@ -97,6 +97,17 @@
             @endforeach
         </aside>
     </div>
+    <dialog id="watch" aria-label="Watch">
+        <form method="post" action="{{ route('watches.store') }}" class="stack">@csrf
+            <h2>Watch this search</h2>
+            @include('finder.hidden', ['steps' => $steps])
+            <label class="field"><span>Name</span><input name="name" required maxlength="100"></label>
+            <div class="grid"><label class="field"><span>How often</span><select name="rhythm"><option value="daily">daily</option><option value="weekly">weekly, on Mondays</option><option value="monthly">monthly, on the first</option></select></label>
+                <label class="field"><span>At the hour</span><input type="number" name="hour" min="0" max="23" value="6" required></label><label class="field"><span>Time zone</span><input name="time_zone" value="{{ config('app.timezone') }}" required data-time-zone></label></div>
+            <p class="small soft">Only those who are new from now on are shown, each with what made it new.</p>
+            <div class="buttons"><button class="button primary">Watch</button><button class="button" type="button" data-close>Leave it</button></div>
+        </form>
+    </dialog>
     <dialog id="keep-list" aria-label="Keep as list">
         <form method="post" action="{{ route('finder.keep') }}" class="stack" id="keep-form">@csrf
             <h2>Keep as list</h2>

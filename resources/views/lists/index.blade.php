@@ -2,6 +2,16 @@
 @use('Luftig\Core\Finder\SpotCheck')
 <x-layout title="Lists" at="lists">
     <h1>Lists</h1>
+    @if ($watches->isNotEmpty())
+        <h2 class="group">Watches</h2>
+        @foreach ($watches as $watch)
+            <div class="row" style="grid-template-columns: minmax(0, 1fr) 300px" data-row data-url="{{ route('watches.show', $watch) }}">
+                <div><a class="what" href="{{ route('watches.show', $watch) }}">{{ $watch->name }}@if ($watch->unread > 0) <span class="by-hand small">{{ $watch->unread }} unread</span>@endif</a><p class="soft">{{ Say::count((int) $watch->found, 'newcomer') }}</p></div>
+                <div class="small muted" style="text-align: right">{{ $watch->user->name }}, {{ $watch->rhythm->value }}<br>next {{ $watch->next_at->setTimezone($watch->time_zone)->isoFormat('ddd D MMM, HH:mm') }}</div>
+            </div>
+        @endforeach
+        <h2 class="group">Lists</h2>
+    @endif
     @forelse ($lists as $list)
         @php $size = $sizes[$list->id] ?? null; $n = (int) ($size->size ?? 0); $judged = (int) ($size->judged ?? 0); $check = $judged > 0 ? SpotCheck::of((int) $size->fits, $judged, $n) : null; @endphp
         <div class="row" style="grid-template-columns: minmax(0, 1fr) 260px" data-row data-url="{{ route('lists.show', $list) }}">

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Finder;
+
+use App\Intake\Bulk;
+use App\Intake\Countries;
+use App\Models\KeptList;
+use App\Models\Offer;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Person\Title;
+use Luftig\Core\Priority\Authority;
+
+/** Parts a list into batches. */
+final class Splitting
+{
+    private const BANDS = ['under 50 heads', '50–249 heads', '250–999 heads', '1,000 heads and more'];
+
+    /** @return array<string, int> name of a batch → its size */
+    public static function split(Offer $offer, KeptList $list, SplitBy $by, int $parts, User $who): array
+    {
+        $ids = $list->members()->pluck('record_id')->all();
+        $groups = [];
+        foreach ($by === SplitBy::Evenly ? self::evenly($ids, max(2, $parts)) : self::labels($list, $by, $ids) as $id => $label) {
+            $groups[$label][] = $id;
+        }
+        ksort($groups, SORT_NATURAL);
+
+        return DB::transaction(function () use ($offer, $list, $groups, $who): array {
+            $sizes = [];
+            foreach ($groups as $label => $members) {
+                $name = mb_substr("{$list->name} · $label", 0, 90);
+                for ($n = 2, $free = $name; KeptList::query()->where('offer_id', $offer->id)->where('name', $free)->exists(); $n++) {
+                    $free = "$name ($n)";
+                }
+                $batch = KeptList::query()->create(['offer_id' => $offer->id, 'name' => $free, 'subject' => $list->subject, 'search' => $list->search, 'per_account' => $list->per_account, 'user_id' => $who->id]);
+                Bulk::insert('list_members', ['list_id', 'record_id', 'position'], array_map(fn (int $id, int $position): array => [$batch->id, $id, $position], $members, array_keys($members)));
+                $sizes[$free] = count($members);
+            }
+
+            return $sizes;
+        });
+    }
+
+    /**
+     * One after another, so that every part is as good as the others.
+     *
+     * @param  array<int>  $ids  the best first
+     * @return array<int, string>
+     */
+    private static function evenly(array $ids, int $parts): array
+    {
+        $labels = [];
+        foreach (array_values($ids) as $i => $id) {
+            $labels[$id] = 'part '.($i % $parts + 1);
+        }
+
+        return $labels;
+    }
+
+    /**
+     * @param  array<int>  $ids
+     * @return array<int, string> in the order of the list
+     */
+    private static function labels(KeptList $list, SplitBy $by, array $ids): array
+    {
+        $labels = [];
+        foreach (array_chunk($ids, 2000) as $chunk) {
+            $query = $list->subject === 'accounts' ? DB::table('accounts')->whereIn('accounts.id', $chunk) : DB::table('contacts')->join('accounts', 'accounts.id', '=', 'contacts.account_id')->whereIn('contacts.id', $chunk);
+            $rows = $query->leftJoin('places', fn ($join) => $join->on('places.account_id', '=', 'accounts.id')->where('headquarters', true))
+                ->get([$list->subject.'.id', 'headcount', 'places.country', ...($list->subject === 'contacts' ? ['reading'] : [])])->keyBy('id');
+            foreach ($chunk as $id) {
+                $row = $rows[$id] ?? null;
+                if ($row !== null) {
+                    $labels[$id] = match ($by) {
+                        SplitBy::Country => Countries::name($row->country) ?: 'country unknown',
+                        SplitBy::Headcount => $row->headcount === null ? 'heads unknown' : self::BANDS[Authority::sizeClass($row->headcount)],
+                        default => (Title::unpacked($row->reading)->functions()[0] ?? null)?->label() ?? 'function unknown',
+                    };
+                }
+            }
+        }
+
+        return $labels;
+    }
+}
