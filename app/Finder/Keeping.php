@@ -25,8 +25,32 @@ final class Keeping
             $ids = array_values(array_intersect($ids, $only));
         }
 
-        return DB::transaction(function () use ($offer, $search, $name, $by, $ids, $perAccount): KeptList {
-            $list = KeptList::query()->create(['offer_id' => $offer->id, 'name' => $name, 'subject' => $search->subject->value, 'search' => http_build_query($search->parameters()), 'per_account' => $perAccount, 'user_id' => $by->id]);
+        return self::keep(['offer_id' => $offer->id, 'name' => $name, 'subject' => $search->subject->value, 'search' => http_build_query($search->parameters()), 'per_account' => $perAccount, 'user_id' => $by->id], $ids);
+    }
+
+    /**
+     * A part of a list as a list of its own, which says the same of how it was made.
+     *
+     * @param  list<int>  $ids
+     */
+    public static function part(KeptList $list, string $label, array $ids, User $by): KeptList
+    {
+        $name = mb_substr("{$list->name} · $label", 0, 90);
+        for ($n = 2, $free = $name; KeptList::query()->where('offer_id', $list->offer_id)->where('name', $free)->exists(); $n++) {
+            $free = "$name ($n)";
+        }
+
+        return self::keep(['name' => $free, 'user_id' => $by->id] + $list->only('offer_id', 'subject', 'search', 'per_account'), $ids);
+    }
+
+    /**
+     * @param  array<string, mixed>  $columns
+     * @param  list<int>  $ids
+     */
+    private static function keep(array $columns, array $ids): KeptList
+    {
+        return DB::transaction(function () use ($columns, $ids): KeptList {
+            $list = KeptList::query()->create($columns);
             Bulk::insert('list_members', ['list_id', 'record_id', 'position'], array_map(fn (int $id, int $position): array => [$list->id, $id, $position], $ids, array_keys($ids)));
 
             return $list;

@@ -18,6 +18,7 @@ use Luftig\Core\Person\Title;
 use Luftig\Core\Signal\Timing;
 use Luftig\Core\Text\Fold;
 use PDO;
+use PDOStatement;
 
 /** What the Finder knows of accounts and their contacts, as an offer sees them; read in rows and not in models, a million at a time. */
 final class Records
@@ -68,16 +69,18 @@ final class Records
             $industries = $this->grouped("SELECT account_id, code FROM account_industry WHERE account_id IN ($in) AND code IS NOT NULL");
             $technologies = $this->grouped("SELECT account_id, name FROM account_technology JOIN technologies ON technologies.id = technology_id WHERE account_id IN ($in)");
             $places = $this->grouped("SELECT account_id, headquarters, country, region, city, postal_code, latitude, longitude FROM places WHERE account_id IN ($in)");
-            $contacts = $this->grouped("SELECT account_id, id, title, reading, about, interests FROM contacts WHERE account_id IN ($in) AND merged_into IS NULL ORDER BY id");
+            $contacts = $this->grouped("SELECT account_id, id, title, reading, about, interests FROM contacts WHERE account_id IN ($in) AND merged_into IS NULL ORDER BY account_id, id");
             $posts = $this->grouped("SELECT contact_id, p.account_id, COALESCE(a.name, company), p.title, p.reading, TO_DAYS(since) - 719528, TO_DAYS(until) - 719528 FROM posts p JOIN contacts c ON c.id = contact_id LEFT JOIN accounts a ON a.id = p.account_id WHERE c.account_id IN ($in)");
             $channels = $this->grouped("SELECT contact_id, type, state FROM channels JOIN contacts c ON c.id = contact_id WHERE c.account_id IN ($in)");
+            $newest = $this->grouped("SELECT account_id, TO_DAYS(MAX(occurred_at)) - 719528 FROM signals WHERE account_id IN ($in) AND (offer_id IS NULL OR offer_id = {$this->offer->id}) AND occurred_at <= UTC_DATE() GROUP BY account_id");
+            $approached = $this->grouped("SELECT account_id, TO_DAYS(MAX(made_at)) - 719528 FROM approaches WHERE account_id IN ($in) AND offer_id = {$this->offer->id} GROUP BY account_id");
             foreach ($this->rows("SELECT a.id, name, owner_id, description, keywords, headcount, revenue, growth, sites, founded, state, fit, push, access, points, priority, `lines`, s.contacts FROM accounts a LEFT JOIN standings s ON s.account_id = a.id AND s.offer_id = {$this->offer->id} WHERE a.id IN ($in) ORDER BY a.id") as $row) {
                 $ranked = array_column(json_decode($row[17] ?? '[]', true), null, 0);
                 $own = [];
                 foreach ($contacts[$row[0]] ?? [] as $contact) {
                     $own[] = $this->contact($row[0], $contact, $posts[$contact[0]] ?? [], $channels[$contact[0]] ?? [], $ranked[$contact[0]] ?? null);
                 }
-                yield $this->account($row, $places[$row[0]] ?? [], array_column($industries[$row[0]] ?? [], 0), array_column($technologies[$row[0]] ?? [], 0), $own);
+                yield $this->account($row, $places[$row[0]] ?? [], array_column($industries[$row[0]] ?? [], 0), array_column($technologies[$row[0]] ?? [], 0), $own, $newest[$row[0]][0][0] ?? null, $approached[$row[0]][0][0] ?? null);
             }
         }
     }
@@ -88,8 +91,10 @@ final class Records
      * @param  list<string>  $industries
      * @param  list<string>  $technologies
      * @param  list<Record>  $contacts
+     * @param  int|null  $newest  day of the newest signal, since 1970
+     * @param  int|null  $approached  day of the last approach
      */
-    private function account(array $row, array $places, array $industries, array $technologies, array $contacts): Record
+    private function account(array $row, array $places, array $industries, array $technologies, array $contacts, ?int $newest, ?int $approached): Record
     {
         [$id, $name, $owner, $description, $keywords, $headcount, $revenue, $growth, $sites, $founded, $state, $fit, $push, $access, $points, $priority, $lines] = $row;
         $values = [Field::Owner->value => [$owner === null ? 'nobody' : (string) $owner], Field::Signal->value => array_values(array_unique(array_column(json_decode($lines ?? '[]', true), 1)))];
@@ -117,10 +122,10 @@ final class Records
         }
         $numbers = array_filter([
             Field::Headcount->value => $headcount, Field::Revenue->value => $revenue, Field::Growth->value => $growth, Field::Sites->value => $sites, Field::Founded->value => $founded,
-            Field::Fit->value => $fit, Field::Timing->value => $push === null ? null : Timing::shown((float) $push), Field::Access->value => $access, Field::Priority->value => $priority,
+            Field::Fit->value => $fit, Field::Timing->value => $push === null ? null : Timing::shown((float) $push), Field::Access->value => $access, Field::Priority->value => $priority, Field::KnownContacts->value => count($contacts), Field::NewestSignal->value => $newest, Field::LastApproach->value => $approached,
         ], fn ($value): bool => $value !== null);
 
-        return new Record($id, $values, $numbers, [Field::Words->value => Fold::line("$name $keywords $description")], $coordinates === [] ? null : $coordinates, $contacts, ($state === StandingState::Ranked->value ? 1000 : 0) + (float) $points);
+        return new Record($id, $values, $numbers, [Field::Name->value => Fold::line($name), Field::Words->value => Fold::line("$name $keywords $description")], $coordinates === [] ? null : $coordinates, $contacts, ($state === StandingState::Ranked->value ? 1000 : 0) + (float) $points);
     }
 
     /**
@@ -194,20 +199,22 @@ final class Records
     /** @return array<int, list<list<mixed>>> first column → the rest of its rows */
     private function grouped(string $sql): array
     {
-        $groups = [];
-        foreach ($this->rows($sql) as $row) {
-            $groups[array_shift($row)][] = $row;
-        }
-
-        return $groups;
+        return $this->asked($sql)->fetchAll(PDO::FETCH_GROUP | PDO::FETCH_NUM);
     }
 
     /** @return iterable<list<mixed>> */
     private function rows(string $sql): iterable
     {
+        $statement = $this->asked($sql);
+        $statement->setFetchMode(PDO::FETCH_NUM);
+
+        return $statement;
+    }
+
+    private function asked(string $sql): PDOStatement
+    {
         $statement = DB::connection()->getPdo()->prepare($sql);
         $statement->execute();
-        $statement->setFetchMode(PDO::FETCH_NUM);
 
         return $statement;
     }

@@ -10,6 +10,7 @@ use App\Models\Offer;
 use App\Models\Standing;
 use Illuminate\Support\Collection;
 use Luftig\Core\Finder\Subject;
+use Luftig\Core\Priority\Part;
 
 /** Those who were found, with what is shown of them, in the order given. */
 final readonly class Rows
@@ -27,7 +28,7 @@ final readonly class Rows
     {
         $found = $subject === Subject::Accounts
             ? Account::query()->with('places', 'industries', 'owner')->withCount('contacts')->whereIn('id', $ids)->get()->keyBy('id')
-            : Contact::query()->with('account.places', 'account.industries', 'channels', 'posts.account')->whereIn('id', $ids)->get()->keyBy('id');
+            : Contact::query()->with('account.places', 'account.industries', 'account.owner', 'channels', 'posts.account')->whereIn('id', $ids)->get()->keyBy('id');
         $records = array_values(array_filter(array_map(fn (int $id) => $found[$id] ?? null, $ids)));
         $accounts = array_map(fn (Account|Contact $record): int => $record instanceof Account ? $record->id : $record->account_id, $records);
 
@@ -37,6 +38,11 @@ final readonly class Rows
     public function standing(Account|Contact $record): ?Standing
     {
         return $this->standings[$record instanceof Account ? $record->id : $record->account_id] ?? null;
+    }
+
+    public function part(Contact $contact): ?Part
+    {
+        return Part::tryFrom((string) (array_column($this->standing($contact)->contacts ?? [], 2, 0)[$contact->id] ?? ''));
     }
 
     /** The priority of an account, or of a contact. */

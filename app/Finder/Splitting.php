@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Finder;
 
-use App\Intake\Bulk;
 use App\Intake\Countries;
 use App\Models\KeptList;
-use App\Models\Offer;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Person\Title;
@@ -19,7 +17,7 @@ final class Splitting
     private const BANDS = ['under 50 heads', '50–249 heads', '250–999 heads', '1,000 heads and more'];
 
     /** @return array<string, int> name of a batch → its size */
-    public static function split(Offer $offer, KeptList $list, SplitBy $by, int $parts, User $who): array
+    public static function split(KeptList $list, SplitBy $by, int $parts, User $who): array
     {
         $ids = $list->members()->pluck('record_id')->all();
         $groups = [];
@@ -28,16 +26,10 @@ final class Splitting
         }
         ksort($groups, SORT_NATURAL);
 
-        return DB::transaction(function () use ($offer, $list, $groups, $who): array {
+        return DB::transaction(function () use ($list, $groups, $who): array {
             $sizes = [];
             foreach ($groups as $label => $members) {
-                $name = mb_substr("{$list->name} · $label", 0, 90);
-                for ($n = 2, $free = $name; KeptList::query()->where('offer_id', $offer->id)->where('name', $free)->exists(); $n++) {
-                    $free = "$name ($n)";
-                }
-                $batch = KeptList::query()->create(['offer_id' => $offer->id, 'name' => $free, 'subject' => $list->subject, 'search' => $list->search, 'per_account' => $list->per_account, 'user_id' => $who->id]);
-                Bulk::insert('list_members', ['list_id', 'record_id', 'position'], array_map(fn (int $id, int $position): array => [$batch->id, $id, $position], $members, array_keys($members)));
-                $sizes[$free] = count($members);
+                $sizes[Keeping::part($list, $label, $members, $who)->name] = count($members);
             }
 
             return $sizes;

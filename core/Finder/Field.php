@@ -19,14 +19,18 @@ enum Field: string
     case Sites = 'sites';
     case Founded = 'founded';
     case Technology = 'technology';
+    case Name = 'name';
     case Words = 'words';
+    case KnownContacts = 'known_contacts';
     case Signal = 'signal';
+    case NewestSignal = 'newest_signal';
     case State = 'state';
     case Fit = 'fit';
     case Timing = 'timing';
     case Access = 'access';
     case Priority = 'priority';
     case Owner = 'owner';
+    case LastApproach = 'last_approach';
     case Title = 'title';
     case TitleBefore = 'title_before';
     case CompanyBefore = 'company_before';
@@ -45,8 +49,8 @@ enum Field: string
     public function test(): Test
     {
         return match ($this) {
-            self::Headcount, self::Revenue, self::Growth, self::Sites, self::Founded, self::Fit, self::Timing, self::Access, self::Priority, self::InPost, self::InCompany => Test::Range,
-            self::Words, self::Title, self::TitleBefore, self::CompanyBefore, self::About => Test::Query,
+            self::Headcount, self::Revenue, self::Growth, self::Sites, self::Founded, self::KnownContacts, self::NewestSignal, self::LastApproach, self::Fit, self::Timing, self::Access, self::Priority, self::InPost, self::InCompany => Test::Range,
+            self::Name, self::Words, self::Title, self::TitleBefore, self::CompanyBefore, self::About => Test::Query,
             self::Near => Test::Near,
             self::Work, self::ListOf, self::KeptOut => Test::Sets,
             default => Test::Any,
@@ -85,7 +89,7 @@ enum Field: string
     /** Days a range counts back from today, rather than the numbers themselves. */
     public function countsBack(): bool
     {
-        return $this === self::InPost || $this === self::InCompany;
+        return in_array($this, [self::InPost, self::InCompany, self::NewestSignal, self::LastApproach], true);
     }
 
     public function label(): string
@@ -96,7 +100,11 @@ enum Field: string
             self::Revenue => 'revenue (EUR)',
             self::Growth => 'growth over a year',
             self::Words => 'words they use',
+            self::Name => 'name of the account',
+            self::KnownContacts => 'contacts known',
             self::Signal => 'live signal',
+            self::NewestSignal => 'newest signal (months ago)',
+            self::LastApproach => 'last approach (months ago)',
             self::TitleBefore => 'title before',
             self::CompanyBefore => 'company before',
             self::InPost => 'in the post (months)',

@@ -182,8 +182,10 @@ final class Indexer
             }
             foreach ($values as $value) {
                 $this->set("$of:$field=$value", $place, $width);
-                [$accounts, $contacts] = $this->totals["$of:$field"][$value] ?? [0, 0];
-                $this->totals["$of:$field"][$value] = [$accounts + $counts[0], $contacts + $counts[1]];
+                $this->totals["$of:$field"][$value] ??= [0, 0];
+                $total = &$this->totals["$of:$field"][$value];
+                $total[0] += $counts[0];
+                $total[1] += $counts[1];
             }
         }
         foreach ($record->numbers as $field => $number) {
@@ -223,7 +225,9 @@ final class Indexer
     private function set(string $key, int $place, int $width): void
     {
         $this->bits[$key] ??= str_repeat("\0", $width >> 3);
+        // By reference, since this is done tens of millions of times.
+        $bits = &$this->bits[$key];
         $byte = $place >> 3;
-        $this->bits[$key][$byte] = chr(ord($this->bits[$key][$byte]) | 1 << ($place & 7));
+        $bits[$byte] = chr(ord($bits[$byte]) | 1 << ($place & 7));
     }
 }

@@ -33,7 +33,9 @@ return new class extends Migration
             $table->unsignedBigInteger('record_id');
             // In the order in which they were kept, the best first.
             $table->unsignedInteger('position');
+            // Of a sample; what is decided while stepping through the list stands apart, since that is no sample.
             $table->boolean('fits')->nullable();
+            $table->boolean('keep')->nullable();
             $table->primary(['list_id', 'record_id']);
         });
         $this->watches();

@@ -89,6 +89,20 @@ document.body.addEventListener('htmx:afterSwap', (event) => {
     $('.group-person[data-moved]')?.focus();
 });
 
+/* Columns to take out, in an order of one's own */
+const columns = $('[data-columns]');
+if (columns) {
+    addEventListener('load', () => Sortable.create(columns, { filter: 'button', preventOnFilter: false, forceFallback: true, fallbackTolerance: 4, animation: 120 }));
+    columns.addEventListener('click', (event) => {
+        const button = event.target.closest('[data-shift]');
+        if (!button) return;
+        const column = button.closest('li');
+        if (button.dataset.shift < 0) column.previousElementSibling?.before(column);
+        else column.nextElementSibling?.after(column);
+        button.focus();
+    });
+}
+
 /* The staircase: steps are dragged into another order, and the address follows */
 const staircase = $('[data-staircase]');
 if (staircase) {

@@ -9,6 +9,7 @@ use App\Finder\Search;
 use App\Finder\Watching;
 use App\Intake\IntakeKind;
 use App\Models\Account;
+use App\Models\Approach;
 use App\Models\Contact;
 use App\Models\KeepOut;
 use App\Models\KeptList;
@@ -41,6 +42,7 @@ final class FinderTest extends TestCase
             ."ostholz.example;Maren;Uhl;Synergist;2026-06-01;;;;\n"
             ."rival.example;Rolf;Kvist;Head of Maintenance;;rolf@rival.example;valid;;\n");
         $this->bring(IntakeKind::Signals, "domain;kind;date;title\ntunhede.example;expansion;2026-11-20;Fourth line\n");
+        Approach::query()->create(['offer_id' => $this->offer->id, 'account_id' => Account::query()->where('domain', 'ostholz.example')->value('id'), 'kind' => 'call', 'snapshot' => [], 'made_at' => '2026-10-05 10:00']);
         (new Standings)->refresh();
     }
 
@@ -55,6 +57,8 @@ final class FinderTest extends TestCase
             ['contacts', 'f=company_before&q=fjernlund', ['Pernille']], ['contacts', 'f=seniority&v=head', ['Pernille', 'Rolf']], ['contacts', 'f=function&v=maintenance,operations', ['Ida', 'Olav', 'Pernille', 'Rolf']], ['contacts', 'f=function&v=operations&x=1', ['Ida', 'Maren', 'Pernille', 'Rolf']],
             ['contacts', 'f=part&v=signs_off', ['Pernille']], ['contacts', 'f=in_post&hi=6', ['Maren', 'Pernille']], ['contacts', 'f=in_post&lo=6', ['Olav']], ['contacts', 'f=arrival&v=joined', ['Pernille']], ['contacts', 'f=channel&v=email_checked,direct_phone', ['Olav', 'Pernille', 'Rolf']],
             ['contacts', 'f=kept_out&x=1', ['Ida', 'Maren', 'Olav', 'Pernille']], ['contacts', 'f=founded&lo=1990', ['Maren']],
+            ['contacts', 'f=name&q=glas* OR papir', ['Ida', 'Olav', 'Pernille']], ['contacts', 'f=newest_signal&hi=1', ['Olav', 'Pernille']], ['contacts', 'f=last_approach&hi=2', ['Maren']], ['contacts', 'f=last_approach&hi=2&x=1', ['Ida', 'Olav', 'Pernille', 'Rolf']],
+            ['accounts', 'f=known_contacts&lo=2', ['Glasverk Tunhede']], ['accounts', 'f=known_contacts&hi=0', []], ['accounts', 'f=newest_signal&lo=1', []],
             ['accounts', 'f=state&v=ranked', ['Glasverk Tunhede']], ['accounts', 'f=kept_out', ['Rival Luft']], ['accounts', 'f=headcount&lo=100', ['Glasverk Tunhede']],
         ];
     }
@@ -175,6 +179,21 @@ final class FinderTest extends TestCase
         $this->post(route('lists.split', $accounts), ['by' => 'function'])->assertSessionHasErrors('by');
     }
 
+    public function test_stepping_through_a_list_keeps_the_place_and_makes_a_list_of_those_kept(): void
+    {
+        $list = $this->keep('All', ['c' => [['f' => 'kept_out', 'x' => '1']]]);
+        $ids = $list->members()->pluck('record_id')->all();
+        foreach (['1', '0', 'undecided', '1'] as $i => $keep) {
+            $this->post(route('lists.steps.decide', $list), ['record' => $ids[min($i, 1)], 'keep' => $keep])->assertRedirect(route('lists.steps', $list));
+        }
+        $this->get(route('lists.steps', $list))->assertOk()->assertSeeTextInOrder(['2 of 4 decided, 2 kept', Contact::query()->findOrFail($ids[2])->last_name]);
+        $this->post(route('lists.steps.keep', $list))->assertSessionHas('takeBack');
+        self::assertSame(array_slice($ids, 0, 2), KeptList::query()->where('name', 'All · kept')->sole()->members()->pluck('record_id')->all());
+        $this->get(route('lists.sample', $list))->assertSeeText('Nothing is judged yet');
+        Contact::query()->whereKey($ids[2])->delete();
+        $this->get(route('lists.steps', $list))->assertSeeText('no longer in the base');
+    }
+
     public function test_a_spot_check_judges_a_sample(): void
     {
         $list = $this->keep('All', ['c' => [['f' => 'headcount', 'lo' => '1', 'u' => '1']]]);
@@ -194,6 +213,11 @@ final class FinderTest extends TestCase
         parse_str((string) parse_url($address[1], PHP_URL_QUERY), $again);
         self::assertSame(['Ida', 'Olav', 'Pernille'], $this->found($again));
         self::assertSame(5, substr_count($csv, "\n"), 'headings, three, and how they were found');
+        $chosen = $this->get(route('finder.export', ['csv', 'columns' => ['e-mail', 'first name', 'contacts known', 'no such']] + $query));
+        self::assertStringStartsWith("\xEF\xBB\xBFe-mail;\"first name\"\npernille@tunhede.example;Pernille\n", $chosen->streamedContent());
+        $again = $this->withCookie('columns_contacts', (string) $chosen->getCookie('columns_contacts')?->getValue())->get(route('finder.export', ['csv'] + $query))->streamedContent();
+        self::assertStringContainsString('e-mail;"first name"', $again, 'remembered');
+        $this->withCookie('columns_contacts', 'torn');
         $json = array_map(fn (string $line): array => json_decode($line, true), explode("\n", trim($this->get(route('finder.export', ['jsonl'] + $query))->streamedContent())));
         self::assertSame([3, 'Pernille'], [$json[0]['found'], $json[1]['first name']]);
         self::assertSame(3, substr_count($this->get(route('finder.export', ['vcf'] + $query))->streamedContent(), 'BEGIN:VCARD'));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Finder\Indexes;
 use App\Http\Requests\ApproachRequest;
 use App\Http\Requests\ResultRequest;
 use App\Models\Approach;
@@ -34,6 +35,7 @@ final class ApproachController extends Controller
             'snapshot' => Snapshot::of($reason->offer, $reason->account_id, CarbonImmutable::now()),
         ]);
 
+        Indexes::changed([$reason->account_id]);
         if ($reason->contact !== null) {
             Taking::release($reason->contact, $request->user());
         }
@@ -55,6 +57,7 @@ final class ApproachController extends Controller
     {
         $this->authorize('update', $approach);
         $approach->delete();
+        Indexes::changed([$approach->account_id]);
 
         return back()->with('said', 'The approach is taken back; the reason is ready again.');
     }

@@ -97,10 +97,10 @@ final class ListController extends Controller
     }
 
     /** Parts a list, each part a list of its own in the same order. */
-    public function split(Request $request, Offer $offer, KeptList $list): RedirectResponse
+    public function split(Request $request, KeptList $list): RedirectResponse
     {
         $request->validate(['by' => ['required', Rule::in(array_map(fn (SplitBy $by): string => $by->value, SplitBy::of(Subject::from($list->subject))))], 'parts' => ['required_if:by,evenly', 'nullable', 'integer', 'between:2,20']], ['by.*' => 'Choose by what to split.', 'parts.*' => 'Into how many parts: a number from 2 to 20.']);
-        $batches = Splitting::split($offer, $list, SplitBy::from($request->string('by')->toString()), $request->integer('parts'), $request->user());
+        $batches = Splitting::split($list, SplitBy::from($request->string('by')->toString()), $request->integer('parts'), $request->user());
 
         return redirect()->route('lists.index')->with('said', "“{$list->name}” is split into ".count($batches).' batches: '.implode(', ', array_map(fn (string $name, int $size): string => "$name ($size)", array_keys($batches), $batches)).'.');
     }

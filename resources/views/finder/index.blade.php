@@ -1,6 +1,7 @@
 @use('App\Screens\Say')
 @use('App\Screens\Reach')
 @use('App\Screens\Tenure')
+@use('App\Finder\Column')
 @use('App\Finder\StepForm')
 @use('Luftig\Core\Finder\Field')
 @use('Luftig\Core\Finder\Subject')
@@ -11,8 +12,8 @@
     $address = fn (array $changed, array $more = []) => route('finder', $search->parameters(array_values($changed)) + $more);
     $high = fn (?int $n) => $n === null ? 30 : 30 + (int) round(80 * log(1 + $n) / log(2 + $everybody));
     $groups = ['Who they are' => [Field::Title, Field::BusinessFunction, Field::Seniority, Field::Part, Field::InPost, Field::InCompany, Field::Arrival, Field::TitleBefore, Field::CompanyBefore, Field::About, Field::Channel],
-        'The account' => [Field::Industry, Field::Country, Field::Region, Field::City, Field::PostalArea, Field::Near, Field::Headcount, Field::Revenue, Field::Growth, Field::Sites, Field::Founded, Field::Technology, Field::Words],
-        'How it stands' => [Field::Signal, Field::State, Field::Fit, Field::Timing, Field::Access, Field::Priority, Field::Owner], 'Our work' => [Field::Work, Field::ListOf, Field::KeptOut]];
+        'The account' => [Field::Name, Field::Industry, Field::Country, Field::Region, Field::City, Field::PostalArea, Field::Near, Field::Headcount, Field::Revenue, Field::Growth, Field::Sites, Field::Founded, Field::Technology, Field::Words, Field::KnownContacts],
+        'How it stands' => [Field::Signal, Field::NewestSignal, Field::State, Field::Fit, Field::Timing, Field::Access, Field::Priority, Field::Owner], 'Our work' => [Field::LastApproach, Field::Work, Field::ListOf, Field::KeptOut]];
 @endphp
 <x-layout title="Finder" at="finder">
     <x-slot:head><script src="/vendor/sortable/Sortable.min.js" defer></script></x-slot:head>
@@ -75,7 +76,7 @@
                     <span class="muted small">· {{ $total === 0 ? 'nobody; take a step out' : ($total > 3 * $week ? 'too many for a week of '.$week.'; add a step' : ($total < $week / 4 ? 'few for a week of '.$week : 'fits a week of '.$week)) }}</span></p>
                 <div class="buttons">
                     @if ($total > 0)<button class="button" type="button" data-open="keep-list">Keep as list</button><button class="button" type="button" data-open="watch">Watch</button>
-                        <a class="button small" href="{{ route('finder.export', ['csv'] + $search->parameters()) }}" aria-label="Take out as CSV">CSV</a><a class="button small" href="{{ route('finder.export', ['jsonl'] + $search->parameters()) }}" aria-label="Take out as JSON Lines">JSON</a>@if ($contacts)<a class="button small" href="{{ route('finder.export', ['vcf'] + $search->parameters()) }}" aria-label="Take out as vCards">vCards</a>@endif @endif
+                        <button class="button" type="button" data-open="take-out">Take out</button>@endif
                 </div>
             </div>
             <x-wrong :for="['name', 'per_account', 'rhythm', 'hour', 'time_zone']" />
@@ -97,6 +98,21 @@
             @endforeach
         </aside>
     </div>
+    <dialog id="take-out" aria-label="Take out">
+        <form method="get" class="stack">
+            <h2>Take out {{ Say::count($total, $contacts ? 'contact' : 'account') }}</h2>
+            @include('finder.hidden', ['steps' => $steps])
+            <fieldset><legend class="small soft">Columns, in this order; drag them, or move them with the arrows</legend>
+                <ol class="columns" data-columns>
+                    @foreach ([...$columns, ...array_filter(Column::of($search->subject), fn ($column) => ! in_array($column, $columns, true))] as $column)
+                        <li><label><input type="checkbox" name="columns[]" value="{{ $column->value }}" @checked(in_array($column, $columns, true))> {{ $column->value }}</label>
+                            <button class="button small slight" type="button" data-shift="-1" aria-label="Move {{ $column->value }} up">↑</button><button class="button small slight" type="button" data-shift="1" aria-label="Move {{ $column->value }} down">↓</button></li>
+                    @endforeach
+                </ol></fieldset>
+            <div class="buttons"><button class="button primary" formaction="{{ route('finder.export', 'csv') }}">CSV</button><button class="button" formaction="{{ route('finder.export', 'jsonl') }}">JSON Lines</button>
+                @if ($contacts)<button class="button" formaction="{{ route('finder.export', 'vcf') }}">vCards</button>@endif<button class="button" type="button" data-close>Leave it</button></div>
+        </form>
+    </dialog>
     <dialog id="watch" aria-label="Watch">
         <form method="post" action="{{ route('watches.store') }}" class="stack">@csrf
             <h2>Watch this search</h2>

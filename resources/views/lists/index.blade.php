@@ -6,7 +6,7 @@
         <h2 class="group">Watches</h2>
         @foreach ($watches as $watch)
             <div class="row" style="grid-template-columns: minmax(0, 1fr) 300px" data-row data-url="{{ route('watches.show', $watch) }}">
-                <div><a class="what" href="{{ route('watches.show', $watch) }}">{{ $watch->name }}@if ($watch->unread > 0) <span class="by-hand small">{{ $watch->unread }} unread</span>@endif</a><p class="soft">{{ Say::count((int) $watch->found, 'newcomer') }}</p></div>
+                <div><a class="what" href="{{ route('watches.show', $watch) }}">{{ $watch->name }}@if ($watch->unread > 0) <span class="by-hand small">{{ $watch->unread }} unread</span>@endif</a><p class="soft">{{ $watch->found > 0 ? Say::count((int) $watch->found, 'newcomer') : 'nobody new yet' }}</p></div>
                 <div class="small muted" style="text-align: right">{{ $watch->user->name }}, {{ $watch->rhythm->value }}<br>next {{ $watch->next_at->setTimezone($watch->time_zone)->isoFormat('ddd D MMM, HH:mm') }}</div>
             </div>
         @endforeach

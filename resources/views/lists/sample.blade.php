@@ -6,15 +6,8 @@
     <div class="two gap">
         <section>
             @if ($record)
-                @php $contact = $record instanceof App\Models\Contact; $account = $contact ? $record->account : $record; @endphp
                 <p class="muted">{{ $left }} left to judge, drawn evenly over the list</p>
-                <div class="card stack" style="margin-top: 8px">
-                    <h2><a href="{{ $contact ? route('contacts.show', $record) : route('accounts.show', $record) }}">{{ $contact ? $record->name() : $record->name }}</a></h2>
-                    <p class="soft">{{ collect([$contact ? $record->title : null, $contact ? $account->name : null, $account->industries->first()?->code ? lcfirst(\Luftig\Core\Firm\Industries::name($account->industries->first()->code)) : 'industry unknown', $account->headquarters()?->city, $account->headcount ? number_format($account->headcount).' heads' : 'heads unknown'])->filter()->implode(' · ') }}</p>
-                    @if ($account->description)<p>{{ $account->description }}</p>@endif
-                    <form method="post" action="{{ route('lists.judge', $list) }}" class="buttons">@csrf<input type="hidden" name="record" value="{{ $record->id }}">
-                        <button class="button primary" name="fits" value="1" data-keep>Fits <kbd>P</kbd></button><button class="button" name="fits" value="0" data-drop>Does not <kbd>D</kbd></button></form>
-                </div>
+                @include('lists.record', ['action' => route('lists.judge', $list), 'field' => 'fits', 'yes' => 'Fits', 'no' => 'Does not'])
             @else
                 <p class="empty">{{ $size === 0 ? 'The list is empty.' : 'The sample is judged; it is known well enough how good the list is.' }}</p>
             @endif

@@ -2,7 +2,7 @@
 <x-layout :title="$list->name" at="lists">
     <p class="back"><a href="{{ route('lists.index') }}" data-back>← Lists</a></p>
     <div class="spread"><div class="line"><h1>{{ $list->name }}</h1><span class="muted">{{ Say::count($size, rtrim($list->subject, 's')) }}, by {{ $list->user->name ?? 'somebody' }} <x-ago :time="$list->created_at" /></span></div>
-        <div class="buttons"><a class="button primary" href="{{ route('lists.sample', $list) }}">Spot check</a><a class="button" href="{{ route('finder', ['on' => $list->subject, 'c' => [['f' => 'list', 'v' => $list->id]]]) }}">Open in the Finder</a>
+        <div class="buttons"><a class="button primary" href="{{ route('lists.sample', $list) }}">Spot check</a><a class="button" href="{{ route('lists.steps', $list) }}">Step through</a><a class="button" href="{{ route('finder', ['on' => $list->subject, 'c' => [['f' => 'list', 'v' => $list->id]]]) }}">Open in the Finder</a>
             @if ($list->subject === 'accounts')<a class="button" href="{{ route('finder', ['on' => 'contacts', 'c' => [['f' => 'list', 'v' => $list->id], ['f' => 'kept_out', 'x' => 1]]]) }}">Its contacts</a>@endif
             <form method="post" action="{{ route('lists.destroy', $list) }}">@csrf @method('DELETE')<button class="button">Delete</button></form></div></div>
     <x-wrong :for="['by', 'parts']" />
@@ -11,7 +11,7 @@
             <label class="field"><span>By</span><select name="by">@foreach (App\Finder\SplitBy::of($subject) as $by)<option value="{{ $by->value }}">{{ $by->label() }}</option>@endforeach</select></label>
             <label class="field"><span>Parts, if evenly</span><input type="number" name="parts" min="2" max="20" value="2" style="width: 90px"></label>
             <button class="button">Split</button><span class="muted small">Each part becomes a list; this one stays.</span></form></details>
-    <p class="soft gap">Made by: @foreach ($search->steps as $step)<strong>{{ $step->excludes() ? 'not ' : '' }}{{ $step->field->label() }}</strong> {{ $step->says() }}@unless ($loop->last) · @endunless @endforeach{{ $list->per_account ? ', at most '.$list->per_account.' at one account' : '' }};
+    <p class="soft gap">Made by: @foreach ($search->steps as $step)<strong>{{ $step->excludes() ? 'not ' : '' }}{{ $step->field->label() }}</strong> {{ $step->says() }}{{ $loop->last ? '' : ' · ' }}@endforeach{{ $list->per_account ? ', at most '.$list->per_account.' at one account' : '' }};
         <a href="{{ route('finder', $search->parameters()) }}">the same search today</a> would add {{ number_format($newer) }} and miss {{ number_format($gone) }}.</p>
     <div class="scroll gap">@include('finder.table', ['rows' => $rows, 'choose' => false])</div>
     <x-pager :pages="$pages" />

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Finder\Column;
+use App\Finder\Rows;
+use App\Finder\Search;
+use App\Models\Account;
+use App\Models\Contact;
+use App\Models\Offer;
+use App\People\Card;
+use App\Support\Csv;
+use Generator;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Cookie;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** What a search found, given out with the search itself; the columns chosen are remembered. */
+final class FinderExportController extends Controller
+{
+    private const CHUNK = 500;
+
+    public function __invoke(Request $request, Offer $offer, string $format): StreamedResponse
+    {
+        $search = Search::from($offer, $request->query->all());
+        $address = route('finder', $search->parameters());
+        $name = "{$search->subject->value}.$format";
+        $columns = Column::chosen($request, $search->subject);
+        if ($request->has('columns')) {
+            Cookie::queue(Cookie::forever(Column::cookie($search->subject), (string) json_encode(array_column($columns, 'value'))));
+        }
+        $headings = array_column($columns, 'value');
+        if ($format === 'csv') {
+            return Csv::download($name, $headings, (function () use ($offer, $search, $columns, $address): Generator {
+                yield from $this->lines($offer, $search, $columns);
+                yield ['found by', $address];
+            })());
+        }
+
+        return response()->streamDownload(function () use ($format, $offer, $search, $columns, $headings, $address): void {
+            if ($format === 'jsonl') {
+                echo json_encode(['search' => $address, 'found' => $search->total()], JSON_UNESCAPED_SLASHES)."\n";
+                foreach ($this->lines($offer, $search, $columns) as $line) {
+                    echo json_encode(array_combine($headings, $line), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
+                }
+            } else {
+                foreach ($this->records($offer, $search) as [$record]) {
+                    echo $record instanceof Contact ? Card::of($record) : '';
+                }
+            }
+        }, $name, ['Content-Type' => $format === 'vcf' ? 'text/vcard; charset=UTF-8' : 'application/x-ndjson']);
+    }
+
+    /**
+     * @param  list<Column>  $columns
+     * @return Generator<list<string>>
+     */
+    private function lines(Offer $offer, Search $search, array $columns): Generator
+    {
+        foreach ($this->records($offer, $search) as [$record, $rows]) {
+            yield array_map(fn (Column $column): string => $column->value($record, $rows), $columns);
+        }
+    }
+
+    /** @return Generator<array{Account|Contact, Rows}> */
+    private function records(Offer $offer, Search $search): Generator
+    {
+        foreach (array_chunk($search->ids(), self::CHUNK) as $ids) {
+            $rows = Rows::of($offer, $search->subject, $ids);
+            foreach ($rows->records as $record) {
+                yield [$record, $rows];
+            }
+        }
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Finder\Keeping;
+use App\Finder\Rows;
+use App\Models\KeptList;
+use App\Models\Offer;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Finder\Subject;
+
+/** A whole list, decided one after the other; whoever comes back goes on where they stopped. */
+final class StepThroughController extends Controller
+{
+    public function show(Offer $offer, KeptList $list): View
+    {
+        $next = $list->members()->whereNull('keep')->value('record_id');
+        $rows = Rows::of($offer, Subject::from($list->subject), $next === null ? [] : [(int) $next]);
+
+        return view('lists.step-through', [
+            'list' => $list, 'record' => $rows->records[0] ?? null, 'next' => $next, 'size' => $list->members()->count(),
+            'decided' => $list->members()->whereNotNull('keep')->count(), 'kept' => $list->members()->where('keep', true)->count(),
+        ]);
+    }
+
+    public function update(Request $request, KeptList $list): RedirectResponse
+    {
+        $request->validate(['record' => ['required', 'integer'], 'keep' => ['required', 'in:0,1,undecided']]);
+        $keep = $request->string('keep')->toString();
+        DB::table('list_members')->where('list_id', $list->id)->where('record_id', $request->integer('record'))->update(['keep' => $keep === 'undecided' ? null : (int) $keep]);
+        $back = redirect()->route('lists.steps', $list);
+
+        return $keep === 'undecided' ? $back : $back->with('said', $keep === '1' ? 'Kept.' : 'Dropped.')->with('putBack', ['url' => route('lists.steps.decide', $list), 'fields' => ['record' => $request->integer('record'), 'keep' => 'undecided']]);
+    }
+
+    /** Those kept, as a list of their own. */
+    public function store(Request $request, KeptList $list): RedirectResponse
+    {
+        $kept = Keeping::part($list, 'kept', array_values($list->members()->where('keep', true)->pluck('record_id')->all()), $request->user());
+
+        return redirect()->route('lists.show', $kept)->with('said', "“{$kept->name}” has those that were kept; the list they come from stays.")->with('takeBack', route('lists.destroy', $kept));
+    }
+}

@@ -1,0 +1,8 @@
+@php $contact = $record instanceof App\Models\Contact; $account = $contact ? $record->account : $record; @endphp
+<div class="card stack" style="margin-top: 8px">
+    <h2><a href="{{ $contact ? route('contacts.show', $record) : route('accounts.show', $record) }}">{{ $contact ? $record->name() : $record->name }}</a></h2>
+    <p class="soft">{{ collect([$contact ? $record->title : null, $contact ? $account->name : null, $account->industries->first()?->code ? lcfirst(\Luftig\Core\Firm\Industries::name($account->industries->first()->code)) : 'industry unknown', $account->headquarters()?->city, $account->headcount ? number_format($account->headcount).' heads' : 'heads unknown'])->filter()->implode(' · ') }}</p>
+    @if ($account->description)<p>{{ $account->description }}</p>@endif
+    <form method="post" action="{{ $action }}" class="buttons">@csrf<input type="hidden" name="record" value="{{ $record->id }}">
+        <button class="button primary" name="{{ $field }}" value="1" data-keep>{{ $yes }} <kbd>P</kbd></button><button class="button" name="{{ $field }}" value="0" data-drop>{{ $no }} <kbd>D</kbd></button></form>
+</div>
