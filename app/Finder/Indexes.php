@@ -39,7 +39,7 @@ final class Indexes
             return [new Index($store)];
         }
 
-        return [new Index($store, (new Index($store))->pagesOf(...$changed)), new Index(new Memory(self::pieces($offer, array_values($changed))))];
+        return [new Index($store, (new Index($store))->pagesOf(array_values($changed))), new Index(new Memory(self::pieces($offer, array_values($changed))))];
     }
 
     public static function build(Offer $offer): void

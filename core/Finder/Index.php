@@ -43,10 +43,22 @@ final class Index
         $this->pages = $pages[1];
     }
 
-    /** The pages of these accounts. */
-    public function pagesOf(int ...$accounts): Bitmap
+    /**
+     * The pages of these accounts.
+     *
+     * @param  list<int>  $accounts
+     */
+    public function pagesOf(array $accounts): Bitmap
     {
-        return Bitmap::of(array_keys(array_intersect($this->accounts(), $accounts)));
+        $wanted = array_fill_keys($accounts, true);
+        $pages = [];
+        foreach ($this->accounts() as $page => $id) {
+            if (isset($wanted[$id])) {
+                $pages[] = $page;
+            }
+        }
+
+        return Bitmap::of($pages);
     }
 
     /** Everybody there is. */
@@ -257,11 +269,10 @@ final class Index
         if (str_starts_with($name, '!')) {
             return $this->all($subject)->without($this->ofSet(substr($name, 1), $ids, $subject));
         }
-        $wanted = array_fill_keys($ids, true);
         if (str_starts_with($name, 'contact:')) {
-            return Bitmap::of(array_filter(array_map($this->placeOf(...), array_keys($wanted)), static fn (int $place): bool => $place >= 0));
+            return Bitmap::of(array_filter(array_map($this->placeOf(...), $ids), static fn (int $place): bool => $place >= 0));
         }
-        $pages = Bitmap::of(array_keys(array_filter($this->accounts(), static fn (int $id): bool => isset($wanted[$id]))));
+        $pages = $this->pagesOf($ids);
 
         return $subject === Subject::Contacts ? $this->spread($pages) : $pages;
     }
@@ -289,14 +300,29 @@ final class Index
         if ($lines === null || $condition->query === null) {
             return Bitmap::none();
         }
+        $matching = $others = [];
+        foreach (explode("\n", $lines) as $i => $line) {
+            if ($condition->query->matchesLine($line)) {
+                $matching[] = $i;
+            } else {
+                $others[] = $i;
+            }
+        }
+        if (count($matching) <= count($others)) {
+            return $this->havingLine($field, $matching);
+        }
+
+        return $this->piece(($condition->field->isOfContact() ? 'c' : 'a').":$field:known")->without($this->havingLine($field, $others));
+    }
+
+    /** @param  list<int>  $lines  numbers of lines */
+    private function havingLine(string $field, array $lines): Bitmap
+    {
         $starts = $this->store->get("o:$field") ?? '';
         $numbers = $this->store->get("p:$field") ?? '';
         $found = Bitmap::none();
         $rest = '';
-        foreach (explode("\n", $lines) as $i => $line) {
-            if (! $condition->query->matchesLine($line)) {
-                continue;
-            }
+        foreach ($lines as $i) {
             [$from, $to] = [self::number($starts, $i), self::number($starts, $i + 1)];
             if ($from === $to) {
                 $found = $found->or($this->piece("l:$field#$i"));
