@@ -24,9 +24,12 @@ final class AccessibilityTest extends BrowserTestCase
         $this->signIn('Ylva');
         $reason = $this->recorded();
         $draft = $this->draft();
-        foreach (['/', '/accounts', '/accounts?view=picture', '/accounts?tab=waiting', '/accounts?tab=out', '/accounts?tab=kept_out', '/accounts/1', '/contacts', '/contacts?q=nobody-at-all', '/contacts/1', '/accounts/1/reasons/new', '/finder', '/finder?on=accounts&add=industry&c[0][f]=headcount&c[0][lo]=x', '/lists', '/reasons', $reason, '/intake', '/intake/1', $draft, '/keep-out', '/pace', '/rules/1', '/team', '/go?q=a', '/no-such-page'] as $view) {
+        foreach (['/', '/accounts', '/accounts?view=picture', '/accounts?tab=waiting', '/accounts?tab=out', '/accounts?tab=kept_out', '/accounts/1', '/contacts', '/contacts?q=nobody-at-all', '/contacts/1', '/accounts/1/reasons/new', '/finder', '/finder?on=accounts&add=industry&c[0][f]=headcount&c[0][lo]=x', ...$this->kept(), '/lists', '/reasons', $reason, '/intake', '/intake/1', $draft, '/keep-out', '/pace', '/rules/1', '/team', '/go?q=a', '/no-such-page'] as $view) {
             $found += $this->check($view, $theme);
         }
+        $this->open('/finder');
+        $this->press('Take out');
+        $found += $this->scan("taking out, $theme");
         $this->open('/');
         $this->keys('/');
         $this->see('screen');
@@ -57,6 +60,22 @@ final class AccessibilityTest extends BrowserTestCase
         }
 
         return $found;
+    }
+
+    /** @return list<string> a list, both ways through it, and a watch */
+    private function kept(): array
+    {
+        $addresses = [];
+        foreach (['Watch' => 'is watched', 'Keep as list' => 'is kept'] as $button => $said) {
+            $this->open('/finder?on=accounts&c[0][f]=country&c[0][v]=SE');
+            $this->press($button);
+            $this->fill('dialog[open] input[name=name]', uniqid('Swedes '));
+            $this->find('dialog[open] button.primary')->click();
+            $this->see($said);
+            $addresses[] = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
+        }
+
+        return [...$addresses, "$addresses[1]/spot-check", "$addresses[1]/step-through"];
     }
 
     private function recorded(): string

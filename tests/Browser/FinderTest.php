@@ -82,6 +82,54 @@ final class FinderTest extends BrowserTestCase
         self::assertNotSame([], $this->all('.stair .under', 'not '), 'the exclusion is a step of the search');
     }
 
+    public function test_a_list_is_stepped_through_by_keys_and_its_search_watched(): void
+    {
+        $this->signIn('Jonte');
+        $this->open('/finder?on=contacts&c[0][f]=part&c[0][v]=signs_off&c[1][f]=country&c[1][v]=NO');
+        $found = $this->total();
+        $this->press('Keep as list');
+        $this->find('dialog[open] input[name=name]')->sendKeys('Norway'.WebDriverKeys::ENTER);
+        $this->see('The list “Norway” is kept');
+        $this->press('Step through');
+        foreach (['p' => '1 of', 'd' => '2 of'] as $key => $decided) {
+            $this->keys($key);
+            $this->see("$decided $found decided, 1 kept");
+        }
+        $this->press('Put it back');
+        $this->see("1 of $found decided, 1 kept");
+        $this->press('Make a list of the 1 kept');
+        $this->see('“Norway · kept” has those that were kept');
+
+        $this->open('/finder?on=contacts&c[0][f]=part&c[0][v]=signs_off&c[1][f]=country&c[1][v]=NO');
+        $this->press('Watch');
+        self::assertNotSame('', $this->find('dialog[open] [data-time-zone]')->getAttribute('value'));
+        $this->find('dialog[open] input[name=name]')->sendKeys('Norwegians'.WebDriverKeys::ENTER);
+        $this->see('Nobody new since it began');
+        $this->keys('g', 'l');
+        $this->see('nobody new yet');
+    }
+
+    public function test_what_is_taken_out_has_the_columns_chosen_and_leads_back_to_the_search(): void
+    {
+        $this->signIn('Anton');
+        $this->open('/finder?on=accounts&c[0][f]=country&c[0][v]=DK&c[1][f]=headcount&c[1][lo]=200&c[1][x]=1');
+        $found = $this->total();
+        $this->press('Take out');
+        $this->find('dialog[open] [aria-label="Move account up"]')->sendKeys(WebDriverKeys::ENTER);
+        foreach ($this->all('dialog[open] [data-columns] li') as $i => $column) {
+            $i < 2 || $column->findElement(WebDriverBy::cssSelector('input'))->click();
+        }
+        $csv = (string) $this->browser->executeAsyncScript('const done = arguments[0]; const form = document.querySelector("dialog[open] form"); fetch(form.querySelector(".primary").formAction + "?" + new URLSearchParams(new FormData(form))).then((r) => r.text()).then(done)');
+        $lines = explode("\n", trim($csv));
+        self::assertSame('account;priority', ltrim($lines[0], "\xEF\xBB\xBF\u{FEFF}"));
+        self::assertCount($found + 2, $lines);
+        preg_match('/https?:[^"]+/', (string) end($lines), $address);
+        $this->browser->get($address[0]);
+        self::assertSame($found, $this->total());
+        $this->press('Take out');
+        self::assertStringStartsWith('account', trim($this->find('dialog[open] [data-columns] li')->getText()), 'the order is remembered');
+    }
+
     /** Into the field that has the focus once a condition is chosen. */
     private function type(string $text): void
     {
