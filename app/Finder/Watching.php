@@ -5,26 +5,28 @@ declare(strict_types=1);
 namespace App\Finder;
 
 use App\Intake\Bulk;
+use App\Mail\WatchDigest;
 use App\Models\Offer;
 use App\Models\User;
 use App\Models\Watch;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Log;
+use Illuminate\Support\Facades\Mail;
 use Luftig\Core\Finder\Subject;
 use Throwable;
 
 /** Runs searches by themselves and keeps the newcomers, each with what made it new. */
 final class Watching
 {
-    public static function begin(Offer $offer, Search $search, string $name, User $by, Rhythm $rhythm, int $hour, string $zone): Watch
+    public static function begin(Offer $offer, Search $search, string $name, User $by, Rhythm $rhythm, int $hour, string $zone, bool $mailed): Watch
     {
         $now = CarbonImmutable::now();
 
-        return DB::transaction(function () use ($offer, $search, $name, $by, $rhythm, $hour, $zone, $now): Watch {
+        return DB::transaction(function () use ($offer, $search, $name, $by, $rhythm, $hour, $zone, $mailed, $now): Watch {
             $watch = Watch::query()->create([
                 'offer_id' => $offer->id, 'user_id' => $by->id, 'name' => $name, 'subject' => $search->subject->value, 'search' => http_build_query($search->parameters()),
-                'rhythm' => $rhythm, 'hour' => $hour, 'time_zone' => $zone, 'ran_at' => $now, 'next_at' => $rhythm->after($now, $hour, $zone),
+                'rhythm' => $rhythm, 'hour' => $hour, 'time_zone' => $zone, 'mailed' => $mailed, 'ran_at' => $now, 'next_at' => $rhythm->after($now, $hour, $zone),
             ]);
             self::keep($watch, $search->ids(), array_fill_keys($search->ids(), null), $now);
 
@@ -59,7 +61,11 @@ final class Watching
             }
             $known = DB::table('watch_finds')->where('watch_id', $watch->id)->pluck('record_id')->all();
             $new = array_values(array_diff($ids, $known));
-            self::keep($watch, $new, self::whatMadeThemNew($search->subject, $new, $watch->ran_at), $now);
+            $why = self::whatMadeThemNew($search->subject, $new, $watch->ran_at);
+            self::keep($watch, $new, $why, $now);
+            if ($watch->mailed && $new !== []) {
+                Mail::to($watch->user)->queue((new WatchDigest($watch, $why, $watch->ran_at))->afterCommit());
+            }
             $watch->update(['ran_at' => $now, 'next_at' => $watch->rhythm->after($now, $watch->hour, $watch->time_zone)]);
         });
     }

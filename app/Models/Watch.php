@@ -24,6 +24,7 @@ use Illuminate\Support\Facades\DB;
  * @property Rhythm $rhythm
  * @property int $hour of the watcher's day
  * @property string $time_zone
+ * @property bool $mailed newcomers are mailed to the watcher
  * @property CarbonImmutable $ran_at
  * @property CarbonImmutable $next_at
  * @property-read User $user
@@ -36,7 +37,7 @@ final class Watch extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['rhythm' => Rhythm::class, 'ran_at' => 'datetime', 'next_at' => 'datetime'];
+    protected $casts = ['rhythm' => Rhythm::class, 'mailed' => 'boolean', 'ran_at' => 'datetime', 'next_at' => 'datetime'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -53,6 +53,7 @@ return new class extends Migration
             $table->string('rhythm', 8)->charset('ascii')->collation('ascii_bin');
             $table->unsignedTinyInteger('hour');
             $table->string('time_zone', 40);
+            $table->boolean('mailed')->default(false);
             $table->dateTime('ran_at');
             $table->dateTime('next_at')->index();
             $table->timestamps();

@@ -8,6 +8,7 @@ use App\Finder\Indexes;
 use App\Finder\Search;
 use App\Finder\Watching;
 use App\Intake\IntakeKind;
+use App\Mail\WatchDigest;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\Contact;
@@ -17,6 +18,7 @@ use App\Models\Reservation;
 use App\Models\Watch;
 use App\Standings\Standings;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Mail;
 use Luftig\Core\Finder\Field;
 use Luftig\Core\Finder\Subject;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -134,8 +136,9 @@ final class FinderTest extends TestCase
 
     public function test_a_watch_finds_exactly_the_newcomers_once_and_says_what_made_them_new(): void
     {
+        Mail::fake();
         $this->actingAs($this->rep);
-        $watch = ['name' => 'Nordic', 'on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'NO,DK'], ['f' => 'signal', 'v' => 'expansion,hiring']], 'rhythm' => 'weekly', 'hour' => '6', 'time_zone' => 'Europe/Copenhagen'];
+        $watch = ['name' => 'Nordic', 'mailed' => '1', 'on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'NO,DK'], ['f' => 'signal', 'v' => 'expansion,hiring']], 'rhythm' => 'weekly', 'hour' => '6', 'time_zone' => 'Europe/Copenhagen'];
         $this->post(route('watches.store'), ['time_zone' => 'Nowhere'] + $watch)->assertSessionHasErrors('time_zone');
         $this->post(route('watches.store'), $watch)->assertSessionHasNoErrors();
         $kept = Watch::query()->sole();
@@ -155,6 +158,12 @@ final class FinderTest extends TestCase
             Watching::runDue();
             self::assertSame(['Nyholm Foods' => 'new in the base', 'Papir Sverkhult' => 'new signal: Second kiln'], $kept->newcomers()->join('accounts', 'accounts.id', '=', 'record_id')->pluck('why', 'name')->sortKeys()->all());
         }
+        Mail::assertQueued(WatchDigest::class, function (WatchDigest $mail): bool {
+            $text = $mail->render();
+
+            return $mail->hasTo($this->rep->email) && str_contains($text, '- Papir Sverkhult: new signal: Second kiln') && str_contains($text, 'Nordic: 2 new since Monday 23 November');
+        });
+        Mail::assertQueuedCount(1);
         self::assertSame('2026-12-21 05:00', $kept->refresh()->next_at->format('Y-m-d H:i'), 'what was missed is caught up once');
         $this->get(route('lists.index'))->assertSeeText('2 unread');
         $this->get(route('watches.show', $kept))->assertSeeTextInOrder(['Nyholm Foods', 'new in the base']);

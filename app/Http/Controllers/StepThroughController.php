@@ -23,7 +23,7 @@ final class StepThroughController extends Controller
         $rows = Rows::of($offer, Subject::from($list->subject), $next === null ? [] : [(int) $next]);
 
         return view('lists.step-through', [
-            'list' => $list, 'record' => $rows->records[0] ?? null, 'next' => $next, 'size' => $list->members()->count(),
+            'list' => $list, 'rows' => $rows, 'record' => $rows->records[0] ?? null, 'next' => $next, 'size' => $list->members()->count(),
             'decided' => $list->members()->whereNotNull('keep')->count(), 'kept' => $list->members()->where('keep', true)->count(),
         ]);
     }

@@ -120,6 +120,7 @@
             <label class="field"><span>Name</span><input name="name" required maxlength="100"></label>
             <div class="grid"><label class="field"><span>How often</span><select name="rhythm"><option value="daily">daily</option><option value="weekly">weekly, on Mondays</option><option value="monthly">monthly, on the first</option></select></label>
                 <label class="field"><span>At the hour</span><input type="number" name="hour" min="0" max="23" value="6" required></label><label class="field"><span>Time zone</span><input name="time_zone" value="{{ config('app.timezone') }}" required data-time-zone></label></div>
+            <label><input type="checkbox" name="mailed" value="1" checked> Mail me who is new, when somebody is</label>
             <p class="small soft">Only those who are new from now on are shown, each with what made it new.</p>
             <div class="buttons"><button class="button primary">Watch</button><button class="button" type="button" data-close>Leave it</button></div>
         </form>

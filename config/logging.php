@@ -1,0 +1,5 @@
+<?php
+
+declare(strict_types=1);
+
+return ['channels' => ['mail' => ['driver' => 'single', 'path' => storage_path('logs/mail.log')]]];
