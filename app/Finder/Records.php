@@ -69,7 +69,7 @@ final class Records
             $industries = $this->grouped("SELECT account_id, code FROM account_industry WHERE account_id IN ($in) AND code IS NOT NULL");
             $technologies = $this->grouped("SELECT account_id, name FROM account_technology JOIN technologies ON technologies.id = technology_id WHERE account_id IN ($in)");
             $places = $this->grouped("SELECT account_id, headquarters, country, region, city, postal_code, latitude, longitude FROM places WHERE account_id IN ($in)");
-            $contacts = $this->grouped("SELECT account_id, id, title, reading, about, interests FROM contacts WHERE account_id IN ($in) AND merged_into IS NULL ORDER BY account_id, id");
+            $contacts = $this->grouped("SELECT account_id, id, title, reading, about, interests FROM contacts WHERE account_id IN ($in) AND merged_into IS NULL");
             $posts = $this->grouped("SELECT contact_id, p.account_id, COALESCE(a.name, company), p.title, p.reading, TO_DAYS(since) - 719528, TO_DAYS(until) - 719528 FROM posts p JOIN contacts c ON c.id = contact_id LEFT JOIN accounts a ON a.id = p.account_id WHERE c.account_id IN ($in)");
             $channels = $this->grouped("SELECT contact_id, type, state FROM channels JOIN contacts c ON c.id = contact_id WHERE c.account_id IN ($in)");
             $newest = $this->grouped("SELECT account_id, TO_DAYS(MAX(occurred_at)) - 719528 FROM signals WHERE account_id IN ($in) AND (offer_id IS NULL OR offer_id = {$this->offer->id}) AND occurred_at <= UTC_DATE() GROUP BY account_id");
