@@ -28,7 +28,8 @@ final class Watching
                 'offer_id' => $offer->id, 'user_id' => $by->id, 'name' => $name, 'subject' => $search->subject->value, 'search' => http_build_query($search->parameters()),
                 'rhythm' => $rhythm, 'hour' => $hour, 'time_zone' => $zone, 'mailed' => $mailed, 'ran_at' => $now, 'next_at' => $rhythm->after($now, $hour, $zone),
             ]);
-            self::keep($watch, $search->ids(), array_fill_keys($search->ids(), null), $now);
+            $ids = $search->ids();
+            self::keep($watch, $ids, array_fill_keys($ids, null), $now);
 
             return $watch;
         });

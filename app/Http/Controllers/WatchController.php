@@ -31,14 +31,14 @@ final class WatchController extends Controller
         return redirect()->route('watches.show', $watch)->with('said', "“{$watch->name}” is watched; only who is new from now on is shown.")->with('takeBack', route('watches.destroy', $watch));
     }
 
-    public function show(Offer $offer, Watch $watch): View
+    public function show(Watch $watch): View
     {
         $found = $watch->newcomers()->limit(self::SHOWN)->get();
         parse_str($watch->search, $query);
 
         return view('lists.watch', [
-            'watch' => $watch, 'search' => Search::from($offer, $query), 'found' => $found->keyBy('record_id'), 'unread' => $watch->newcomers()->where('unread', true)->count(), 'barred' => Barred::now(),
-            'rows' => Rows::of($offer, Subject::from($watch->subject), array_values($found->pluck('record_id')->all())),
+            'watch' => $watch, 'search' => Search::from($watch->offer, $query), 'found' => $found->keyBy('record_id'), 'unread' => $watch->newcomers()->where('unread', true)->count(), 'barred' => Barred::now(),
+            'rows' => Rows::of($watch->offer, Subject::from($watch->subject), array_values($found->pluck('record_id')->all())),
         ]);
     }
 

@@ -1,12 +1,13 @@
 @use('App\Screens\Say')
 @use('App\Finder\StepForm')
+@php $check = $sample->check; $judged = count($sample->fits); $size = $sample->size; @endphp
 <x-layout :title="'Spot check of '.$list->name" at="lists">
     <p class="back"><a href="{{ route('lists.show', $list) }}" data-back>← {{ $list->name }}</a></p>
     <h1>Spot check</h1>
     <div class="two gap">
         <section>
             @if ($record)
-                <p class="muted">{{ $left }} left to judge, drawn evenly over the list</p>
+                <p class="muted">{{ count($sample->next) }} left to judge, drawn evenly over the list</p>
                 @include('lists.record', ['action' => route('lists.judge', $list), 'field' => 'fits', 'yes' => 'Fits', 'no' => 'Does not'])
             @else
                 <p class="empty">{{ $size === 0 ? 'The list is empty.' : 'The sample is judged; it is known well enough how good the list is.' }}</p>
@@ -16,7 +17,7 @@
             <h2>How good the list is</h2>
             @if ($judged === 0)<p class="soft">Nothing is judged yet.</p>
             @else
-                <p><span class="big" style="font-size: 30px">{{ Say::percent($check->low) }} – {{ Say::percent($check->high) }}</span><br><span class="muted small">of it fits, with 95 % confidence: {{ $fitting }} of {{ $judged }} judged</span></p>
+                <p><span class="big" style="font-size: 30px">{{ Say::percent($check->low) }} – {{ Say::percent($check->high) }}</span><br><span class="muted small">of it fits, with 95 % confidence: {{ (int) array_sum($sample->fits) }} of {{ $judged }} judged</span></p>
                 <p class="soft">Of {{ number_format($size) }}, {{ number_format(floor($check->expected[0])) }} to {{ number_format(ceil($check->expected[1])) }} are good. @if ($check->more > 0) {{ $check->more }} more to judge until that is known to within 10 points.@else That is known well enough.@endif</p>
             @endif
             @if ($exclusions !== [])
