@@ -6,6 +6,7 @@ namespace App\Finder;
 
 use App\Models\Offer;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Finder\Index;
 use Luftig\Core\Finder\Indexer;
@@ -21,25 +22,50 @@ final class Indexes
 
     private const KEPT = 2;
 
+    /** Seconds that a build may take. */
+    private const LONGEST = 600;
+
     /** Counted up when the fields change; an index of another shape is built anew. */
     private const SHAPE = '2';
 
     /** @return list<Index> to be asked together */
     public static function of(Offer $offer): array
     {
-        [$store, $built] = self::newest($offer);
-        $changed = $built === null ? [] : DB::table('finder_changes')->where('changed_at', '>=', $built)->orderBy('account_id')->limit(self::MOST_CHANGES + 1)->pluck('account_id')->all();
-        if ($store === null || count($changed) > self::MOST_CHANGES) {
-            self::build($offer);
-            [$store] = self::newest($offer);
-            $changed = [];
+        [$store, $changed] = self::state($offer);
+        if (self::isToBeBuilt($store, $changed)) {
+            self::renew($offer);
+            [$store, $changed] = self::state($offer);
         }
         $store ??= new Memory([]);
         if ($changed === []) {
             return [new Index($store)];
         }
 
-        return [new Index($store, (new Index($store))->pagesOf(array_values($changed))), new Index(new Memory(self::pieces($offer, array_values($changed))))];
+        return [new Index($store, (new Index($store))->pagesOf($changed)), new Index(new Memory(self::pieces($offer, $changed)))];
+    }
+
+    /** Builds the index where there is none, or where too much changed; of several who want it at once, one does it. */
+    public static function renew(Offer $offer): void
+    {
+        Cache::lock('finder-'.DB::getDatabaseName().'-'.$offer->id, self::LONGEST)->block(self::LONGEST, function () use ($offer): void {
+            if (self::isToBeBuilt(...self::state($offer))) {
+                self::build($offer);
+            }
+        });
+    }
+
+    /** @param  list<int>  $changed */
+    private static function isToBeBuilt(?FileStore $store, array $changed): bool
+    {
+        return $store === null || count($changed) > self::MOST_CHANGES;
+    }
+
+    /** @return array{FileStore|null, list<int>} the newest whole index, and accounts that changed since */
+    private static function state(Offer $offer): array
+    {
+        [$store, $built] = self::newest($offer);
+
+        return [$store, $built === null ? [] : array_values(DB::table('finder_changes')->where('changed_at', '>=', $built)->orderBy('account_id')->limit(self::MOST_CHANGES + 1)->pluck('account_id')->all())];
     }
 
     public static function build(Offer $offer): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Finder\Indexes;
 use App\Models\Offer;
 use App\People\Concerns;
 use App\People\DerivedSignals;
@@ -40,5 +41,7 @@ final class RefreshStandings implements ShouldQueue
             (new DerivedSignals)->refreshAll();
         }
         $this->all ? $standings->all($this->offer === null ? null : Offer::query()->findOrFail($this->offer)) : $standings->refresh();
+        // So that nobody's first search of the morning waits for it.
+        Offer::query()->get()->each(Indexes::renew(...));
     }
 }

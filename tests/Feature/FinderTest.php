@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Finder\Indexes;
 use App\Finder\Search;
 use App\Finder\Watching;
 use App\Intake\IntakeKind;
+use App\Jobs\RefreshStandings;
 use App\Mail\WatchDigest;
 use App\Models\Account;
 use App\Models\Approach;
@@ -100,7 +100,9 @@ final class FinderTest extends TestCase
             file_put_contents($pieces, 'torn', FILE_APPEND);
         }
         self::assertSame(['Ida', 'Nora', 'Rolf'], $this->found(['c' => [['f' => 'country', 'v' => 'SE']]]));
-        Indexes::forget();
+        RefreshStandings::ofEverything()->handle(new Standings);
+        $built = glob(config('luftig.finder').'/*/'.$this->offer->id.'/*/table.php') ?: [];
+        self::assertNotSame([], $built, 'built overnight, before anybody searches');
         self::assertSame(['Ida', 'Nora', 'Rolf'], $this->found(['c' => [['f' => 'country', 'v' => 'SE']]]));
     }
 
