@@ -74,6 +74,8 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('/notes/{note}', [NoteController::class, 'destroy'])->name('notes.destroy');
 
     Route::get('/finder', [FinderController::class, 'index'])->name('finder');
+    Route::get('/finder/words', [FinderController::class, 'words'])->name('finder.words');
+    Route::get('/finder/places', [FinderController::class, 'places'])->name('finder.places');
     Route::post('/finder/lists', [FinderController::class, 'keep'])->name('finder.keep');
     Route::get('/finder/found.{format}', FinderExportController::class)->whereIn('format', ['csv', 'jsonl', 'vcf'])->name('finder.export');
     Route::get('/lists', [ListController::class, 'index'])->name('lists.index');

@@ -56,11 +56,16 @@ final class FileStore implements Store
         return $length === 0 ? '' : (string) stream_get_contents($this->file, $length);
     }
 
-    public function number(string $key, int $place): int
+    public function part(string $key, int $offset, int $length): string
     {
-        fseek($this->file, $this->table[$key][0] + 4 * $place);
+        [$from, $whole] = $this->table[$key] ?? [0, 0];
+        $length = min($length, $whole - $offset);
+        if ($length <= 0) {
+            return '';
+        }
+        fseek($this->file, $from + $offset);
 
-        return unpack('V', (string) fread($this->file, 4))[1] ?? 0;
+        return (string) stream_get_contents($this->file, $length);
     }
 
     public function keys(string $prefix): array

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Finder;
 
 use App\Models\Offer;
+use App\Support\Workers;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
 use Luftig\Core\Finder\Index;
 use Luftig\Core\Finder\Indexer;
 use Luftig\Core\Finder\Memory;
+use Luftig\Core\Finder\Store;
 
 /**
  * The index of an offer, derived from the database, which stays the truth. Accounts that changed since it was built are hidden in it
@@ -22,26 +25,32 @@ final class Indexes
 
     private const KEPT = 2;
 
+    /** An index has as many parts as there are processes to build it, each of a stretch of the accounts. */
+    private const WORKERS = 2;
+
+    /** With fewer accounts than this one process is quicker than two. */
+    private const ALONE = 5000;
+
     /** Seconds that a build may take. */
     private const LONGEST = 600;
 
     /** Counted up when the fields change; an index of another shape is built anew. */
-    private const SHAPE = '2';
+    private const SHAPE = '3';
 
     /** @return list<Index> to be asked together */
     public static function of(Offer $offer): array
     {
-        [$store, $changed] = self::state($offer);
-        if (self::isToBeBuilt($store, $changed)) {
+        [$stores, $changed] = self::state($offer);
+        if (self::isToBeBuilt($stores, $changed)) {
             self::renew($offer);
-            [$store, $changed] = self::state($offer);
+            [$stores, $changed] = self::state($offer);
         }
-        $store ??= new Memory([]);
+        $stores = $stores === [] ? [new Memory([])] : $stores;
         if ($changed === []) {
-            return [new Index($store)];
+            return array_map(fn (Store $store): Index => new Index($store), $stores);
         }
 
-        return [new Index($store, (new Index($store))->pagesOf($changed)), new Index(new Memory(self::pieces($offer, $changed)))];
+        return [...array_map(fn (Store $store): Index => new Index($store, (new Index($store))->pagesOf($changed)), $stores), new Index(new Memory(self::pieces(new Records($offer), $changed)))];
     }
 
     /** Builds the index where there is none, or where too much changed; of several who want it at once, one does it. */
@@ -54,31 +63,41 @@ final class Indexes
         });
     }
 
-    /** @param  list<int>  $changed */
-    private static function isToBeBuilt(?FileStore $store, array $changed): bool
+    /**
+     * @param  list<FileStore>  $stores
+     * @param  list<int>  $changed
+     */
+    private static function isToBeBuilt(array $stores, array $changed): bool
     {
-        return $store === null || count($changed) > self::MOST_CHANGES;
+        return $stores === [] || count($changed) > self::MOST_CHANGES;
     }
 
-    /** @return array{FileStore|null, list<int>} the newest whole index, and accounts that changed since */
+    /** @return array{list<FileStore>, list<int>} the parts of the newest whole index, and accounts that changed since */
     private static function state(Offer $offer): array
     {
-        [$store, $built] = self::newest($offer);
+        $stores = self::newest($offer);
+        $built = $stores === [] ? null : $stores[0]->get('built');
 
-        return [$store, $built === null ? [] : array_values(DB::table('finder_changes')->where('changed_at', '>=', $built)->orderBy('account_id')->limit(self::MOST_CHANGES + 1)->pluck('account_id')->all())];
+        return [$stores, $built === null ? [] : array_values(DB::table('finder_changes')->where('changed_at', '>=', $built)->orderBy('account_id')->limit(self::MOST_CHANGES + 1)->pluck('account_id')->all())];
     }
 
     public static function build(Offer $offer): void
     {
         $begun = Carbon::now()->format('Y-m-d H:i:s.u');
-        // Millions of rows hold no cycle to be found; looking for some takes a tenth of the time.
-        gc_disable();
-        FileStore::write(self::folder($offer).'/'.hrtime(true), self::pieces($offer, null) + ['built' => $begun, 'shape' => self::SHAPE]);
-        gc_enable();
+        $folder = self::folder($offer).'/'.hrtime(true);
+        $accounts = array_values(DB::table('accounts')->whereNull('merged_into')->orderBy('id')->pluck('id')->all());
+        $work = function (int $worker, int $of) use ($offer, $folder, $begun, $accounts): void {
+            // Millions of rows hold no cycle to be found; looking for some takes a tenth of the time.
+            gc_disable();
+            $from = intdiv($worker * count($accounts), $of);
+            $own = array_slice($accounts, $from, intdiv(($worker + 1) * count($accounts), $of) - $from);
+            FileStore::write("$folder/$worker", self::pieces(new Records($offer), $own) + ['built' => $begun, 'shape' => self::SHAPE, 'parts' => (string) $of]);
+            gc_enable();
+        };
+        count($accounts) < self::ALONE || ! Workers::areToBeHad() ? $work(0, 1) : Workers::share(self::WORKERS, $work);
         DB::table('finder_changes')->where('changed_at', '<', DB::raw("'$begun' - INTERVAL 1 DAY"))->delete();
         foreach (array_slice(self::generations($offer), self::KEPT) as $old) {
-            array_map(unlink(...), glob("$old/*") ?: []);
-            @rmdir($old);
+            File::deleteDirectory($old);
         }
     }
 
@@ -94,36 +113,41 @@ final class Indexes
     /** All of an offer is to be built anew at the next search, as after every account was computed. */
     public static function forget(): void
     {
-        array_map(unlink(...), glob(self::root().'/*/*/table.php') ?: []);
+        array_map(unlink(...), glob(self::root().'/*/*/*/table.php') ?: []);
     }
 
     /**
-     * @param  list<int>|null  $accounts
+     * @param  list<int>  $accounts
      * @return array<string, string>
      */
-    private static function pieces(Offer $offer, ?array $accounts): array
+    private static function pieces(Records $records, array $accounts): array
     {
-        $records = new Records($offer);
-        $sizes = $records->sizes($accounts);
-        $indexer = new Indexer($sizes);
-        foreach ($records->read(array_keys($sizes)) as $record) {
+        $pages = $records->pages($accounts);
+        $indexer = new Indexer($pages);
+        foreach ($records->read(array_keys($pages)) as $record) {
             $indexer->add($record);
         }
 
         return $indexer->pieces();
     }
 
-    /** @return array{FileStore|null, string|null} the newest whole index, and when it was begun */
+    /** @return list<FileStore> the parts of the newest whole index; none: there is no index */
     private static function newest(Offer $offer): array
     {
         foreach (self::generations($offer) as $folder) {
-            $store = FileStore::open($folder);
-            if ($store?->get('shape') === self::SHAPE) {
-                return [$store, $store->get('built')];
+            $first = FileStore::open("$folder/0");
+            if ($first?->get('shape') === self::SHAPE) {
+                $parts = [$first];
+                for ($i = 1, $of = (int) $first->get('parts'); $i < $of; $i++) {
+                    $parts[] = FileStore::open("$folder/$i");
+                }
+                if (! in_array(null, $parts, true)) {
+                    return $parts;
+                }
             }
         }
 
-        return [null, null];
+        return [];
     }
 
     /** @return list<string> the newest first */

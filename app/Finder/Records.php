@@ -5,16 +5,21 @@ declare(strict_types=1);
 namespace App\Finder;
 
 use App\Models\Offer;
+use App\Standings\RuleBook;
 use App\Standings\StandingState;
 use Carbon\CarbonImmutable;
 use Generator;
 use Illuminate\Support\Facades\DB;
+use Luftig\Core\Finder\Condition;
 use Luftig\Core\Finder\Field;
+use Luftig\Core\Finder\Indexer;
 use Luftig\Core\Finder\Record;
 use Luftig\Core\Firm\IndustryTree;
 use Luftig\Core\Person\Career;
 use Luftig\Core\Person\PostHeld;
 use Luftig\Core\Person\Title;
+use Luftig\Core\Priority\BuyerRole;
+use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Timing;
 use Luftig\Core\Text\Fold;
 use PDO;
@@ -38,24 +43,44 @@ final class Records
     /** @var array<int, array<string, list<string>>> reading → seniority and functions */
     private array $read = [];
 
+    private readonly float $now;
+
+    private readonly Catalogue $catalogue;
+
+    /** @var list<string> names of the buyer roles */
+    private readonly array $roles;
+
+    /** @var array<int, list<list<mixed>>> account → since and until of its customer periods, in days since 1970 */
+    private readonly array $customers;
+
     public function __construct(private readonly Offer $offer)
     {
         $this->today = intdiv(CarbonImmutable::today()->getTimestamp(), 86400);
+        $this->now = (float) CarbonImmutable::now()->getTimestamp();
+        $book = $offer->rules === null ? null : RuleBook::of($offer->rules);
+        $this->catalogue = $book->catalogue ?? Catalogue::standard();
+        $this->roles = array_map(static fn (BuyerRole $role): string => $role->name, $book->roles->roles ?? []);
+        $this->customers = $this->grouped('SELECT account_id, TO_DAYS(since) - 719528, TO_DAYS(until) - 719528 FROM customer_periods');
     }
 
     /**
-     * @param  list<int>|null  $accounts  null: all
-     * @return array<int, int> account → how many contacts, in the order in which read() gives them
+     * @param  list<int>  $accounts
+     * @return array<int, int> account → how many pages of an index it takes, in the order in which read() gives them
      */
-    public function sizes(?array $accounts = null): array
+    public function pages(array $accounts): array
     {
-        $which = $accounts === null ? '' : ' AND a.id IN ('.implode(',', [0, ...$accounts]).')';
-        $sizes = [];
-        foreach ($this->rows("SELECT a.id, COUNT(c.id) FROM accounts a LEFT JOIN contacts c ON c.account_id = a.id AND c.merged_into IS NULL WHERE a.merged_into IS NULL$which GROUP BY a.id ORDER BY a.id") as [$id, $count]) {
-            $sizes[$id] = $count;
+        sort($accounts);
+        $pages = [];
+        foreach (array_chunk($accounts, 10 * self::CHUNK) as $ids) {
+            $in = implode(',', $ids);
+            $contacts = $this->asked("SELECT account_id, COUNT(*) FROM contacts WHERE account_id IN ($in) AND merged_into IS NULL GROUP BY account_id")->fetchAll(PDO::FETCH_KEY_PAIR);
+            $events = $this->asked("SELECT account_id, COUNT(*) FROM signals WHERE account_id IN ($in) AND (offer_id IS NULL OR offer_id = {$this->offer->id}) GROUP BY account_id")->fetchAll(PDO::FETCH_KEY_PAIR);
+            foreach ($this->rows("SELECT id FROM accounts WHERE id IN ($in) AND merged_into IS NULL ORDER BY id") as [$id]) {
+                $pages[$id] = Indexer::pagesFor($contacts[$id] ?? 0, $events[$id] ?? 0);
+            }
         }
 
-        return $sizes;
+        return $pages;
     }
 
     /**
@@ -66,21 +91,31 @@ final class Records
     {
         foreach (array_chunk($accounts, self::CHUNK) as $ids) {
             $in = implode(',', $ids);
-            $industries = $this->grouped("SELECT account_id, code FROM account_industry WHERE account_id IN ($in) AND code IS NOT NULL");
+            $industries = $this->grouped("SELECT account_id, code FROM account_industry WHERE account_id IN ($in) AND code IS NOT NULL ORDER BY position");
             $technologies = $this->grouped("SELECT account_id, name FROM account_technology JOIN technologies ON technologies.id = technology_id WHERE account_id IN ($in)");
+            $attributes = $this->grouped("SELECT account_id, name, value FROM account_attribute JOIN attributes ON attributes.id = attribute_id WHERE account_id IN ($in)");
             $places = $this->grouped("SELECT account_id, headquarters, country, region, city, postal_code, latitude, longitude FROM places WHERE account_id IN ($in)");
-            $contacts = $this->grouped("SELECT account_id, id, title, reading, about, interests FROM contacts WHERE account_id IN ($in) AND merged_into IS NULL");
+            $contacts = $this->grouped("SELECT account_id, id, title, reading, about, interests, city, country FROM contacts WHERE account_id IN ($in) AND merged_into IS NULL");
             $posts = $this->grouped("SELECT contact_id, p.account_id, COALESCE(a.name, company), p.title, p.reading, TO_DAYS(since) - 719528, TO_DAYS(until) - 719528 FROM posts p JOIN contacts c ON c.id = contact_id LEFT JOIN accounts a ON a.id = p.account_id WHERE c.account_id IN ($in)");
-            $channels = $this->grouped("SELECT contact_id, type, state FROM channels JOIN contacts c ON c.id = contact_id WHERE c.account_id IN ($in)");
-            $newest = $this->grouped("SELECT account_id, TO_DAYS(MAX(occurred_at)) - 719528 FROM signals WHERE account_id IN ($in) AND (offer_id IS NULL OR offer_id = {$this->offer->id}) AND occurred_at <= UTC_DATE() GROUP BY account_id");
+            $channels = $this->grouped("SELECT contact_id, type, state, TO_DAYS(active_at) - 719528 FROM channels JOIN contacts c ON c.id = contact_id WHERE c.account_id IN ($in)");
+            $affiliations = $this->grouped("SELECT contact_id, kind, name FROM affiliations JOIN contacts c ON c.id = contact_id WHERE c.account_id IN ($in)");
+            $signals = $this->grouped("SELECT account_id, kind, TO_DAYS(occurred_at) - 719528, UNIX_TIMESTAMP(occurred_at), strength, facts, title, quote, contact_id FROM signals WHERE account_id IN ($in) AND (offer_id IS NULL OR offer_id = {$this->offer->id})");
             $approached = $this->grouped("SELECT account_id, TO_DAYS(MAX(made_at)) - 719528 FROM approaches WHERE account_id IN ($in) AND offer_id = {$this->offer->id} GROUP BY account_id");
-            foreach ($this->rows("SELECT a.id, name, owner_id, description, keywords, headcount, revenue, growth, sites, founded, state, fit, push, access, points, priority, `lines`, s.contacts FROM accounts a LEFT JOIN standings s ON s.account_id = a.id AND s.offer_id = {$this->offer->id} WHERE a.id IN ($in) ORDER BY a.id") as $row) {
-                $ranked = array_column(json_decode($row[17] ?? '[]', true), null, 0);
+            foreach ($this->rows("SELECT a.id, a.name, a.domain, a.owner_id, a.description, a.keywords, a.headcount, a.revenue, a.growth, a.sites, a.founded, parent.name, state, fit, coverage, push, access, points, priority, `lines`, s.contacts FROM accounts a LEFT JOIN accounts parent ON parent.id = a.parent_id LEFT JOIN standings s ON s.account_id = a.id AND s.offer_id = {$this->offer->id} WHERE a.id IN ($in) ORDER BY a.id") as $row) {
+                $ranked = array_column(json_decode($row[20] ?? '[]', true), null, 0);
+                $events = $engaged = [];
+                foreach ($signals[$row[0]] ?? [] as $signal) {
+                    $events[] = $this->event($signal);
+                    if ($signal[0] === 'post_engagement' && $signal[7] !== null) {
+                        $engaged[$signal[7]] = max($engaged[$signal[7]] ?? 0, $signal[1]);
+                    }
+                }
                 $own = [];
                 foreach ($contacts[$row[0]] ?? [] as $contact) {
-                    $own[] = $this->contact($row[0], $contact, $posts[$contact[0]] ?? [], $channels[$contact[0]] ?? [], $ranked[$contact[0]] ?? null);
+                    $id = $contact[0];
+                    $own[] = $this->contact($row[0], $contact, $posts[$id] ?? [], $channels[$id] ?? [], $affiliations[$id] ?? [], $ranked[$id] ?? null, $engaged[$id] ?? null);
                 }
-                yield $this->account($row, $places[$row[0]] ?? [], array_column($industries[$row[0]] ?? [], 0), array_column($technologies[$row[0]] ?? [], 0), $own, $newest[$row[0]][0][0] ?? null, $approached[$row[0]][0][0] ?? null);
+                yield $this->account($row, $places[$row[0]] ?? [], array_column($industries[$row[0]] ?? [], 0), array_column($technologies[$row[0]] ?? [], 0), $attributes[$row[0]] ?? [], $own, $events, array_filter(array_column($signals[$row[0]] ?? [], 1), fn (int $day): bool => $day <= $this->today), $ranked, $approached[$row[0]][0][0] ?? null);
             }
         }
     }
@@ -88,69 +123,151 @@ final class Records
     /**
      * @param  list<mixed>  $row
      * @param  list<list<mixed>>  $places
-     * @param  list<string>  $industries
+     * @param  list<string>  $industries  the main one first
      * @param  list<string>  $technologies
+     * @param  list<list<string>>  $attributes  name and value
      * @param  list<Record>  $contacts
-     * @param  int|null  $newest  day of the newest signal, since 1970
+     * @param  list<Record>  $events
+     * @param  array<int>  $happened  days of its signals up to now, since 1970
+     * @param  array<int, list<mixed>>  $ranked  contact → id, priority, part, buyer role
      * @param  int|null  $approached  day of the last approach
      */
-    private function account(array $row, array $places, array $industries, array $technologies, array $contacts, ?int $newest, ?int $approached): Record
+    private function account(array $row, array $places, array $industries, array $technologies, array $attributes, array $contacts, array $events, array $happened, array $ranked, ?int $approached): Record
     {
-        [$id, $name, $owner, $description, $keywords, $headcount, $revenue, $growth, $sites, $founded, $state, $fit, $push, $access, $points, $priority, $lines] = $row;
-        $values = [Field::Owner->value => [$owner === null ? 'nobody' : (string) $owner], Field::Signal->value => array_values(array_unique(array_column(json_decode($lines ?? '[]', true), 1)))];
-        $coordinates = [];
-        foreach ($places as [$isSeat, $country, $region, $city, $postal, $latitude, $longitude]) {
-            if ($latitude !== null) {
-                $coordinates[] = [(float) $latitude, (float) $longitude];
-            }
-            if ($isSeat) {
-                $values += array_filter([Field::Country->value => [$country], Field::Region->value => [$region], Field::City->value => [$city]], fn (array $value): bool => $value[0] !== null);
-                $code = str_replace(' ', '', (string) $postal);
-                if ($code !== '') {
-                    $values[Field::PostalArea->value] = array_map(fn (int $length): string => substr($code, 0, $length), range(1, min(5, strlen($code))));
-                }
-            }
-        }
+        [$id, $name, $domain, $owner, $description, $keywords, $headcount, $revenue, $growth, $sites, $founded, $parent, $state, $fit, $coverage, $push, $access, $points, $priority, $lines] = $row;
+        $values = [Field::Owner->value => [$owner === null ? 'nobody' : (string) $owner], Field::Signal->value => array_values(array_unique(array_column(json_decode($lines ?? '[]', true), 1)))] + self::placeValues($places);
         if ($industries !== []) {
             $values[Field::Industry->value] = array_values(array_unique(array_merge(...array_map(IndustryTree::path(...), $industries))));
+            $values[Field::MainIndustry->value] = IndustryTree::path($industries[0]);
         }
         if ($technologies !== []) {
             $values[Field::Technology->value] = $technologies;
         }
-        if ($state !== null) {
-            $values[Field::State->value] = [$state];
+        foreach ($attributes as [$attribute, $value]) {
+            $values[Condition::named(Field::Attribute, mb_strtolower($attribute))] = ['*', $value];
+        }
+        $values += array_map(static fn (string $value): array => [$value], array_filter([Field::State->value => $state, Field::Parent->value => $parent, Field::Domain->value => $domain], is_string(...)));
+        $coordinates = [];
+        foreach ($places as [$isSeat, , , , , $latitude, $longitude]) {
+            if ($latitude !== null) {
+                $coordinates[] = [(float) $latitude, (float) $longitude, (bool) $isSeat];
+            }
         }
         $numbers = array_filter([
-            Field::Headcount->value => $headcount, Field::Revenue->value => $revenue, Field::Growth->value => $growth, Field::Sites->value => $sites, Field::Founded->value => $founded,
-            Field::Fit->value => $fit, Field::Timing->value => $push === null ? null : Timing::shown((float) $push), Field::Access->value => $access, Field::Priority->value => $priority, Field::KnownContacts->value => count($contacts), Field::NewestSignal->value => $newest, Field::LastApproach->value => $approached,
-        ], fn ($value): bool => $value !== null);
+            Field::Headcount->value => $headcount, Field::Revenue->value => $revenue, Field::Growth->value => $growth, Field::Sites->value => $sites, Field::Founded->value => $founded, Field::Fit->value => $fit, Field::Coverage->value => $coverage,
+            Field::Timing->value => $push === null ? null : Timing::shown((float) $push), Field::Access->value => $access, Field::Priority->value => $priority, Field::KnownContacts->value => count($contacts), Field::NewestSignal->value => $happened === [] ? null : max($happened), Field::LastApproach->value => $approached,
+        ], static fn ($value): bool => $value !== null);
+        if ($state !== null) {
+            $inRole = array_count_values(array_filter(array_column($ranked, 3), is_int(...)));
+            foreach ($this->roles as $i => $role) {
+                $numbers[Condition::named(Field::KnownContacts, mb_strtolower($role))] = $inRole[$i] ?? 0;
+            }
+        }
 
-        return new Record($id, $values, $numbers, [Field::Name->value => Fold::line($name), Field::Words->value => Fold::line("$name $keywords $description")], $coordinates === [] ? null : $coordinates, $contacts, ($state === StandingState::Ranked->value ? 1000 : 0) + (float) $points);
+        return new Record($id, $values, $numbers, [Field::Name->value => Fold::line($name), Field::Words->value => Fold::line("$name $keywords $description")], $coordinates === [] ? null : $coordinates, $contacts, ($state === StandingState::Ranked->value ? 1000 : 0) + (float) $points, $events);
+    }
+
+    /**
+     * @param  list<list<mixed>>  $places
+     * @return array<string, list<string>> of the headquarters, and of all sites
+     */
+    private static function placeValues(array $places): array
+    {
+        $values = [];
+        foreach ($places as [$isSeat, $country, $region, $city, $postal]) {
+            $code = str_replace(' ', '', (string) $postal);
+            $own = [
+                Field::Country->value => $country === null ? [] : [$country], Field::Region->value => $region === null ? [] : [$region], Field::City->value => $city === null ? [] : [$city],
+                Field::PostalArea->value => $code === '' ? [] : array_map(static fn (int $length): string => substr($code, 0, $length), range(1, min(5, strlen($code)))),
+            ];
+            foreach (array_filter($own) as $field => $found) {
+                $values["$field:any"] = array_values(array_unique([...$values["$field:any"] ?? [], ...$found]));
+                if ($isSeat) {
+                    $values[$field] = $found;
+                }
+            }
+        }
+
+        return $values;
+    }
+
+    /** @param  list<mixed>  $row  kind, day, time, strength, facts, title, quote */
+    private function event(array $row): Record
+    {
+        [$kind, $day, $time, $strength, $facts, $title, $quote] = $row;
+        $given = $facts === null ? [] : json_decode($facts, true);
+        $values = [Field::EventKind->value => [$kind], Field::EventStage->value => [$this->catalogue->rules[$kind]->stage(($this->now - $time) / 86400)->value]];
+        if (isset($given['round'])) {
+            $values[Field::EventRound->value] = [mb_strtolower((string) $given['round'])];
+        }
+        $numbers = [Field::EventAge->value => $day, Field::EventStrength->value => (float) $strength];
+        if (isset($given['eur'])) {
+            $numbers[Field::EventAmount->value] = (float) $given['eur'];
+        }
+
+        return new Record(0, $values, $numbers, [Field::EventText->value => $this->fold("$title $quote")]);
     }
 
     /**
      * @param  list<mixed>  $row
      * @param  list<list<mixed>>  $posts
      * @param  list<list<mixed>>  $channels
-     * @param  array{int, float, string}|null  $ranked  id, priority, part
+     * @param  list<list<string>>  $affiliations  kind and name
+     * @param  list<mixed>|null  $ranked  id, priority, part, buyer role
+     * @param  int|null  $engaged  day on which they last wrote or reacted, since 1970
      */
-    private function contact(int $account, array $row, array $posts, array $channels, ?array $ranked): Record
+    private function contact(int $account, array $row, array $posts, array $channels, array $affiliations, ?array $ranked, ?int $engaged): Record
     {
-        [$id, $title, $reading, $about, $interests] = $row;
+        [$id, $title, $reading, $about, $interests, $city, $country] = $row;
         $career = $posts === [] ? null : Career::at($account, array_map(static fn (array $post): PostHeld => new PostHeld($post[0], (string) $post[2], Title::unpacked($post[3]), $post[4], $post[5]), $posts));
         $since = $career?->now?->since;
         $values = $this->titleValues($reading) + [Field::Part->value => [$ranked[2] ?? 'none'], Field::Channel->value => self::channelValues($channels)];
+        if (isset($ranked[3])) {
+            $values[Field::BuyerRole->value] = [$this->roles[$ranked[3]] ?? ''];
+        } elseif ($reading !== 0) {
+            $values[Field::BuyerRole->value] = [];
+        }
         if ($career !== null && $since !== null) {
             $values[Field::Arrival->value] = [$this->today - $since > self::NEW ? 'settled' : $career->arrival()->value];
         }
-        $numbers = array_filter([Field::InPost->value => $since, Field::InCompany->value => $career?->atAccountSince()], static fn (?int $value): bool => $value !== null);
+        $values += array_map(static fn (string $value): array => [$value], array_filter([Field::OwnCountry->value => $country, Field::OwnCity->value => $city], is_string(...)));
+        foreach ($affiliations as [$kind, $name]) {
+            $values[$kind][] = $name;
+        }
         $before = array_filter($posts, static fn (array $post): bool => $post[5] !== null);
-        $texts = array_filter([
-            Field::Title->value => (string) $title, Field::About->value => trim("$about $interests"),
-            Field::TitleBefore->value => implode(' · ', array_column($before, 2)), Field::CompanyBefore->value => implode(' · ', array_column($before, 1)),
-        ], static fn (string $text): bool => $text !== '');
+        if ($before !== []) {
+            $values[Field::Origin->value] = array_filter($before, $this->wasAtCustomer(...)) === [] ? ['elsewhere'] : ['customer'];
+        }
+        $starts = array_filter(array_column($posts, 4), is_int(...));
+        $active = array_filter([$engaged, ...array_column($channels, 2)], is_int(...));
+        $numbers = array_filter([Field::InPost->value => $since, Field::InCompany->value => $career?->atAccountSince(), Field::AtWork->value => $starts === [] ? null : min($starts), Field::Engaged->value => $active === [] ? null : max($active)], is_int(...));
+        $texts = array_filter([Field::Title->value => (string) $title, Field::About->value => trim("$about $interests")], static fn (string $text): bool => $text !== '');
 
-        return new Record($id, $values, $numbers, array_map($this->fold(...), $texts), order: $ranked[1] ?? 0.0);
+        return new Record($id, $values, $numbers, array_map($this->fold(...), $texts), order: $ranked[1] ?? 0.0, parts: $before === [] ? null : array_map($this->postBefore(...), array_values($before)));
+    }
+
+    /** @param  list<mixed>  $post */
+    private function postBefore(array $post): Record
+    {
+        $texts = array_filter([Field::BeforeTitle->value => (string) $post[2], Field::BeforeCompany->value => (string) $post[1]], static fn (string $text): bool => $text !== '');
+
+        return new Record(0, [], [Field::BeforeEnded->value => $post[5]], array_map($this->fold(...), $texts));
+    }
+
+    /**
+     * Whether a post was at an account while it was a customer.
+     *
+     * @param  list<mixed>  $post
+     */
+    private function wasAtCustomer(array $post): bool
+    {
+        foreach ($post[0] === null ? [] : $this->customers[$post[0]] ?? [] as [$since, $until]) {
+            if (($since === null || $post[5] >= $since) && ($until === null || $post[4] === null || $post[4] <= $until)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array<string, list<string>> */

@@ -7,6 +7,7 @@ namespace App\Finder;
 use App\Models\Offer;
 use Carbon\CarbonImmutable;
 use Closure;
+use Luftig\Core\Finder\Facets;
 use Luftig\Core\Finder\Field;
 use Luftig\Core\Finder\Index;
 use Luftig\Core\Finder\Narrowing;
@@ -27,10 +28,14 @@ final class Search
 
     private readonly Sets $sets;
 
+    /** @var list<Index>|null */
+    private ?array $indexes = null;
+
     /** @param  list<StepForm>  $steps */
-    private function __construct(private readonly Offer $offer, public readonly Subject $subject, public readonly array $steps)
+    private function __construct(private readonly Offer $offer, public readonly Subject $subject, public readonly array $steps, ?self $beside = null)
     {
-        $this->sets = new Sets($offer);
+        $this->sets = $beside->sets ?? new Sets($offer);
+        $this->indexes = $beside?->indexes;
     }
 
     /** @param  array<array-key, mixed>  $query  of an address: on, c[]; without steps the search begins by leaving out who is kept out */
@@ -40,7 +45,7 @@ final class Search
         $rows = is_array($query['c'] ?? null) ? array_slice(array_values(array_filter($query['c'], is_array(...))), 0, self::MOST) : [];
         $steps = array_values(array_filter(array_map(StepForm::from(...), $rows), fn (?StepForm $step): bool => $step !== null && $step->field->suits($subject)));
 
-        return new self($offer, $subject, isset($query['c']) ? $steps : [StepForm::from(['f' => Field::KeptOut->value, 'x' => '1']) ?? throw new \LogicException('a field of ours')]);
+        return new self($offer, $subject, isset($query['c']) ? $steps : [StepForm::of(Field::KeptOut, ['x' => '1'])]);
     }
 
     /**
@@ -96,17 +101,60 @@ final class Search
      */
     public function counts(Field $field, int $most = PHP_INT_MAX, ?Closure $only = null): array
     {
-        // What changed is few, and counted whole.
-        $asked = $this->asked();
-        $counts = [];
-        foreach ($asked as [$index, $narrowing]) {
-            foreach ($index->counts($field, $narrowing->result, $this->subject, count($asked) > 1 ? PHP_INT_MAX : $most, $only) as $value => $count) {
-                $counts[$value] = ($counts[$value] ?? 0) + $count;
-            }
-        }
-        arsort($counts);
+        return Facets::of(array_map(fn (array $asked): array => [$asked[0], $asked[1]->result], $this->asked()), $field, $this->subject, $most, $only);
+    }
 
-        return array_slice($counts, 0, $most, true);
+    /** Whether there is any fact for a condition to be about. */
+    public function knows(Field $field): bool
+    {
+        return array_filter($this->asked(), fn (array $asked): bool => $asked[0]->knows($field)) !== [];
+    }
+
+    /** @return array<array-key, array{int, int}> every value of a field, whether found or not, with how many have it */
+    public function everyValue(Field $field): array
+    {
+        return array_replace([], ...array_map(fn (array $asked): array => $asked[0]->totals($field), $this->asked()));
+    }
+
+    /** @return list<string> what a field stands for several times: names of attributes, buyer roles */
+    public function which(Field $field): array
+    {
+        return array_values(array_unique(array_merge(...array_map(fn (array $asked): array => $asked[0]->which($field), $this->asked()))));
+    }
+
+    /**
+     * How many of those found lie in each band of a number.
+     *
+     * @return list<array{StepForm, int}>
+     */
+    public function bands(Field $field): array
+    {
+        $counts = [];
+        foreach (Bands::of($field) as [$low, $high]) {
+            $step = StepForm::of($field, array_map(strval(...), array_filter(['lo' => $low, 'hi' => $high], fn ($bound): bool => $bound !== null)));
+            $counts[] = [$step, $this->meeting($step)];
+        }
+
+        return array_values(array_filter($counts, fn (array $band): bool => $band[1] > 0));
+    }
+
+    /** How many of those found meet one more condition. */
+    public function meeting(StepForm $step): int
+    {
+        $condition = $step->condition($this->subject);
+
+        return $this->sum(fn (Index $index, Narrowing $narrowing): int => $index->step($condition, $this->subject, self::today(), ($this->sets)(...))->meet->countWith($narrowing->result));
+    }
+
+    /** @param  list<StepForm>  $steps  in the place of its own */
+    public function withSteps(array $steps): self
+    {
+        return new self($this->offer, $this->subject, $steps, $this);
+    }
+
+    private static function today(): int
+    {
+        return intdiv(CarbonImmutable::today()->getTimestamp(), 86400);
     }
 
     /** @return array{new: int, kept: int, in_work: int} */
@@ -146,6 +194,22 @@ final class Search
         return array_slice(array_keys($order), 0, $most);
     }
 
+    /**
+     * So many of those found, spread evenly over them.
+     *
+     * @return list<int> ids
+     */
+    public function spread(int $most): array
+    {
+        $total = $this->total();
+        $ids = [];
+        foreach ($this->asked() as [$index, $narrowing]) {
+            array_push($ids, ...$index->evenly($narrowing->result, $this->subject, (int) ceil($most * $narrowing->result->count() / max(1, $total))));
+        }
+
+        return $ids;
+    }
+
     /** @param  callable(Index, Narrowing): int  $of */
     private function sum(callable $of): int
     {
@@ -169,9 +233,9 @@ final class Search
                 $this->mistakes[$i] = $mistake->getMessage().(is_int($mistake->at) ? " (at character {$mistake->at})" : '');
             }
         }
-        $today = intdiv(CarbonImmutable::today()->getTimestamp(), 86400);
+        $today = self::today();
         $this->asked = [];
-        foreach (Indexes::of($this->offer) as $index) {
+        foreach ($this->indexes ??= Indexes::of($this->offer) as $index) {
             $steps = array_map(fn ($condition): Step => $index->step($condition, $this->subject, $today, ($this->sets)(...)), $conditions);
             $this->asked[] = [$index, Narrowing::of($index->all($this->subject), $steps)];
         }

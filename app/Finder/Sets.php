@@ -39,6 +39,9 @@ final class Sets
         $names = match ($field) {
             Field::KeptOut => $subject === Subject::Accounts ? ['account:barred'] : ['account:barred', 'contact:barred'],
             Field::Work => array_map(fn (string $value): string => $value === 'new' ? "!$of:known" : "$of:$value", $values),
+            Field::Approached => array_map(fn (string $value): string => $value === 'anyone' ? "$of:approached" : "$of:approached-".(int) $value, $values),
+            // A tag on an account is on those in it, too.
+            Field::Tag => array_merge(...array_map(fn (string $value): array => $subject === Subject::Accounts ? ['account:tag-'.(int) $value] : ['account:tag-'.(int) $value, 'contact:tag-'.(int) $value], $values)),
             default => array_map(fn (string $value): string => (DB::table('lists')->where('id', (int) $value)->value('subject') === 'accounts' ? 'account' : 'contact').':list-'.(int) $value, $values),
         };
 
@@ -58,6 +61,17 @@ final class Sets
         $column = $of.'_id';
         if (str_starts_with($what, 'list-')) {
             return DB::table('list_members')->where('list_id', (int) substr($what, 5))->pluck('record_id')->all();
+        }
+        if (str_starts_with($what, 'tag-')) {
+            return DB::table('taggings')->where('tag_id', (int) substr($what, 4))->where('subject', $of.'s')->pluck('record_id')->all();
+        }
+        if (str_starts_with($what, 'approached')) {
+            $by = (int) substr($what, strlen('approached-'));
+
+            return Approach::query()->where('offer_id', $this->offer->id)->when($by > 0, fn ($query) => $query->where('user_id', $by))->whereNotNull($column)->distinct()->pluck($column)->all();
+        }
+        if (str_starts_with($what, 'reach-')) {
+            return Reaching::fromName(substr($what, 6))->ids();
         }
 
         return match ($what) {

@@ -6,12 +6,15 @@ namespace App\Finder;
 
 use App\Intake\Countries;
 use App\Intake\Gazetteer;
+use App\Intake\Money;
+use App\Models\City;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Finder\Condition;
 use Luftig\Core\Finder\Field;
 use Luftig\Core\Finder\Subject;
 use Luftig\Core\Finder\Test;
+use Luftig\Core\Firm\Domain;
 use Luftig\Core\Firm\Industries;
 use Luftig\Core\Mistake;
 use Luftig\Core\Signal\Kind;
@@ -21,9 +24,13 @@ final readonly class StepForm
 {
     private const DAYS_IN_MONTH = 30.4375;
 
-    private const KEYS = ['f', 'v', 'lo', 'hi', 'q', 'km', 'x', 'u', 'off'];
+    private const KEYS = ['f', 'v', 'w', 'all', 'lo', 'hi', 'cur', 'q', 'q2', 'km', 'st', 'slo', 'shi', 'rd', 'alo', 'ahi', 'n', 'new', 'x', 'u', 'off'];
 
-    /** @param  array<string, string>  $given  f field, v values, lo, hi, q query or place, km, x exclude, u keep (1) or drop (0) unknowns, off */
+    /**
+     * @param  array<string, string>  $given  f field; v values, all of them (all); w which: "any" site, an attribute, a buyer role, whose relations, a share; lo, hi and their currency; q query or place, km;
+     *                                        of a signal also st states, slo and shi strength, rd rounds, alo and ahi amount; of a post before q2 company; n how many, or steps; new: without those known already;
+     *                                        x exclude, u keep (1) or drop (0) unknowns, off
+     */
     private function __construct(public Field $field, public array $given)
     {
     }
@@ -43,6 +50,12 @@ final readonly class StepForm
         $field = Field::tryFrom($given['f'] ?? '');
 
         return $field === null ? null : new self($field, $given);
+    }
+
+    /** @param  array<string, string>  $given */
+    public static function of(Field $field, array $given): self
+    {
+        return new self($field, ['f' => $field->value] + $given);
     }
 
     public function excludes(): bool
@@ -67,58 +80,200 @@ final readonly class StepForm
     }
 
     /** @return list<string> values, as typed or pasted: parted by commas, semicolons or lines */
-    public function values(): array
+    public function values(string $key = 'v'): array
     {
-        return array_values(array_unique(array_filter(array_map(trim(...), preg_split('/[,;\n]/', $this->given['v'] ?? '') ?: []), fn (string $value): bool => $value !== '')));
+        return array_values(array_unique(array_filter(array_map(trim(...), preg_split('/[,;\n]/', $this->given[$key] ?? '') ?: []), fn (string $value): bool => $value !== '')));
     }
 
     /** @throws Mistake with a sentence */
     public function condition(Subject $subject): Condition
     {
-        $number = fn (string $key): ?float => isset($this->given[$key]) ? (is_numeric(str_replace([' ', ','], ['', '.'], $this->given[$key])) ? (float) str_replace([' ', ','], ['', '.'], $this->given[$key]) : throw new Mistake("“{$this->given[$key]}” is not a number.")) : null;
         $x = $this->excludes();
         $unknown = isset($this->given['u']) ? $this->given['u'] === '1' : null;
+        $which = mb_strtolower($this->given['w'] ?? '');
 
-        return match ($this->field->test()) {
-            Test::Any => Condition::any($this->field, array_map($this->code(...), $this->values()), $x, $unknown),
-            Test::Range => Condition::range($this->field, $this->inDays($number('lo')), $this->inDays($number('hi')), $x, $unknown),
-            Test::Query => Condition::query($this->field, $this->given['q'] ?? '', $x, $unknown),
-            Test::Near => Condition::near($this->place(), $number('km') ?? throw new Mistake('Give the radius in km.'), $x, $unknown),
-            Test::Sets => $this->field === Field::KeptOut || $this->values() !== [] ? Sets::condition($this->field, $subject, $this->values(), $x) : throw new Mistake('Choose at least one.'),
+        return match (true) {
+            $this->field === Field::Event => Condition::together($this->field, $this->eventParts(), $this->whole('n', 1), $x, $unknown),
+            $this->field === Field::Before => Condition::together($this->field, $this->postParts(), 1, $x, $unknown),
+            $this->field === Field::Spending => Condition::range(Field::Revenue, $this->leastRevenue(), null, $x, $unknown),
+            $this->field === Field::Attribute => Condition::any($this->field, $this->values() ?: ['*'], $x, $unknown, which: $which === '' ? throw new Mistake('Choose the attribute.') : $which),
+            $this->field->test() === Test::Any => Condition::any($this->field, array_map($this->code(...), $this->values()), $x, $unknown, ($this->given['all'] ?? '') === '1', $which),
+            $this->field->test() === Test::Range => Condition::range($this->field, $this->bound('lo'), $this->bound('hi'), $x, $unknown, $which),
+            $this->field->test() === Test::Query => Condition::query($this->field, $this->given['q'] ?? '', $x, $unknown),
+            $this->field->test() === Test::Near => Condition::near($this->place(), $this->number('km') ?? throw new Mistake('Give the radius in km.'), $x, $unknown, $which === 'any'),
+            $this->field === Field::Reach => Condition::any($this->field, [$this->reach()->named()], $x),
+            default => $this->field === Field::KeptOut || $this->values() !== [] ? Sets::condition($this->field, $subject, $this->values(), $x) : throw new Mistake('Choose at least one.'),
         };
+    }
+
+    public function reach(): Reaching
+    {
+        return Reaching::from($this->given['w'] ?? 'anyone', $this->given['n'] ?? '1', ($this->given['new'] ?? '') === '1');
+    }
+
+    private function number(string $key): ?float
+    {
+        $text = $this->given[$key] ?? null;
+        if ($text === null) {
+            return null;
+        }
+        $plain = str_replace([' ', ','], ['', '.'], $text);
+
+        return is_numeric($plain) ? (float) $plain : throw new Mistake("“{$text}” is not a number.");
+    }
+
+    private function whole(string $key, int $default): int
+    {
+        $number = $this->number($key);
+
+        return match (true) {
+            $number === null => $default,
+            $number >= 1 && floor($number) === $number && $number < 10_000 => (int) $number,
+            default => throw new Mistake('How many: a whole number from 1.'),
+        };
+    }
+
+    /** A bound of a range as the index has it: in days, in EUR. */
+    private function bound(string $key, ?Field $field = null): ?float
+    {
+        $field ??= $this->field;
+        $number = $this->number($key);
+        if ($number === null) {
+            return null;
+        }
+        if (in_array($field, [Field::Revenue, Field::EventAmount, Field::Spending], true) && isset($this->given['cur'])) {
+            isset(config('luftig.rates.per_eur')[$this->given['cur']]) || throw new Mistake("No rate is stated for the currency “{$this->given['cur']}”.");
+
+            return Money::inEur($number, $this->given['cur']);
+        }
+
+        return $field->countsBack() && $field !== Field::EventAge ? round($number * self::DAYS_IN_MONTH) : $number;
+    }
+
+    /** Who can pay the price, if they spend this share of their revenue on our kind of thing (rule 4). */
+    private function leastRevenue(): float
+    {
+        $share = $this->number('w') ?? throw new Mistake('Give the share of revenue that is usually spent on this, in per cent.');
+        if ($share <= 0 || $share > 100) {
+            throw new Mistake('A share is a number of per cent above 0, at most 100.');
+        }
+
+        return ($this->bound('lo') ?? throw new Mistake('Give the price.')) / ($share / 100);
+    }
+
+    /** @return list<Condition> what has to be true of one and the same signal */
+    private function eventParts(): array
+    {
+        $parts = [];
+        foreach ([[Field::EventKind, 'v'], [Field::EventStage, 'st'], [Field::EventRound, 'rd']] as [$field, $key]) {
+            if ($this->values($key) !== []) {
+                $parts[] = Condition::any($field, array_map(mb_strtolower(...), $this->values($key)));
+            }
+        }
+        foreach ([[Field::EventAge, 'lo', 'hi'], [Field::EventStrength, 'slo', 'shi'], [Field::EventAmount, 'alo', 'ahi']] as [$field, $low, $high]) {
+            if (isset($this->given[$low]) || isset($this->given[$high])) {
+                // What is announced has not happened; up to so many days ago begins today.
+                $parts[] = Condition::range($field, $this->bound($low, $field) ?? ($field === Field::EventAge ? 0.0 : null), $this->bound($high, $field));
+            }
+        }
+        if (isset($this->given['q'])) {
+            $parts[] = Condition::query(Field::EventText, $this->given['q']);
+        }
+
+        return $parts;
+    }
+
+    /** @return list<Condition> what has to be true of one and the same post */
+    private function postParts(): array
+    {
+        $parts = [];
+        foreach ([[Field::BeforeTitle, 'q'], [Field::BeforeCompany, 'q2']] as [$field, $key]) {
+            if (isset($this->given[$key])) {
+                $parts[] = Condition::query($field, $this->given[$key]);
+            }
+        }
+        if (isset($this->given['lo']) || isset($this->given['hi'])) {
+            $parts[] = Condition::range(Field::BeforeEnded, $this->bound('lo', Field::BeforeEnded), $this->bound('hi', Field::BeforeEnded));
+        }
+
+        return $parts;
     }
 
     /** What it asks, in words. */
     public function says(): string
     {
-        $lo = $this->given['lo'] ?? null;
-        $hi = $this->given['hi'] ?? null;
-
-        return match ($this->field->test()) {
-            Test::Range => match (true) {
-                $lo === null => "up to $hi",
-                $hi === null => "from $lo",
-                default => "$lo – $hi",
-            },
-            Test::Query => $this->given['q'] ?? '',
-            Test::Near => ($this->given['km'] ?? '?').' km around '.($this->given['q'] ?? '?'),
-            default => $this->field === Field::KeptOut ? 'customers, competitors, keep-out' : implode(', ', array_map(fn (string $value): string => self::label($this->field, $value), array_map($this->code(...), $this->values()))),
+        $which = $this->given('w');
+        $said = match (true) {
+            $this->field === Field::Event => implode(' · ', array_filter([
+                in_array($this->given('n'), ['', '1'], true) ? '' : 'at least '.$this->given('n'), $this->labels(Field::Signal, 'v'), $this->labels(Field::EventStage, 'st'), $this->given('rd') === '' ? '' : 'round '.strtoupper($this->labels(Field::EventRound, 'rd')),
+                $this->between('lo', 'hi', ' days ago'), $this->between('slo', 'shi', ' strong'), $this->between('alo', 'ahi', ' '.$this->currency()), $this->given('q'),
+            ])),
+            $this->field === Field::Before => implode(' · ', array_filter([$this->given('q'), $this->given('q2') === '' ? '' : 'at '.$this->given('q2'), $this->between('lo', 'hi', ' months ago')])),
+            $this->field === Field::Spending => $this->given('lo').' '.$this->currency()." at $which % of revenue",
+            $this->field === Field::Attribute => $which.': '.($this->values() === [] ? 'any' : implode(', ', $this->values())),
+            $this->field === Field::Reach => $this->reach()->says(),
+            $this->field === Field::KeptOut => 'customers, competitors, agencies, keep-out',
+            $this->field->test() === Test::Range => $this->between('lo', 'hi', $this->given('cur') === '' ? '' : ' '.$this->currency()),
+            $this->field->test() === Test::Query => $this->given('q'),
+            $this->field->test() === Test::Near => $this->given('km').' km around '.$this->given('q'),
+            default => $this->labels($this->field, 'v'),
         };
+
+        return match (true) {
+            $this->field->isOfSite() && $which === 'any' => "$said, any site",
+            $this->field === Field::KnownContacts && $which !== '' => "$said in the role $which",
+            default => $said,
+        };
+    }
+
+    private function given(string $key): string
+    {
+        return $this->given[$key] ?? '';
+    }
+
+    private function labels(Field $field, string $key): string
+    {
+        return implode($this->given('all') === '1' ? ' and ' : ', ', array_map(fn (string $value): string => self::label($field, $field === $this->field ? $this->code($value) : $value), $this->values($key)));
+    }
+
+    private function between(string $from, string $to, string $unit): string
+    {
+        [$low, $high] = [$this->given($from), $this->given($to)];
+
+        return match (true) {
+            $low === '' && $high === '' => '',
+            $low === '' => "up to $high$unit",
+            $high === '' => "from $low$unit",
+            default => "$low – $high$unit",
+        };
+    }
+
+    /** The currency with the rate at which it is converted. */
+    private function currency(): string
+    {
+        $currency = $this->given('cur') ?: 'EUR';
+
+        $rate = config('luftig.rates.per_eur')[$currency] ?? null;
+
+        return $currency === 'EUR' || $rate === null ? $currency : "$currency (1 EUR = $rate)";
     }
 
     /** A value of a field as people read it. */
     public static function label(Field $field, string $value): string
     {
         return match ($field) {
-            Field::Industry => lcfirst(Industries::name($value)),
-            Field::Country => Countries::name($value) ?: $value,
+            Field::Industry, Field::MainIndustry => lcfirst(Industries::name($value)),
+            Field::Country, Field::OwnCountry => Countries::name($value) ?: $value,
             Field::Signal => Kind::tryFrom($value)?->label() ?? $value,
             Field::Owner => $value === 'nobody' ? 'nobody' : (string) (User::query()->find((int) $value)->name ?? $value),
             Field::ListOf => (string) (DB::table('lists')->where('id', (int) $value)->value('name') ?? 'a list that is gone'),
+            Field::Tag => (string) (DB::table('tags')->where('id', (int) $value)->value('name') ?? 'a tag that is gone'),
+            Field::Approached => $value === 'anyone' ? 'by anyone' : 'by '.(User::query()->find((int) $value)->name ?? 'somebody who is gone'),
             Field::BusinessFunction => in_array($value, ['it', 'hr'], true) ? strtoupper($value) : str_replace('_', ' ', $value),
             Field::Channel => ['email_checked' => 'e-mail, checked', 'email' => 'e-mail', 'email_dead' => 'e-mail, dead', 'direct_phone' => 'direct phone', 'asked' => 'asked to be contacted'][$value] ?? $value,
+            Field::Origin => ['customer' => 'a customer of ours'][$value] ?? $value,
             Field::Arrival => ['settled' => 'not new', 'unknown' => 'new, from where unknown', 'joined' => 'new, joined', 'promoted' => 'new, promoted', 'moved' => 'new, moved inside'][$value] ?? $value,
-            default => str_replace('_', ' ', $value),
+            default => $field->isName() ? $value : str_replace('_', ' ', $value),
         };
     }
 
@@ -126,17 +281,12 @@ final readonly class StepForm
     private function code(string $value): string
     {
         return match ($this->field) {
-            Field::Country => Countries::code($value) ?? strtoupper($value),
-            Field::Industry => preg_match('/^[A-Z]$|^\d{2,4}$/', $value) ? $value : Industries::read($value)[0] ?? $value,
+            Field::Country, Field::OwnCountry => Countries::code($value) ?? strtoupper($value),
+            Field::Industry, Field::MainIndustry => preg_match('/^[A-Z]$|^\d{2,4}$/', $value) ? $value : Industries::read($value)[0] ?? $value,
             Field::PostalArea => str_replace(' ', '', $value),
-            Field::Technology, Field::City, Field::Region => $value,
-            default => str_replace(' ', '_', mb_strtolower($value)),
+            Field::Domain => Domain::from($value)->name ?? $value,
+            default => $this->field->isName() ? $value : str_replace(' ', '_', mb_strtolower($value)),
         };
-    }
-
-    private function inDays(?float $months): ?float
-    {
-        return $months === null || ! $this->field->countsBack() ? $months : round($months * self::DAYS_IN_MONTH);
     }
 
     /** @return array{float, float} */
@@ -146,9 +296,12 @@ final readonly class StepForm
         if (preg_match('/^(-?\d+(?:\.\d+)?)\s*,\s*(-?\d+(?:\.\d+)?)$/', $text, $numbers)) {
             return [(float) $numbers[1], (float) $numbers[2]];
         }
-        [$city, $country] = array_map(trim(...), explode(',', $text, 2)) + [1 => ''];
-        $found = (new Gazetteer)->find($city, $country === '' ? null : Countries::code($country)) ?? throw new Mistake("The place “{$text}” is not known, or stands for several; add the country, as in “Halden, Norway”.");
+        $found = Gazetteer::named($text);
+        // Of several of one name in one country the largest is meant, as it is at intake.
+        if ($found === [] || count(array_unique(array_map(fn (City $city): string => $city->country, $found))) > 1) {
+            throw new Mistake($found === [] ? "The place “{$text}” is not known; take one of those suggested, or give latitude and longitude." : "“{$text}” stands for several places: ".implode('; ', array_map(fn (City $city): string => "{$city->name}, ".Countries::name($city->country), array_slice($found, 0, 4))).'. Add the country.');
+        }
 
-        return [$found[0], $found[1]];
+        return [(float) $found[0]->latitude, (float) $found[0]->longitude];
     }
 }

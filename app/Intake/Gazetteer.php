@@ -51,6 +51,45 @@ final class Gazetteer
         return $this->known[$key];
     }
 
+    /**
+     * Places that begin so, the largest first, each named so that it is told apart from others of its name.
+     *
+     * @return array<string, string> name to search by → name with its size
+     */
+    public static function suggest(string $begin, int $most = 8): array
+    {
+        $folded = self::fold($begin);
+        if ($folded === '') {
+            return [];
+        }
+        $suggested = [];
+        foreach (City::query()->where('folded', 'like', $folded.'%')->orderByDesc('population')->limit($most)->get() as $city) {
+            $twice = City::query()->where('folded', $city->folded)->where('country', $city->country)->count() > 1;
+            $name = implode(', ', array_filter([$city->name, $twice ? $city->region : null, Countries::name($city->country)]));
+            $suggested[$name] ??= number_format($city->population).' people'.($city->region === null || $twice ? '' : ', '.$city->region);
+        }
+
+        return $suggested;
+    }
+
+    /**
+     * The places that a name stands for: a city, perhaps with its region, perhaps with its country.
+     *
+     * @return list<City> the largest first
+     */
+    public static function named(string $text): array
+    {
+        $parts = array_map(trim(...), explode(',', $text));
+        $country = count($parts) > 1 ? Countries::code($parts[count($parts) - 1]) : null;
+        if ($country !== null) {
+            array_pop($parts);
+        }
+        $found = City::query()->where('folded', self::fold((string) array_shift($parts)))->when($country !== null, fn ($query) => $query->where('country', $country))
+            ->when($parts !== [], fn ($query) => $query->where('region', implode(', ', $parts)))->orderByDesc('population')->get();
+
+        return array_values($found->all());
+    }
+
     private static function fold(string $name): string
     {
         return implode(' ', Fold::words($name));

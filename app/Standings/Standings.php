@@ -9,6 +9,7 @@ use App\Intake\Bulk;
 use App\Models\Account;
 use App\Models\Offer;
 use App\Models\RuleSet;
+use App\Support\Workers;
 use Carbon\CarbonImmutable;
 use Generator;
 use Illuminate\Support\Facades\DB;
@@ -154,9 +155,10 @@ final class Standings
         }
 
         $contacts = [];
+        $number = array_flip(array_map(spl_object_id(...), $book->roles->roles));
         $parts = array_fill_keys(array_column(Part::cases(), 'value'), 0);
         foreach ($people->contacts as $contact) {
-            $contacts[] = [$contact->id, round($contact->priority, 2), $contact->part->value];
+            $contacts[] = [$contact->id, round($contact->priority, 2), $contact->part->value, $contact->role->isInRole() ? $number[spl_object_id($contact->role->buyerRole)] : null];
             $parts[$contact->part->value]++;
         }
 

@@ -16,6 +16,15 @@ final class Index
     /** So few numbers are read one by one. */
     private const FEW = 1500;
 
+    /** Bytes of lines that are read at once. */
+    private const CHUNK = 1 << 20;
+
+    /** Bytes of a place: latitude, longitude, page, headquarters. */
+    private const PLACE = 24;
+
+    /** Degrees of latitude in a km, a little more than there are. */
+    private const DEGREES = 1 / 111.0;
+
     private readonly int $pages;
 
     /** @var array<string, Bitmap> */
@@ -61,6 +70,28 @@ final class Index
         return Bitmap::of($pages);
     }
 
+    /** Whether there is any fact for a condition to be about. */
+    public function knows(Field $field): bool
+    {
+        return match ($field->test()) {
+            Test::Sets => true,
+            Test::Parts => $this->store->part(($field === Field::Event ? 'e' : 'b').':all', 0, 1) !== '',
+            default => $field === Field::Spending ? $this->knows(Field::Revenue) : $this->store->keys("{$field->of()->value}:{$field->value}:") !== [],
+        };
+    }
+
+    /**
+     * What a field stands for several times: names of attributes, buyer roles.
+     *
+     * @return list<string>
+     */
+    public function which(Field $field): array
+    {
+        $prefix = "{$field->of()->value}:{$field->value}:";
+
+        return array_values(array_unique(array_map(static fn (string $key): string => substr($key, strlen($prefix), -strlen(':known')), array_filter($this->store->keys($prefix), static fn (string $key): bool => str_ends_with($key, ':known') && strlen($key) > strlen($prefix.'known')))));
+    }
+
     /** Everybody there is. */
     public function all(Subject $subject): Bitmap
     {
@@ -76,7 +107,6 @@ final class Index
     public function step(Condition $condition, Subject $subject, int $today, Closure $set): Step
     {
         $field = $condition->field;
-        $of = $field->isOfContact() ? 'c' : 'a';
         if ($field->test() === Test::Sets) {
             $meet = Bitmap::none();
             foreach ($condition->any as $name) {
@@ -85,21 +115,100 @@ final class Index
 
             return new Step($meet, Bitmap::none(), $condition->exclude, $condition->keepsUnknown);
         }
-        $known = $this->piece("$of:{$field->value}:known");
-        $meet = match ($field->test()) {
-            Test::Any => array_reduce($condition->any, fn (Bitmap $all, string $value): Bitmap => $all->or($this->piece("$of:{$field->value}=$value")), Bitmap::none()),
-            Test::Range => $this->inRange($of, $condition, $known, $today),
-            Test::Query => $this->found($condition),
-            default => $this->near($condition),
+        [$meet, $known] = match ($field->test()) {
+            Test::Parts => $this->together($condition, $today),
+            Test::Near => $this->near($condition),
+            default => $this->one($field->of(), $condition, $today),
         };
-        if ($field === Field::Near) {
-            $known = Bitmap::of(array_keys($this->places()));
-        }
-        if ($of === 'a' && $subject === Subject::Contacts) {
+        if ($field->of() === Of::Account && $subject === Subject::Contacts) {
             [$meet, $known] = [$this->spread($meet), $this->spread($known)];
         }
 
         return new Step($meet, $this->all($subject)->without($known), $condition->exclude, $condition->keepsUnknown);
+    }
+
+    /** @return array{Bitmap, Bitmap} who meets a condition, and of whom it is known */
+    private function one(Of $of, Condition $condition, int $today): array
+    {
+        $key = "{$of->value}:{$condition->key}";
+        $known = $this->piece("$key:known");
+
+        return [match ($condition->field->test()) {
+            Test::Range => $this->inRange($key, $condition, $known, $today),
+            Test::Query => $this->found($key, $condition, $known),
+            default => $this->having($key, $condition),
+        }, $known];
+    }
+
+    private function having(string $key, Condition $condition): Bitmap
+    {
+        $sets = [];
+        $spellings = $condition->field->isName() ? $this->spellings($key) : null;
+        foreach ($condition->any as $value) {
+            $sets[] = array_reduce($spellings === null ? [$value] : $spellings[mb_strtolower($value)] ?? [], fn (Bitmap $all, string $one): Bitmap => $all->or($this->piece("$key=$one")), Bitmap::none());
+        }
+
+        return array_reduce(array_slice($sets, 1), fn (Bitmap $all, Bitmap $one): Bitmap => $condition->all ? $all->and($one) : $all->or($one), $sets[0] ?? Bitmap::none());
+    }
+
+    /** @return array<array-key, list<string>> names in small letters → as they are written */
+    private function spellings(string $key): array
+    {
+        $spellings = [];
+        foreach (array_keys(json_decode($this->store->get("n:$key") ?? '[]', true, flags: JSON_THROW_ON_ERROR)) as $name) {
+            $spellings[mb_strtolower((string) $name)][] = (string) $name;
+        }
+
+        return $spellings;
+    }
+
+    /**
+     * Those with a signal, or a post before, of which all parts hold; not known where one would, were the unknown of it so.
+     *
+     * @return array{Bitmap, Bitmap} who meets it, and of whom it is known
+     */
+    private function together(Condition $condition, int $today): array
+    {
+        $of = $condition->field === Field::Event ? Of::Event : Of::PostBefore;
+        $sure = $maybe = $items = $this->piece("{$of->value}:all");
+        foreach ($condition->parts as $part) {
+            [$meet, $known] = $this->one($of, $part, $today);
+            $sure = $sure->and($meet);
+            $maybe = $maybe->and($meet->or($items->without($known)));
+        }
+        $meet = $this->owners($of, $sure, $condition->times);
+        $open = $this->owners($of, $maybe, $condition->times)->without($meet);
+
+        return [$meet, $this->piece($condition->field->of()->value.':parts:known')->without($open)];
+    }
+
+    /** The accounts, or contacts, that have so many of these signals, or posts. */
+    private function owners(Of $of, Bitmap $items, int $times): Bitmap
+    {
+        if ($of === Of::PostBefore) {
+            return (new Slices(self::sums($items, Indexer::LEVELS * $this->pages)))->atLeast($times, $this->piece('c:all'));
+        }
+        $digits = self::sums($items, $this->pages);
+        $any = array_reduce($digits, static fn (Bitmap $all, Bitmap $digit): Bitmap => $all->or($digit), Bitmap::none());
+        $found = $times === 1 ? $any : (new Slices($digits))->atLeast($times, $any);
+        // What stands on one page of an account is true of all its pages, and is summed over them.
+        $accounts = $this->accounts();
+        $counts = [];
+        foreach ($any->and($this->piece('a:several'))->positions() as $page) {
+            $counts[$accounts[$page]] ??= [$page, 0];
+            foreach ($digits as $digit => $set) {
+                $counts[$accounts[$page]][1] += $set->has($page) ? 1 << $digit : 0;
+            }
+        }
+        $more = $less = [];
+        foreach ($counts as $account => [$page, $count]) {
+            for ($first = $page; $first > 0 && $accounts[$first - 1] === $account; $first--);
+            for ($page = $first; ($accounts[$page] ?? null) === $account; $page++) {
+                $count >= $times ? $more[] = $page : $less[] = $page;
+            }
+        }
+
+        return $found->without(Bitmap::of($less))->or(Bitmap::of($more));
     }
 
     /** How many accounts contacts are at. */
@@ -120,61 +229,45 @@ final class Index
     }
 
     /**
-     * The most frequent values of a field among those found.
+     * How many have each value of a field in all.
      *
-     * @param  int  $most  how many values
-     * @param  Closure(string): bool|null  $only  which values are of interest
-     * @return array<string, int> the most frequent first
+     * @return array<array-key, array{int, int}> value → accounts, contacts; those that most contacts have first
      */
-    public function counts(Field $field, Bitmap $result, Subject $subject, int $most = PHP_INT_MAX, ?Closure $only = null): array
+    public function totals(Field $field): array
     {
-        $of = $field->isOfContact() ? 'c' : 'a';
-        $slices = $of === 'a' && $subject === Subject::Contacts ? $this->perPage($result) : [$result];
-        $counts = [];
-        $least = 0;
-        $totals = json_decode($this->store->get("n:$of:{$field->value}") ?? '[]', true);
-        $codes = $this->store->get("k:$of:{$field->value}");
-        if ($codes !== null && $result->count() <= self::WALKED) {
-            return $this->walked($codes, array_keys($totals), $slices, $most, $only);
-        }
-        foreach ($totals as $value => [$accounts, $contacts]) {
-            // No value can have more here than it has in all; they come by that number.
-            if (count($counts) >= $most && $contacts < $least) {
-                break;
-            }
-            if ($only !== null && ! $only((string) $value)) {
-                continue;
-            }
-            $bits = $this->piece("$of:{$field->value}=$value");
-            $count = 0;
-            foreach ($slices as $digit => $slice) {
-                $count += $slice->countWith($bits) << $digit;
-            }
-            if ($count > 0) {
-                $counts[(string) $value] = $count;
-                if (count($counts) >= $most && $count > $least && $subject === Subject::Contacts) {
-                    arsort($counts);
-                    $least = array_values($counts)[$most - 1];
-                }
-            }
-        }
-        arsort($counts);
-
-        return array_slice($counts, 0, $most, true);
+        return json_decode($this->store->get("n:{$field->of()->value}:{$field->value}") ?? '[]', true, flags: JSON_THROW_ON_ERROR);
     }
 
     /**
-     * Counts by looking at the value of each page, where there are many values and few pages.
+     * How many of those found have a value.
      *
-     * @param  list<int|string>  $values
-     * @param  list<Bitmap>  $slices
-     * @param  Closure(string): bool|null  $only
-     * @return array<string, int>
+     * @param  list<string>  $spellings  of it
      */
-    private function walked(string $codes, array $values, array $slices, int $most, ?Closure $only): array
+    public function countOf(Field $field, array $spellings, Bitmap $result, Subject $subject): int
     {
+        $bits = array_reduce($spellings, fn (Bitmap $all, string $value): Bitmap => $all->or($this->piece("{$field->of()->value}:{$field->value}=$value")), Bitmap::none());
+        $count = 0;
+        foreach ($this->slices($field, $result, $subject) as $digit => $slice) {
+            $count += $slice->countWith($bits) << $digit;
+        }
+
+        return $count;
+    }
+
+    /**
+     * Counts of all values by looking at the value of each page, where there are many values and few found.
+     *
+     * @param  list<int|string>  $values  in the order of totals()
+     * @return array<int|string, int>|null null: that is not the quicker way
+     */
+    public function walked(Field $field, array $values, Bitmap $result, Subject $subject): ?array
+    {
+        $codes = $result->count() > self::WALKED ? null : $this->store->get("k:{$field->of()->value}:{$field->value}");
+        if ($codes === null) {
+            return null;
+        }
         $counts = [];
-        foreach ($slices as $digit => $slice) {
+        foreach ($this->slices($field, $result, $subject) as $digit => $slice) {
             foreach ($slice->positions() as $page) {
                 $code = self::number($codes, $page);
                 $counts[$code] = ($counts[$code] ?? 0) + (1 << $digit);
@@ -183,14 +276,16 @@ final class Index
         unset($counts[0]);
         $named = [];
         foreach ($counts as $code => $count) {
-            $value = (string) ($values[$code - 1] ?? '');
-            if ($only === null || $only($value)) {
-                $named[$value] = $count;
-            }
+            $named[$values[$code - 1] ?? ''] = $count;
         }
-        arsort($named);
 
-        return array_slice($named, 0, $most, true);
+        return $named;
+    }
+
+    /** @return list<Bitmap> how many of those found a place stands for, in binary digits */
+    private function slices(Field $field, Bitmap $result, Subject $subject): array
+    {
+        return $field->of() === Of::Account && $subject === Subject::Contacts ? $this->perPage($result) : [$result];
     }
 
     /**
@@ -203,8 +298,20 @@ final class Index
         if ($this->summed === $contacts) {
             return $this->sums;
         }
+        $this->summed = $contacts;
+
+        return $this->sums = self::sums($contacts, $this->pages);
+    }
+
+    /**
+     * How often each place of a stretch is in a set, in binary digits.
+     *
+     * @return list<Bitmap> the lowest digit first
+     */
+    private static function sums(Bitmap $set, int $width): array
+    {
         $digits = [];
-        foreach ($contacts->stretches($this->pages) as $carry) {
+        foreach ($set->stretches($width) as $carry) {
             for ($digit = 0; ! $carry->isEmpty(); $digit++) {
                 $before = $digits[$digit] ?? Bitmap::none();
                 $digits[$digit] = $before->or($carry)->without($before->and($carry));
@@ -212,9 +319,7 @@ final class Index
             }
         }
 
-        $this->summed = $contacts;
-
-        return $this->sums = array_values($digits);
+        return array_values($digits);
     }
 
     /**
@@ -227,6 +332,25 @@ final class Index
         $ids = [];
         foreach ($result->positions() as $place) {
             $ids[] = $this->id($place, $subject);
+        }
+
+        return $ids;
+    }
+
+    /**
+     * So many of a set, spread evenly over it.
+     *
+     * @return list<int> ids
+     */
+    public function evenly(Bitmap $result, Subject $subject, int $most): array
+    {
+        $every = max(1, intdiv($result->count(), max(1, $most)));
+        $ids = [];
+        $number = 0;
+        foreach ($result->positions() as $place) {
+            if ($number++ % $every === 0 && count($ids) < $most) {
+                $ids[] = $this->id($place, $subject);
+            }
         }
 
         return $ids;
@@ -252,7 +376,7 @@ final class Index
         $few = $within->count() < self::FEW;
         $codes = $few ? '' : $this->store->get("$of:order") ?? '';
         foreach ($within->positions() as $place) {
-            $order[$place] = $few ? $this->store->number("$of:order", $place) : self::number($codes, $place);
+            $order[$place] = $few ? self::number($this->store->part("$of:order", 4 * $place, 4), 0) : self::number($codes, $place);
         }
         arsort($order);
         $first = [];
@@ -277,12 +401,12 @@ final class Index
         return $subject === Subject::Contacts ? $this->spread($pages) : $pages;
     }
 
-    private function inRange(string $of, Condition $condition, Bitmap $known, int $today): Bitmap
+    private function inRange(string $key, Condition $condition, Bitmap $known, int $today): Bitmap
     {
         $field = $condition->field;
         $digits = [];
-        for ($i = 0, $count = (int) $this->store->get("d:$of:{$field->value}"); $i < $count; $i++) {
-            $digits[] = $this->piece("$of:{$field->value}#$i");
+        for ($i = 0, $count = (int) $this->store->get("d:$key"); $i < $count; $i++) {
+            $digits[] = $this->piece("$key#$i");
         }
         [$low, $high] = [$condition->low, $condition->high];
         if ($field->countsBack()) {
@@ -293,26 +417,39 @@ final class Index
         return (new Slices($digits))->between($low === null ? null : $field->scaled($low), $high === null ? null : $field->scaled($high), $known);
     }
 
-    private function found(Condition $condition): Bitmap
+    private function found(string $key, Condition $condition, Bitmap $known): Bitmap
     {
         $field = $condition->field->value;
-        $lines = $this->store->get("t:$field");
-        if ($lines === null || $condition->query === null) {
+        if ($condition->query === null) {
             return Bitmap::none();
         }
         $matching = $others = [];
-        foreach (explode("\n", $lines) as $i => $line) {
+        foreach ($this->lines("t:$field") as $i => $line) {
             if ($condition->query->matchesLine($line)) {
                 $matching[] = $i;
             } else {
                 $others[] = $i;
             }
         }
-        if (count($matching) <= count($others)) {
-            return $this->havingLine($field, $matching);
-        }
 
-        return $this->piece(($condition->field->isOfContact() ? 'c' : 'a').":$field:known")->without($this->havingLine($field, $others));
+        return count($matching) <= count($others) ? $this->havingLine($field, $matching) : $known->without($this->havingLine($field, $others));
+    }
+
+    /** @return iterable<int, string> the lines of a piece, a part of it at a time */
+    private function lines(string $key): iterable
+    {
+        $rest = null;
+        $number = 0;
+        for ($offset = 0; ($chunk = $this->store->part($key, $offset, self::CHUNK)) !== ''; $offset += strlen($chunk)) {
+            $lines = explode("\n", $rest.$chunk);
+            $rest = array_pop($lines);
+            foreach ($lines as $line) {
+                yield $number++ => $line;
+            }
+        }
+        if ($rest !== null) {
+            yield $number => $rest;
+        }
     }
 
     /** @param  list<int>  $lines  numbers of lines */
@@ -334,20 +471,42 @@ final class Index
         return $rest === '' ? $found : $found->or(Bitmap::of(unpack('V*', $rest) ?: []));
     }
 
-    private function near(Condition $condition): Bitmap
+    /** @return array{Bitmap, Bitmap} which pages have a place near enough, and which have a place at all */
+    private function near(Condition $condition): array
     {
-        $centre = new Coordinates(...$condition->of ?? [0.0, 0.0]);
+        [$latitude, $longitude] = $condition->of ?? [0.0, 0.0];
+        $centre = new Coordinates($latitude, $longitude);
+        $places = $this->store->get('places') ?? '';
+        $anySite = $condition->which === 'any';
         $found = [];
-        foreach ($this->places() as $page => $sites) {
-            foreach ($sites as [$latitude, $longitude]) {
-                if ($centre->distanceTo(new Coordinates($latitude, $longitude)) <= $condition->km) {
-                    $found[] = $page;
-                    break;
-                }
+        for ($end = strlen($places), $offset = self::PLACE * self::fromLatitude($places, $latitude - $condition->km * self::DEGREES); $offset < $end; $offset += self::PLACE) {
+            /** @var array{lat: float, lon: float, page: int, seat: int} $place */
+            $place = unpack('elat/elon/Vpage/Vseat', $places, $offset);
+            if ($place['lat'] > $latitude + $condition->km * self::DEGREES) {
+                break;
+            }
+            if (($anySite || $place['seat'] === 1) && $centre->distanceTo(new Coordinates($place['lat'], $place['lon'])) <= $condition->km) {
+                $found[] = $place['page'];
             }
         }
 
-        return Bitmap::of($found);
+        return [Bitmap::of($found), $this->piece("a:{$condition->key}:known")];
+    }
+
+    /** The number of the first place so far north. */
+    private static function fromLatitude(string $places, float $latitude): int
+    {
+        [$low, $high] = [0, intdiv(strlen($places), self::PLACE)];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            if ((unpack('e', $places, self::PLACE * $middle)[1] ?? 0) < $latitude) {
+                $low = $middle + 1;
+            } else {
+                $high = $middle;
+            }
+        }
+
+        return $low;
     }
 
     /** All contacts on these pages. */
@@ -361,12 +520,6 @@ final class Index
         return $this->read[$key] ??= Bitmap::ofBytes($this->store->get($key) ?? '');
     }
 
-    /** @return array<int, list<array{float, float}>> */
-    private function places(): array
-    {
-        return json_decode($this->store->get('places') ?? '[]', true, flags: JSON_THROW_ON_ERROR);
-    }
-
     /** @return array<int, int> */
     private function accounts(): array
     {
@@ -375,7 +528,7 @@ final class Index
 
     private function id(int $place, Subject $subject): int
     {
-        return $subject === Subject::Accounts ? $this->accounts()[$place] : $this->store->number('c:ids', $place);
+        return $subject === Subject::Accounts ? $this->accounts()[$place] : self::number($this->store->part('c:ids', 4 * $place, 4), 0);
     }
 
     /** Where a contact stands; −1: not here. */

@@ -7,15 +7,15 @@ namespace Luftig\Core\Finder;
 /**
  * Makes the pieces of an index out of records.
  *
- * An account has as many *pages* as it needs for its contacts, LEVELS on each; contact j of a page stands at j · pages + page. So a set of pages
- * becomes the set of all their contacts by repeating it once a level.
+ * An account has as many *pages* as it needs for its contacts, LEVELS on each, and its signals, EVENTS on each; contact j of a page stands at
+ * j · pages + page, and so does signal j. So a set of pages becomes the set of all their contacts by repeating it once a level, and a set of
+ * signals becomes the set of their pages by laying the levels over each other. Posts that contacts had before stand over the contacts likewise.
  */
 final class Indexer
 {
     public const LEVELS = 16;
 
-    /** From so many places on a line has a set of its own. */
-    private const OFTEN = 2000;
+    public const EVENTS = 32;
 
     /** From so many values on they are counted by walking over what was found. */
     private const MANY = 64;
@@ -31,7 +31,7 @@ final class Indexer
     /** @var array<string, string> key → bits */
     private array $bits = [];
 
-    /** @var array<string, array<string, list<int>>> text field → line → places */
+    /** @var array<string, Lines> by text field */
     private array $lines = [];
 
     /** @var array<int, int> page → account */
@@ -43,7 +43,7 @@ final class Indexer
     /** @var array<int, int> */
     private array $contactAt = [];
 
-    /** @var array<int, list<array{float, float}>> */
+    /** @var list<array{float, float, int, bool}> latitude, longitude, page, headquarters */
     private array $places = [];
 
     /** @var array<string, array<array-key, array{int, int}>> of:field → value → how many accounts and contacts have it */
@@ -62,36 +62,54 @@ final class Indexer
 
     private readonly int $pages;
 
-    /** @param  iterable<int, int>  $contacts  how many contacts each account has, in the order in which the accounts come */
-    public function __construct(iterable $contacts)
+    /** @param  iterable<int>  $pages  how many each account has */
+    public function __construct(iterable $pages)
     {
-        $pages = 0;
-        foreach ($contacts as $count) {
-            $pages += max(1, intdiv($count + self::LEVELS - 1, self::LEVELS));
+        $sum = 0;
+        foreach ($pages as $count) {
+            $sum += $count;
         }
-        $this->pages = ($pages + 7) & ~7;
+        $this->pages = ($sum + 7) & ~7;
+    }
+
+    /** How many pages an account takes. */
+    public static function pagesFor(int $contacts, int $events): int
+    {
+        return max(1, intdiv($contacts + self::LEVELS - 1, self::LEVELS), intdiv($events + self::EVENTS - 1, self::EVENTS));
     }
 
     public function add(Record $account): void
     {
-        $own = max(1, intdiv(count($account->contacts) + self::LEVELS - 1, self::LEVELS));
+        $own = self::pagesFor(count($account->contacts), count($account->parts ?? []));
         $this->set('a:first', $this->page, $this->pages);
         for ($page = $this->page; $page < $this->page + $own; $page++) {
             $this->accountOf[$page] = $account->id;
             $this->describe('a', $account, $page, $this->pages, $page === $this->page ? [1, count($account->contacts)] : [0, 0]);
-            if ($page === $this->page) {
-                $this->orders['a'][$page] = $account->order;
+            foreach ($account->places ?? [] as [$latitude, $longitude, $seat]) {
+                $this->places[] = [$latitude, $longitude, $page, $seat];
+                $this->set('a:near:any:known', $page, $this->pages);
+                if ($seat) {
+                    $this->set('a:near:known', $page, $this->pages);
+                }
             }
-            if ($account->places !== null) {
-                $this->places[$page] = $account->places;
+            if ($own > 1) {
+                $this->set('a:several', $page, $this->pages);
             }
         }
+        $this->orders['a'][$this->page] = $account->order;
+        foreach ($account->parts ?? [] as $i => $event) {
+            $this->describePart('e', $event, ($i % self::EVENTS) * $this->pages + $this->page + intdiv($i, self::EVENTS), self::EVENTS * $this->pages);
+        }
+        $levels = self::LEVELS * $this->pages;
         foreach ($account->contacts as $i => $contact) {
             $place = ($i % self::LEVELS) * $this->pages + $this->page + intdiv($i, self::LEVELS);
-            $this->set('c:all', $place, self::LEVELS * $this->pages);
+            $this->set('c:all', $place, $levels);
             $this->contactAt[$place] = $contact->id;
-            $this->describe('c', $contact, $place, self::LEVELS * $this->pages, [0, 1]);
+            $this->describe('c', $contact, $place, $levels, [0, 1]);
             $this->orders['c'][$place] = $contact->order;
+            foreach ($contact->parts ?? [] as $j => $post) {
+                $this->describePart('b', $post, $j * $levels + $place, ($j + 1) * $levels);
+            }
         }
         $this->page += $own;
     }
@@ -116,36 +134,14 @@ final class Indexer
             }
         }
         foreach ($this->lines as $field => $lines) {
-            $pieces += $this->postings($field, $lines);
+            $pieces += $lines->pieces($field);
         }
         $pieces += $this->bands('a', $this->pages) + $this->bands('c', self::LEVELS * $this->pages);
-        $pieces['places'] = json_encode($this->places, JSON_THROW_ON_ERROR);
+        // By latitude, so that those near a place are a stretch.
+        sort($this->places);
+        $pieces['places'] = implode('', array_map(static fn (array $place): string => pack('eeVV', $place[0], $place[1], $place[2], $place[3] ? 1 : 0), $this->places));
 
         return $pieces;
-    }
-
-    /**
-     * Where each line stands: a set of its own for those that stand often, the rest as numbers one after another.
-     *
-     * @param  array<array-key, list<int>>  $lines
-     * @return array<string, string>
-     */
-    private function postings(string $field, array $lines): array
-    {
-        $pieces = ["t:$field" => implode("\n", array_keys($lines))];
-        $starts = $numbers = '';
-        $number = 0;
-        foreach (array_values($lines) as $i => $places) {
-            if (count($places) > self::OFTEN) {
-                $pieces["l:$field#$i"] = Bitmap::of($places)->bytes();
-                $places = [];
-            }
-            $starts .= pack('V', $number);
-            $numbers .= $places === [] ? '' : pack('V*', ...$places);
-            $number += count($places);
-        }
-
-        return $pieces + ["o:$field" => $starts.pack('V', $number), "p:$field" => $numbers];
     }
 
     /**
@@ -188,9 +184,31 @@ final class Indexer
                 $total[1] += $counts[1];
             }
         }
+        $this->describeNumbersAndTexts($of, $record, $place, $width);
+        if ($record->parts !== null) {
+            $this->set("$of:parts:known", $place, $width);
+        }
+    }
+
+    /** A signal or a post, of which nothing is counted. */
+    private function describePart(string $of, Record $record, int $place, int $width): void
+    {
+        $this->set("$of:all", $place, $width);
+        foreach ($record->values as $field => $values) {
+            $this->set("$of:$field:known", $place, $width);
+            foreach ($values as $value) {
+                $this->set("$of:$field=$value", $place, $width);
+            }
+        }
+        $this->describeNumbersAndTexts($of, $record, $place, $width);
+    }
+
+    private function describeNumbersAndTexts(string $of, Record $record, int $place, int $width): void
+    {
         foreach ($record->numbers as $field => $number) {
             $this->set("$of:$field:known", $place, $width);
-            for ($digit = 0, $rest = Field::from($field)->scaled($number); $rest > 0; $digit++, $rest >>= 1) {
+            $base = strpos($field, ':');
+            for ($digit = 0, $rest = Field::from($base === false ? $field : substr($field, 0, $base))->scaled($number); $rest > 0; $digit++, $rest >>= 1) {
                 if (($rest & 1) === 1) {
                     $this->set("$of:$field#$digit", $place, $width);
                 }
@@ -199,7 +217,7 @@ final class Indexer
         }
         foreach ($record->texts as $field => $line) {
             $this->set("$of:$field:known", $place, $width);
-            $this->lines[$field][$line][] = $place;
+            ($this->lines[$field] ??= new Lines)->add($line, $place);
         }
     }
 
@@ -224,10 +242,13 @@ final class Indexer
 
     private function set(string $key, int $place, int $width): void
     {
-        $this->bits[$key] ??= str_repeat("\0", $width >> 3);
+        $this->bits[$key] ??= '';
         // By reference, since this is done tens of millions of times.
         $bits = &$this->bits[$key];
         $byte = $place >> 3;
+        if (! isset($bits[$byte])) {
+            $bits = str_pad($bits, $width >> 3, "\0");
+        }
         $bits[$byte] = chr(ord($bits[$byte]) | 1 << ($place & 7));
     }
 }

@@ -17,9 +17,9 @@ final readonly class Memory implements Store
         return $this->pieces[$key] ?? null;
     }
 
-    public function number(string $key, int $place): int
+    public function part(string $key, int $offset, int $length): string
     {
-        return unpack('V', $this->pieces[$key], 4 * $place)[1] ?? 0;
+        return substr($this->pieces[$key] ?? '', $offset, $length);
     }
 
     public function keys(string $prefix): array

@@ -10,8 +10,8 @@ interface Store
     /** @return string|null null: there is none */
     public function get(string $key): ?string;
 
-    /** Four bytes of a piece as a number, the lowest first. */
-    public function number(string $key, int $place): int;
+    /** So many bytes of a piece from an offset on, fewer at its end; empty where there are none. */
+    public function part(string $key, int $offset, int $length): string;
 
     /** @return list<string> the keys that begin so */
     public function keys(string $prefix): array;

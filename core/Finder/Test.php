@@ -21,4 +21,7 @@ enum Test: string
 
     /** Any of several sets that are kept outside the index, such as lists. */
     case Sets = 'sets';
+
+    /** Several conditions that hold of one and the same signal or post. */
+    case Parts = 'parts';
 }

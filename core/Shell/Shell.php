@@ -13,7 +13,7 @@ final class Shell
     /** @var list<class-string<Operation>> */
     private const OPERATIONS = [
         TimingOperation::class, FitOperation::class, AccessOperation::class, PriorityOperation::class,
-        MatchOperation::class, TitleOperation::class, ContactsOperation::class, DomainOperation::class, IdentityOperation::class, SpotCheckOperation::class,
+        MatchOperation::class, TitleOperation::class, ContactsOperation::class, DomainOperation::class, IdentityOperation::class, SpotCheckOperation::class, RelationOperation::class,
     ];
 
     private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION;

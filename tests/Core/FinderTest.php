@@ -8,6 +8,7 @@ use Eris\Generators;
 use Eris\TestTrait;
 use Luftig\Core\Finder\Bitmap;
 use Luftig\Core\Finder\Condition;
+use Luftig\Core\Finder\Facets;
 use Luftig\Core\Finder\Field;
 use Luftig\Core\Finder\Index;
 use Luftig\Core\Finder\Indexer;
@@ -93,7 +94,7 @@ final class FinderTest extends TestCase
         $this->limitTo(80)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $random = new Randomizer(new Mt19937($seed));
             $accounts = $this->world($random);
-            $indexer = new Indexer(array_map(fn (Record $account): int => count($account->contacts), $accounts));
+            $indexer = new Indexer(array_map(fn (Record $account): int => Indexer::pagesFor(count($account->contacts), count($account->parts ?? [])), $accounts));
             array_map($indexer->add(...), $accounts);
             $index = new Index(new Memory($indexer->pieces()));
             $sets = ['contact:1' => array_filter(range(1, 400), fn (int $id): bool => $random->getInt(0, 3) === 0), 'account:1' => [1, 3, 4, 9]];
@@ -117,11 +118,35 @@ final class FinderTest extends TestCase
                     self::assertSame(count($at), $index->accountsOf($narrowing->result));
                 }
                 $countries = array_count_values(array_merge([], ...array_map(fn (Record $account): array => $subject === Subject::Accounts ? (in_array($account->id, $found, true) ? $account->values['country'] ?? [] : []) : array_merge([], ...array_map(fn (Record $contact): array => in_array($contact->id, $found, true) ? $account->values['country'] ?? [] : [], $account->contacts)), $accounts)));
-                $counts = $index->counts(Field::Country, $narrowing->result, $subject);
+                $counts = Facets::of([[$index, $narrowing->result]], Field::Country, $subject);
                 ksort($countries);
                 ksort($counts);
                 self::assertSame($countries, $counts);
             }
+        });
+    }
+
+    public function test_what_stands_in_several_indexes_is_counted_as_one(): void
+    {
+        $this->limitTo(40)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+            $random = new Randomizer(new Mt19937($seed));
+            $accounts = $this->world($random);
+            $asked = $expected = [];
+            foreach (array_chunk($accounts, max(1, intdiv(count($accounts), 2))) as $part) {
+                $indexer = new Indexer(array_map(fn (Record $account): int => Indexer::pagesFor(count($account->contacts), count($account->parts ?? [])), $part));
+                array_map($indexer->add(...), $part);
+                $index = new Index(new Memory($indexer->pieces()));
+                $asked[] = [$index, $index->all(Subject::Contacts)];
+            }
+            foreach ($accounts as $account) {
+                foreach ($account->values['technology'] as $technology) {
+                    $expected[mb_strtolower($technology)] = ($expected[mb_strtolower($technology)] ?? 0) + count($account->contacts);
+                }
+            }
+            $expected = array_filter($expected);
+            $counts = array_change_key_case(Facets::of($asked, Field::Technology, Subject::Contacts));
+            self::assertEqualsCanonicalizing($expected, $counts, "seed $seed");
+            self::assertSame($expected === [] ? [] : [max($expected)], array_values(Facets::of($asked, Field::Technology, Subject::Contacts, 1)));
         });
     }
 
@@ -133,12 +158,27 @@ final class FinderTest extends TestCase
         for ($id = 1, $count = $random->getInt(1, 12); $id <= $count; $id++) {
             $contacts = [];
             for ($i = $random->getInt(0, 2) === 0 ? $random->getInt(17, 40) : $random->getInt(0, 5); $i > 0; $i--) {
-                $contacts[] = new Record(++$contact, $this->maybe($random, ['seniority' => [['head', 'manager'][$random->getInt(0, 1)]]]), $this->maybe($random, ['in_post' => self::TODAY - $random->getInt(0, 900)]), $this->maybe($random, ['title' => Fold::line(['Head of Maintenance', 'Plant Manager', 'Maintenance Planner'][$random->getInt(0, 2)])]), order: $contact);
+                $contacts[] = new Record(++$contact, $this->maybe($random, ['seniority' => [['head', 'manager'][$random->getInt(0, 1)]]]), $this->maybe($random, ['in_post' => self::TODAY - $random->getInt(0, 900)]), $this->maybe($random, ['title' => Fold::line(['Head of Maintenance', 'Plant Manager', 'Maintenance Planner'][$random->getInt(0, 2)])]), order: $contact,
+                    parts: $random->getInt(0, 2) === 0 ? null : $this->some($random, 3, fn (): Record => new Record(0, [], $this->maybe($random, ['before_ended' => self::TODAY - $random->getInt(0, 900)]), $this->maybe($random, ['before_title' => ' shift lead ']) + $this->maybe($random, ['before_company' => Fold::line(['Fjernlund Papir', 'Shift Works'][$random->getInt(0, 1)])]))));
             }
-            $accounts[] = new Record($id, $this->maybe($random, ['country' => [['SE', 'DE', 'DK'][$random->getInt(0, 2)]]]) + ['technology' => $random->getInt(0, 1) === 0 ? [] : ['Tryklog']], $this->maybe($random, ['headcount' => $random->getInt(1, 900)]) + $this->maybe($random, ['fit' => $random->getInt(0, 1000) / 1000]), $this->maybe($random, ['words' => Fold::line(['three shifts, glass', 'compressed air'][$random->getInt(0, 1)])]), $random->getInt(0, 3) === 0 ? null : [[55 + $random->getInt(0, 30) / 10, 12.0]], $contacts, $id);
+            $accounts[] = new Record($id, $this->maybe($random, ['country' => [['SE', 'DE', 'DK'][$random->getInt(0, 2)]]]) + ['technology' => array_slice([['Tryklog', 'TRYKLOG'][$random->getInt(0, 1)], 'Ordvika'], 0, $random->getInt(0, 2))] + $this->maybe($random, ['attribute:shifts' => ['*', 'Three']]),
+                $this->maybe($random, ['headcount' => $random->getInt(1, 900)]) + $this->maybe($random, ['fit' => $random->getInt(0, 1000) / 1000]), $this->maybe($random, ['words' => Fold::line(['three shifts, glass', 'compressed air'][$random->getInt(0, 1)])]),
+                $random->getInt(0, 3) === 0 ? null : $this->some($random, 3, fn (int $i): array => [55 + $random->getInt(0, 30) / 10, 12.0, $i === 0 && $random->getInt(0, 2) > 0]), $contacts, $id,
+                $this->some($random, $random->getInt(0, 3) === 0 ? 80 : 4, fn (): Record => new Record(0, ['event_kind' => [['funding', 'hiring'][$random->getInt(0, 1)]]] + $this->maybe($random, ['event_round' => [['a', 'b'][$random->getInt(0, 1)]]]), ['event_age' => self::TODAY - $random->getInt(-20, 400)] + $this->maybe($random, ['event_amount' => $random->getInt(0, 9) * 1e6]), ['event_text' => Fold::line(['A fourth line', 'Seeks a planner'][$random->getInt(0, 1)])])));
         }
 
         return $accounts;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(int): T  $make
+     * @return list<T>
+     */
+    private function some(Randomizer $random, int $most, callable $make): array
+    {
+        return array_map($make, array_slice(range(0, $most), 0, $random->getInt(0, $most)));
     }
 
     /**
@@ -158,15 +198,20 @@ final class FinderTest extends TestCase
         $unknown = [null, true, false][$random->getInt(0, 2)];
         $low = $random->getInt(0, 900);
 
-        return match ($random->getInt(0, 8)) {
+        return match ($random->getInt(0, 12)) {
             0 => Condition::any(Field::Country, array_slice(['SE', 'DE', 'XX'], 0, $random->getInt(1, 3)), $exclude, $unknown),
-            1 => Condition::any(Field::Technology, ['Tryklog'], $exclude, $unknown),
+            1 => Condition::any(Field::Technology, array_slice(['tryklog', 'Ordvika'], 0, $random->getInt(1, 2)), $exclude, $unknown, $random->getInt(0, 1) === 1),
             2 => Condition::range(Field::Headcount, $low, $random->getInt(0, 1) ? null : $low + 200, $exclude, $unknown),
             3 => Condition::range(Field::Fit, null, $low / 1000, $exclude, $unknown),
             4 => Condition::query(Field::Title, ['maintenance -planner', 'plant OR "head of"', '-plant'][$random->getInt(0, 2)], $exclude, $unknown),
             5 => Condition::query(Field::Words, 'shift*', $exclude, $unknown),
             6 => Condition::range(Field::InPost, $random->getInt(0, 1) ? 100 : null, 500, $exclude, $unknown),
-            7 => Condition::near([56.0, 12.0], $random->getInt(20, 200), $exclude, $unknown),
+            7 => Condition::near([56.0, 12.0], $random->getInt(20, 200), $exclude, $unknown, $random->getInt(0, 1) === 1),
+            8 => Condition::any(Field::Attribute, [['*', 'three', 'two'][$random->getInt(0, 2)]], $exclude, $unknown, which: 'shifts'),
+            9, 10 => Condition::together(Field::Event, $this->some($random, 3, fn (int $i): Condition => [
+                fn (): Condition => Condition::range(Field::EventAge, null, (float) $low), fn (): Condition => Condition::any(Field::EventKind, ['funding']), fn (): Condition => Condition::range(Field::EventAmount, 4e6, null), fn (): Condition => Condition::any(Field::EventRound, ['b']), fn (): Condition => Condition::query(Field::EventText, 'line'),
+            ][($i + $low) % 5]()) ?: [Condition::any(Field::EventKind, ['hiring'])], $random->getInt(1, 3), $exclude, $unknown),
+            11 => Condition::together(Field::Before, [Condition::query(Field::BeforeTitle, 'shift'), ...$this->some($random, 2, fn (int $i): Condition => $i === 0 ? Condition::query(Field::BeforeCompany, 'papir') : Condition::range(Field::BeforeEnded, null, (float) $low))], 1, $exclude, $unknown),
             default => Condition::any(Field::ListOf, [['contact:1', 'account:1'][$random->getInt(0, 1)]], $exclude, $unknown),
         };
     }
@@ -220,14 +265,48 @@ final class FinderTest extends TestCase
         if ($condition->field->test() === Test::Sets) {
             return in_array(str_starts_with($condition->any[0], 'contact:') ? $record->id : $of->id, $sets[$condition->any[0]], true);
         }
-        $number = $of->numbers[$field] ?? null;
+        if ($condition->field->test() === Test::Parts) {
+            return $this->meetsTogether($condition, $of);
+        }
+        if ($condition->field === Field::Near) {
+            $places = array_filter($of->places ?? [], fn (array $place): bool => $condition->which === 'any' || $place[2]);
+
+            return $places === [] ? null : array_filter($places, fn (array $place): bool => (new Coordinates(...$condition->of))->distanceTo(new Coordinates($place[0], $place[1])) <= $condition->km) !== [];
+        }
+
+        return $this->meetsOne($condition, $of);
+    }
+
+    /** Of one and the same signal or post: as many as are asked for, for sure or perhaps. */
+    private function meetsTogether(Condition $condition, Record $of): ?bool
+    {
+        if ($of->parts === null) {
+            return null;
+        }
+        $sure = $maybe = 0;
+        foreach ($of->parts as $record) {
+            $meets = array_map(fn (Condition $part): ?bool => $this->meetsOne($part, $record), $condition->parts);
+            $maybe += in_array(false, $meets, true) ? 0 : 1;
+            $sure += array_filter($meets, fn (?bool $one): bool => $one !== true) === [] ? 1 : 0;
+        }
+
+        return $sure >= $condition->times ? true : ($maybe >= $condition->times ? null : false);
+    }
+
+    private function meetsOne(Condition $condition, Record $of): ?bool
+    {
+        $number = $of->numbers[$condition->key] ?? null;
         $number = $number !== null && $condition->field->countsBack() ? self::TODAY - $number : $number;
+        $values = $of->values[$condition->key] ?? null;
+        if ($condition->field->isName() && $values !== null) {
+            $values = array_map(mb_strtolower(...), $values);
+        }
+        $asked = $condition->field->isName() ? array_map(mb_strtolower(...), $condition->any) : $condition->any;
 
         return match ($condition->field->test()) {
-            Test::Any => isset($of->values[$field]) ? array_intersect($condition->any, $of->values[$field]) !== [] : null,
+            Test::Any => $values === null ? null : count(array_intersect($asked, $values)) >= ($condition->all ? count($asked) : 1),
             Test::Range => $number === null ? null : ($condition->low === null || $number >= $condition->low) && ($condition->high === null || $number <= $condition->high),
-            Test::Query => isset($of->texts[$field]) ? $condition->query?->matchesLine($of->texts[$field]) : null,
-            default => $of->places === null ? null : (new Coordinates(...$condition->of))->distanceTo(new Coordinates(...$of->places[0])) <= $condition->km,
+            default => isset($of->texts[$condition->key]) ? $condition->query?->matchesLine($of->texts[$condition->key]) : null,
         };
     }
 }

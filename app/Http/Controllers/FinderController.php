@@ -6,10 +6,16 @@ namespace App\Http\Controllers;
 
 use App\Finder\Column;
 use App\Finder\Keeping;
+use App\Finder\Menu;
+use App\Finder\Options;
 use App\Finder\Rows;
 use App\Finder\Search;
-use App\Models\KeptList;
+use App\Finder\StepForm;
+use App\Finder\Varying;
+use App\Finder\Wording;
+use App\Intake\Gazetteer;
 use App\Models\Offer;
+use App\Models\Tag;
 use App\Standings\Barred;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -21,9 +27,6 @@ use Luftig\Core\Finder\Field;
 final class FinderController extends Controller
 {
     private const PAGE = 20;
-
-    /** Fields whose values are counted beside the results. */
-    private const COUNTED = [Field::Industry, Field::Country, Field::City, Field::Technology, Field::Signal, Field::State, Field::Seniority, Field::BusinessFunction, Field::Part, Field::Arrival, Field::Channel];
 
     private const VALUES_SHOWN = 5;
 
@@ -38,8 +41,8 @@ final class FinderController extends Controller
         return view('finder.index', [
             'search' => $search, 'staircase' => $staircase, 'total' => $total, 'everybody' => $search->everybody(), 'accounts' => $search->accounts(), 'work' => $search->work(), 'rows' => $rows, 'barred' => Barred::now(),
             'pages' => (new LengthAwarePaginator($rows->records, $total, self::PAGE, $number, ['path' => route('finder')]))->withQueryString(),
-            'counts' => $this->counts($search), 'add' => Field::tryFrom($request->string('add')->toString()), 'edit' => $request->query('edit'),
-            'lists' => KeptList::query()->where('offer_id', $offer->id)->orderBy('name')->get(), 'columns' => Column::chosen($request, $search->subject), 'week' => 5 * $request->user()->pace,
+            'counts' => $this->counts($search, $request->boolean('every')), 'every' => $request->boolean('every'), 'menu' => Menu::of($search), 'options' => new Options($offer, $request->user(), $search), 'add' => Field::tryFrom($request->string('add')->toString()), 'edit' => $request->query('edit'),
+            'vary' => $this->vary($request, $search), 'tags' => Tag::query()->orderBy('name')->get(), 'columns' => Column::chosen($request, $search->subject), 'week' => 5 * $request->user()->pace,
         ]);
     }
 
@@ -55,17 +58,57 @@ final class FinderController extends Controller
         return redirect()->route('lists.show', $list)->with('said', "The list “{$list->name}” is kept, with the search that made it.")->with('takeBack', route('lists.destroy', $list));
     }
 
-    /** @return array<string, array<string, int>> field → its most frequent values */
-    private function counts(Search $search): array
+    /** Words of those found, told apart from all others; beside the results, and a page of its own. */
+    public function words(Request $request, Offer $offer): View
+    {
+        $search = Search::from($offer, $request->query->all());
+        $everybody = $search->withSteps([]);
+        $additions = array_filter(array_map(fn (int $i): array => Wording::additions($search, $everybody, $i), array_keys($search->steps)));
+
+        return view($request->hasHeader('HX-Request') ? 'finder.words' : 'finder.words-page', ['search' => $search, 'frequent' => Wording::frequent($search, $everybody), 'additions' => $additions, 'total' => $search->total(), 'everybody' => $everybody->total()]);
+    }
+
+    /** Places that begin as typed, for the field of a place. */
+    public function places(Request $request): View
+    {
+        $typed = collect((array) $request->query('c'))->pluck('q')->filter(is_string(...))->first() ?? '';
+
+        return view('finder.places', ['places' => Gazetteer::suggest($typed)]);
+    }
+
+    /**
+     * @param  bool  $every  every field that can be counted, and not only those that say most
+     * @return array<string, list<array{step: StepForm, label: string, count: int}>> field → its most frequent values
+     */
+    private function counts(Search $search, bool $every): array
     {
         $counts = [];
-        foreach (self::COUNTED as $field) {
-            if ($field->suits($search->subject)) {
+        foreach (Menu::counted($search, $every) as $field) {
+            if ($field->isCounted()) {
                 // Of the tree, the divisions say most at a glance.
-                $counts[$field->value] = $search->counts($field, self::VALUES_SHOWN, $field === Field::Industry ? fn (string $code): bool => strlen($code) === 2 : null);
+                $tree = $field === Field::Industry || $field === Field::MainIndustry;
+                foreach ($search->counts($field, self::VALUES_SHOWN, $tree ? fn (string $code): bool => strlen($code) === 2 : null) as $value => $count) {
+                    $counts[$field->value][] = ['step' => StepForm::of($field, ['v' => (string) $value]), 'label' => StepForm::label($field, (string) $value), 'count' => $count];
+                }
+            } else {
+                foreach ($search->bands($field) as [$step, $count]) {
+                    $counts[$field->value][] = ['step' => $step, 'label' => $step->says(), 'count' => $count];
+                }
             }
         }
 
-        return array_filter($counts);
+        return $counts;
+    }
+
+    /** @return array{at: int, lines: string, tried: list<array{step: StepForm, count: int|null}>}|null */
+    private function vary(Request $request, Search $search): ?array
+    {
+        $at = $request->query('vary');
+        if (! is_numeric($at) || ! isset($search->steps[(int) $at])) {
+            return null;
+        }
+        $lines = mb_substr($request->string('over')->toString(), 0, 2000);
+
+        return ['at' => (int) $at, 'lines' => $lines, 'tried' => Varying::of($search, (int) $at, $lines)];
     }
 }

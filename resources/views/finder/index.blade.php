@@ -11,9 +11,6 @@
     $steps = $search->steps;
     $address = fn (array $changed, array $more = []) => route('finder', $search->parameters(array_values($changed)) + $more);
     $high = fn (?int $n) => $n === null ? 30 : 30 + (int) round(80 * log(1 + $n) / log(2 + $everybody));
-    $groups = ['Who they are' => [Field::Title, Field::BusinessFunction, Field::Seniority, Field::Part, Field::InPost, Field::InCompany, Field::Arrival, Field::TitleBefore, Field::CompanyBefore, Field::About, Field::Channel],
-        'The account' => [Field::Name, Field::Industry, Field::Country, Field::Region, Field::City, Field::PostalArea, Field::Near, Field::Headcount, Field::Revenue, Field::Growth, Field::Sites, Field::Founded, Field::Technology, Field::Words, Field::KnownContacts],
-        'How it stands' => [Field::Signal, Field::NewestSignal, Field::State, Field::Fit, Field::Timing, Field::Access, Field::Priority, Field::Owner], 'Our work' => [Field::LastApproach, Field::Work, Field::ListOf, Field::KeptOut]];
 @endphp
 <x-layout title="Finder" at="finder">
     <x-slot:head><script src="/vendor/sortable/Sortable.min.js" defer></script></x-slot:head>
@@ -42,6 +39,7 @@
                                 <a class="button small" href="{{ $address([...array_slice($steps, 0, $i), $step->with(['off' => $step->isOff() ? null : '1']), ...array_slice($steps, $i + 1)]) }}">{{ $step->isOff() ? 'Switch on' : 'Switch off' }}</a>
                                 @if ($i > 0)<a class="button small" href="{{ $address([...array_slice($steps, 0, $i - 1), $step, $steps[$i - 1], ...array_slice($steps, $i + 1)]) }}" aria-label="Move {{ $step->field->label() }} one earlier">←</a>@endif
                                 @if (! $last)<a class="button small" href="{{ $address([...array_slice($steps, 0, $i), $steps[$i + 1], $step, ...array_slice($steps, $i + 2)]) }}" aria-label="Move {{ $step->field->label() }} one later">→</a>@endif
+                                <a class="button small" href="{{ $address($steps, ['vary' => $i]) }}">Vary</a>
                                 <a class="button small" href="{{ $address($without) }}">Take out</a>
                             </div>
                         </div></details>
@@ -62,10 +60,25 @@
             </details>
         </li>
     </ol>
+    @if ($vary !== null)
+        @php $at = $vary['at']; $varied = $steps[$at]; $top = max([1, ...array_map(fn ($one) => $one['count'] ?? 0, $vary['tried'])]); @endphp
+        <section class="card gap" aria-label="Vary {{ $varied->field->label() }}">
+            <div class="spread"><h2>{{ ucfirst($varied->field->label()) }}, varied</h2><a class="button slight" href="{{ $address($steps) }}">Leave it</a></div>
+            <div class="side-by-side">
+                @foreach ($vary['tried'] as $one)
+                    <a class="stair" href="{{ $address(array_replace($steps, [$at => $one['step']])) }}"><span class="well"><span class="column" style="height: {{ 26 + round(60 * ($one['count'] ?? 0) / $top) }}px"><span class="figure">{{ $one['count'] === null ? '–' : number_format($one['count']) }}</span></span></span><span class="small">{{ $one['count'] === null ? $one['step']->given['v'] ?? $one['step']->given['q'] ?? 'cannot be used' : $one['step']->says() }}</span></a>
+                @endforeach
+            </div>
+            @if (App\Finder\Varying::isTyped($varied))
+                <form method="get" action="{{ route('finder') }}" class="buttons gap">
+                    @include('finder.hidden', ['steps' => $steps])<input type="hidden" name="vary" value="{{ $at }}">
+                    <label class="field wide"><span>Others to try, one a line{{ $varied->field->test() === Test::Range ? ', as in 50–249' : '' }}</span><textarea name="over" rows="3" maxlength="2000">{{ $vary['lines'] }}</textarea></label><button class="button">Try</button></form>
+            @endif
+        </section>
+    @endif
     <nav class="fields" aria-label="Conditions to add">
-        @foreach ($groups as $group => $fields)
-            @php $fields = array_filter($fields, fn ($field) => $field->suits($search->subject)); @endphp
-            @if ($fields !== [])<p><span class="muted small">{{ $group }}</span> @foreach ($fields as $field)<a href="{{ $address($steps, ['add' => $field->value]) }}" @if ($add === $field) aria-current="true" @endif>{{ $field->label() }}</a>@endforeach</p>@endif
+        @foreach ($menu as $group => $fields)
+            <p><span class="muted small">{{ $group }}</span> @foreach ($fields as $field)<a href="{{ $address($steps, ['add' => $field->value]) }}" @if ($add === $field) aria-current="true" @endif>{{ $field->label() }}</a>@endforeach</p>
         @endforeach
     </nav>
     <div class="two gap">
@@ -88,14 +101,17 @@
         <aside class="card aside" aria-label="What is in here">
             <h2>What is in here</h2>
             @foreach ($counts as $field => $values)
-                @php $field = Field::from($field); $most = max($values); @endphp
-                <h3 class="muted small" style="margin-top: 10px">{{ ucfirst($field->label()) }}</h3>
-                @foreach ($values as $value => $count)
-                    @php $label = StepForm::label($field, (string) $value); @endphp
-                    <div class="facet"><span title="{{ $label }}">{{ $label }}</span><span class="bar" aria-hidden="true"><i style="width: {{ round(100 * $count / $most) }}%"></i></span><span class="number">{{ number_format($count) }}</span>
-                        <a href="{{ $address([...$steps, StepForm::from(['f' => $field->value, 'v' => (string) $value])]) }}" aria-label="Only {{ $label }}">+</a><a href="{{ $address([...$steps, StepForm::from(['f' => $field->value, 'v' => (string) $value, 'x' => '1'])]) }}" aria-label="Without {{ $label }}">−</a></div>
+                @php $field = Field::from($field); $most = max(array_column($values, 'count')); @endphp
+                <h3 class="muted small facet-name">{{ ucfirst($field->label()) }}</h3>
+                @foreach ($values as $value)
+                    <div class="facet"><span title="{{ $value['label'] }}">{{ $value['label'] }}</span><span class="bar" aria-hidden="true"><i style="width: {{ round(100 * $value['count'] / $most) }}%"></i></span><span class="number">{{ number_format($value['count']) }}</span>
+                        <a href="{{ $address([...$steps, $value['step']]) }}" aria-label="Only {{ $field->label() }}: {{ $value['label'] }}">+</a><a href="{{ $address([...$steps, $value['step']->with(['x' => '1'])]) }}" aria-label="Without {{ $field->label() }}: {{ $value['label'] }}">−</a></div>
                 @endforeach
             @endforeach
+            @if ($total > 0)
+                <div hx-get="{{ route('finder.words', $search->parameters()) }}" hx-trigger="load" class="gap"><a href="{{ route('finder.words', $search->parameters()) }}">Words seen in these</a></div>
+                <p class="small gap"><a href="{{ $address($steps, $every ? [] : ['every' => 1]) }}">{{ $every ? 'Fewer fields' : 'Every field' }}</a></p>
+            @endif
         </aside>
     </div>
     <dialog id="take-out" aria-label="Take out">

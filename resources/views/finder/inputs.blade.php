@@ -4,35 +4,42 @@
 @php
     $given = $step?->given ?? [];
     $name = fn (string $key): string => "c[$i][$key]";
-    $values = $step?->values() ?? [];
-    $fixed = match ($field) {
-        Field::Work => ['new' => 'new', 'kept' => 'kept', 'in_work' => 'in work'],
-        Field::ListOf => $lists->mapWithKeys(fn ($list) => [(string) $list->id => $list->name])->all(),
-        Field::Seniority => collect(array_reverse(\Luftig\Core\Person\Seniority::cases()))->mapWithKeys(fn ($one) => [$one->value => $one->label()])->all(),
-        Field::BusinessFunction => collect(\Luftig\Core\Person\BusinessFunction::cases())->mapWithKeys(fn ($one) => [$one->value => $one->label()])->all(),
-        Field::Part => collect(\Luftig\Core\Priority\Part::cases())->mapWithKeys(fn ($one) => [$one->value => $one->label()])->put('none', 'none')->all(),
-        Field::Signal => collect(\Luftig\Core\Signal\Kind::cases())->mapWithKeys(fn ($one) => [$one->value => $one->label()])->all(),
-        Field::State => collect(\App\Standings\StandingState::cases())->mapWithKeys(fn ($one) => [$one->value => lcfirst($one->label())])->all(),
-        Field::Arrival => collect(['joined', 'promoted', 'moved', 'unknown', 'settled'])->mapWithKeys(fn ($one) => [$one => StepForm::label($field, $one)])->all(),
-        Field::Channel => collect(['email_checked', 'email', 'email_dead', 'direct_phone', 'switchboard', 'social', 'asked'])->mapWithKeys(fn ($one) => [$one => StepForm::label($field, $one)])->all(),
-        default => null,
-    };
+    $choices = $options->of($field);
 @endphp
 <input type="hidden" name="{{ $name('f') }}" value="{{ $field->value }}">
 @if ($field === Field::KeptOut)
     <p class="small soft">Customers, competitors, agencies, and who stands on the keep-out.</p>
-@elseif ($fixed !== null)
-    <fieldset class="step-values"><legend class="visually-hidden">{{ $field->label() }}</legend>
-        @forelse ($fixed as $value => $label)<label><input type="checkbox" name="{{ $name('v') }}[]" value="{{ $value }}" @checked(in_array((string) $value, $values, true))> {{ $label }}</label>@empty<p class="small soft">There is none yet.</p>@endforelse
-    </fieldset>
+@elseif ($field === Field::Event)
+    @include('finder.inputs.event')
+@elseif ($field === Field::Before)
+    @include('finder.inputs.before')
+@elseif ($field === Field::Reach)
+    @include('finder.inputs.reach')
+@elseif ($field === Field::Spending)
+    <div class="pair"><x-finder.input :name="$name('lo')" label="Price" :value="$given['lo'] ?? ''" required first /><x-finder.currency :name="$name('cur')" :value="$given['cur'] ?? 'EUR'" /></div>
+    <x-finder.input :name="$name('w')" label="Share of revenue that is usually spent on it, in %" :value="$given['w'] ?? ''" required />
+@elseif ($choices !== null)
+    <x-finder.choices :name="$name('v')" :label="$field->label()" :choices="$choices" :chosen="$step?->values() ?? []" />
 @elseif ($field->test() === Test::Any)
-    <label class="field"><span>{{ ucfirst($field->label()) }}, parted by commas or lines</span><textarea name="{{ $name('v') }}" rows="2" maxlength="4000" required data-first>{{ $given['v'] ?? '' }}</textarea></label>
+    @if ($field === Field::Attribute)
+        <label class="field"><span>Attribute</span><select name="{{ $name('w') }}" required>@foreach ($options->which($field) as $which)<option @selected($which === mb_strtolower($given['w'] ?? ''))>{{ $which }}</option>@endforeach</select></label>
+    @endif
+    <label class="field"><span>{{ $field === Field::Attribute ? 'Values; none: any' : ucfirst($field->label()) }}, parted by commas or lines</span><textarea name="{{ $name('v') }}" rows="2" maxlength="4000" @required($field !== Field::Attribute) data-first>{{ $given['v'] ?? '' }}</textarea></label>
+    @if ($field === Field::Technology)<label><input type="checkbox" name="{{ $name('all') }}" value="1" @checked(($given['all'] ?? '') === '1')> all of them together</label>@endif
 @elseif ($field->test() === Test::Range)
-    <div style="display: grid; grid-template-columns: 1fr 1fr; gap: 8px"><label class="field"><span>From</span><input name="{{ $name('lo') }}" value="{{ $given['lo'] ?? '' }}" inputmode="decimal" data-first></label><label class="field"><span>To</span><input name="{{ $name('hi') }}" value="{{ $given['hi'] ?? '' }}" inputmode="decimal"></label></div>
+    @if ($field === Field::KnownContacts && $options->which($field) !== [])
+        <label class="field"><span>In the buyer role</span><select name="{{ $name('w') }}"><option value="">in any or none</option>@foreach ($options->which($field) as $which)<option @selected($which === mb_strtolower($given['w'] ?? ''))>{{ $which }}</option>@endforeach</select></label>
+    @endif
+    <div class="pair"><x-finder.input :name="$name('lo')" label="From" :value="$given['lo'] ?? ''" first /><x-finder.input :name="$name('hi')" label="To" :value="$given['hi'] ?? ''" /></div>
+    @if ($field === Field::Revenue)<x-finder.currency :name="$name('cur')" :value="$given['cur'] ?? 'EUR'" />@endif
 @elseif ($field->test() === Test::Near)
-    <div style="display: grid; grid-template-columns: 1fr 80px; gap: 8px"><label class="field"><span>Place, or latitude, longitude</span><input name="{{ $name('q') }}" value="{{ $given['q'] ?? '' }}" required placeholder="Halden, Norway" data-first></label><label class="field"><span>km</span><input name="{{ $name('km') }}" value="{{ $given['km'] ?? '' }}" inputmode="decimal" required></label></div>
+    <div class="pair place"><label class="field"><span>Place, or latitude, longitude</span><input name="{{ $name('q') }}" value="{{ $given['q'] ?? '' }}" required autocomplete="off" placeholder="Halden, Norway" list="places" hx-get="{{ route('finder.places') }}" hx-trigger="input changed delay:120ms" hx-target="#places" data-first></label><x-finder.input :name="$name('km')" label="km" :value="$given['km'] ?? ''" required /></div>
+    <datalist id="places"></datalist>
 @else
     <label class="field"><span>{{ ucfirst($field->label()) }}, as a query</span><input name="{{ $name('q') }}" value="{{ $given['q'] ?? '' }}" required maxlength="2000" placeholder="maintenance OR energy -assistant" data-first></label>
 @endif
+@if ($field->isOfSite())
+    <label class="field"><span>Of</span><select name="{{ $name('w') }}"><option value="">the headquarters</option><option value="any" @selected(($given['w'] ?? '') === 'any')>any site</option></select></label>
+@endif
 <div class="step-values"><label><input type="checkbox" name="{{ $name('x') }}" value="1" @checked($step?->excludes())> exclude these</label>
-    @if (! in_array($field->test(), [Test::Sets], true))<label><input type="checkbox" name="{{ $name('u') }}" value="1" @checked($step?->keepsUnknown())> keep those of whom it is not known</label>@endif</div>
+    @if ($field->test() !== Test::Sets)<label><input type="checkbox" name="{{ $name('u') }}" value="1" @checked($step?->keepsUnknown())> keep those of whom it is not known</label>@endif</div>

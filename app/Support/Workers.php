@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Standings;
+namespace App\Support;
 
 use Closure;
 use Illuminate\Support\Facades\DB;

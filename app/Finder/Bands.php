@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Finder;
+
+use Luftig\Core\Finder\Field;
+
+/** Numbers in bands, by which they are counted and varied; in the units of a step's form. */
+final class Bands
+{
+    /** @return list<array{float|int|null, float|int|null}> from, to */
+    public static function of(Field $field): array
+    {
+        /** @var list<float|int|null> $bounds */
+        $bounds = match ($field) {
+            // The size classes of the EU, and above.
+            Field::Headcount => [null, 9, 49, 249, 999, null],
+            Field::Revenue => [null, 2e6, 1e7, 5e7, 2.5e8, null],
+            Field::Growth => [null, -.05, 0, .05, .2, null],
+            Field::Sites => [null, 1, 3, 10, null],
+            Field::Founded => [null, 1949, 1989, 2009, null],
+            Field::KnownContacts => [null, 0, 3, 10, null],
+            Field::Fit, Field::Coverage, Field::Timing, Field::Access => [null, .2, .4, .6, .8, null],
+            Field::Priority => [null, 20, 40, 60, 80, null],
+            Field::NewestSignal, Field::LastApproach, Field::Engaged => [null, 1, 3, 6, 12, null],
+            Field::InPost, Field::InCompany => [null, 3, 6, 12, 36, null],
+            Field::AtWork => [null, 24, 60, 120, 240, null],
+            default => [],
+        };
+        // A number stands in one band only: the next begins a step of the index above.
+        $step = match ($field) {
+            Field::Fit, Field::Coverage, Field::Timing, Field::Access, Field::Growth => .001,
+            Field::Priority => .1,
+            Field::Revenue => 1000,
+            Field::Headcount, Field::Sites, Field::Founded, Field::KnownContacts => 1,
+            default => .04,
+        };
+        $bands = [];
+        $from = null;
+        foreach (array_slice($bounds, 1) as $to) {
+            $bands[] = [$from, $to];
+            $from = $to + $step;
+        }
+
+        return $bands;
+    }
+}

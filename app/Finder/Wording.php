@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Finder;
+
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Finder\Field;
+use Luftig\Core\Finder\Subject;
+use Luftig\Core\Finder\Test;
+use Luftig\Core\Text\Fold;
+use Luftig\Core\Text\Phrases;
+
+/** Words that are frequent in what was found and rare elsewhere, and words that a query could add. They are picked from samples; what is shown of them is counted. */
+final class Wording
+{
+    private const SAMPLE = 400;
+
+    /** Fields whose texts are looked at. */
+    private const LOOKED_AT = [Field::Title, Field::Words];
+
+    /** @return array<string, list<array{step: StepForm, here: int, all: int}>> field → phrases, the most typical first */
+    public static function frequent(Search $search, Search $everybody): array
+    {
+        $found = [];
+        foreach (self::LOOKED_AT as $field) {
+            if ($field->suits($search->subject)) {
+                $steps = array_map(fn (string $phrase): StepForm => self::step($field, $phrase), self::phrases($search, $everybody, $field));
+                $found[$field->value] = array_map(fn (StepForm $step): array => ['step' => $step, 'here' => $search->meeting($step), 'all' => $everybody->meeting($step)], $steps);
+            }
+        }
+
+        return array_filter($found);
+    }
+
+    /**
+     * Words that are typical of those found and that the query of a step does not ask for, with how many more would be found if it did.
+     *
+     * @return list<array{step: StepForm, more: int}>
+     */
+    public static function additions(Search $search, Search $everybody, int $i): array
+    {
+        $step = $search->steps[$i];
+        if ($step->field->test() !== Test::Query || $step->excludes() || ! in_array($step->field, self::LOOKED_AT, true)) {
+            return [];
+        }
+        $query = $step->given['q'] ?? '';
+        $additions = [];
+        foreach (self::phrases($search, $everybody, $step->field) as $phrase) {
+            $wider = $step->with(['q' => (preg_match('/\s/', $query) ? "($query)" : $query).' OR '.self::quoted($phrase)]);
+            $more = $search->withSteps(array_values(array_replace($search->steps, [$i => $wider])))->total() - $search->total();
+            if ($more > 0) {
+                $additions[] = ['step' => $wider, 'more' => $more];
+            }
+        }
+
+        return $additions;
+    }
+
+    /** @return list<string> */
+    private static function phrases(Search $search, Search $everybody, Field $field): array
+    {
+        $own = $search->spread(self::SAMPLE);
+        $others = array_values(array_diff($everybody->spread(3 * self::SAMPLE), $own));
+
+        return array_map(strval(...), array_keys(Phrases::typical(self::texts($search->subject, $field, $own), self::texts($search->subject, $field, $others), 8)));
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return list<string> folded
+     */
+    private static function texts(Subject $subject, Field $field, array $ids): array
+    {
+        $texts = $field === Field::Title
+            ? DB::table('contacts')->whereIn('id', $ids)->whereNotNull('title')->pluck('title')
+            : DB::table('accounts')->whereIn('id', $subject === Subject::Accounts ? $ids : DB::table('contacts')->whereIn('id', $ids)->select('account_id'))->selectRaw("CONCAT_WS(' ', keywords, description) AS text")->pluck('text');
+
+        return array_values($texts->map(fn (string $text): string => Fold::line($text))->all());
+    }
+
+    private static function step(Field $field, string $phrase): StepForm
+    {
+        return StepForm::of($field, ['q' => self::quoted($phrase)]);
+    }
+
+    private static function quoted(string $phrase): string
+    {
+        return str_contains($phrase, ' ') ? "\"$phrase\"" : $phrase;
+    }
+}

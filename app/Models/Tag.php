@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A word that is put on accounts and contacts.
+ *
+ * @property int $id
+ * @property string $name
+ */
+final class Tag extends Model
+{
+    protected $guarded = [];
+}

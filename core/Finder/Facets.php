@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Luftig\Core\Finder;
+
+use Closure;
+
+/** What is in there: how many of those found have each value of a field, over all indexes that are asked together. */
+final class Facets
+{
+    /**
+     * The most frequent values among those found.
+     *
+     * @param  list<array{Index, Bitmap}>  $found
+     * @param  int  $most  how many values
+     * @param  Closure(string): bool|null  $only  which values are of interest
+     * @return array<string, int> the most frequent first
+     */
+    public static function of(array $found, Field $field, Subject $subject, int $most = PHP_INT_MAX, ?Closure $only = null): array
+    {
+        $counts = $bounds = $spellings = $asked = [];
+        foreach ($found as [$index, $result]) {
+            $totals = $index->totals($field);
+            $walked = $index->walked($field, array_keys($totals), $result, $subject);
+            foreach ($walked ?? $totals as $spelling => $total) {
+                $value = $field->isName() ? mb_strtolower((string) $spelling) : $spelling;
+                $spellings[$value][$spelling] = true;
+                $bounds[$value] = ($bounds[$value] ?? 0) + (is_int($total) ? $total : max($total));
+                if ($walked !== null) {
+                    $counts[$value] = ($counts[$value] ?? 0) + $total;
+                }
+            }
+            if ($walked === null) {
+                $asked[] = [$index, $result];
+            }
+        }
+        arsort($bounds);
+        $best = [];
+        $least = 0;
+        foreach ($bounds as $value => $bound) {
+            // No value can have more here than it has in all.
+            if (count($best) >= $most && $bound <= $least) {
+                break;
+            }
+            $spelled = array_map(strval(...), array_keys($spellings[$value]));
+            if ($only !== null && ! $only($spelled[0])) {
+                continue;
+            }
+            $count = $counts[$value] ?? 0;
+            foreach ($asked as [$index, $result]) {
+                $count += $index->countOf($field, $spelled, $result, $subject);
+            }
+            if ($count > $least || $count > 0 && count($best) < $most) {
+                $best[$spelled[0]] = $count;
+                if (count($best) >= $most) {
+                    arsort($best);
+                    $best = array_slice($best, 0, $most, true);
+                    $least = end($best);
+                }
+            }
+        }
+        arsort($best);
+
+        return $best;
+    }
+}

@@ -1,0 +1,1 @@
+@foreach ($places as $name => $about)<option value="{{ $name }}">{{ $about }}</option>@endforeach
