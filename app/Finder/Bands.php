@@ -12,8 +12,28 @@ final class Bands
     /** @return list<array{float|int|null, float|int|null}> from, to */
     public static function of(Field $field): array
     {
-        /** @var list<float|int|null> $bounds */
-        $bounds = match ($field) {
+        // A number stands in one band only: the next begins a step of the index above.
+        $step = match ($field) {
+            Field::Fit, Field::Coverage, Field::Timing, Field::Access, Field::Growth => .001,
+            Field::Priority => .1,
+            Field::Revenue => 1000,
+            Field::Headcount, Field::Sites, Field::Founded, Field::KnownContacts => 1,
+            default => .04,
+        };
+        $bands = [];
+        $from = null;
+        foreach (array_slice(self::bounds($field), 1) as $to) {
+            $bands[] = [$from, $to];
+            $from = $to + $step;
+        }
+
+        return $bands;
+    }
+
+    /** @return list<float|int|null> where one band ends; open at both ends */
+    private static function bounds(Field $field): array
+    {
+        return match ($field) {
             // The size classes of the EU, and above.
             Field::Headcount => [null, 9, 49, 249, 999, null],
             Field::Revenue => [null, 2e6, 1e7, 5e7, 2.5e8, null],
@@ -28,21 +48,5 @@ final class Bands
             Field::AtWork => [null, 24, 60, 120, 240, null],
             default => [],
         };
-        // A number stands in one band only: the next begins a step of the index above.
-        $step = match ($field) {
-            Field::Fit, Field::Coverage, Field::Timing, Field::Access, Field::Growth => .001,
-            Field::Priority => .1,
-            Field::Revenue => 1000,
-            Field::Headcount, Field::Sites, Field::Founded, Field::KnownContacts => 1,
-            default => .04,
-        };
-        $bands = [];
-        $from = null;
-        foreach (array_slice($bounds, 1) as $to) {
-            $bands[] = [$from, $to];
-            $from = $to + $step;
-        }
-
-        return $bands;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Intake\Reading\Day;
+use App\Network\Knowing;
 use App\People\DerivedSignals;
 use App\People\Doubles;
 use App\People\Fingerprints;
@@ -22,6 +23,9 @@ use stdClass;
 final class ContactRows implements Rows
 {
     private const FIELDS = ['first_name', 'last_name', 'title', 'about', 'interests', 'city', 'country', 'profile', 'source'];
+
+    /** Kinds of what people share besides posts; each has a column. */
+    private const AFFILIATIONS = ['language', 'school', 'association'];
 
     private const STATES = [
         'valid' => ['checked', 'ok', 'verified', 'gültig', 'gultig', 'giltig'], 'catch_all' => ['catchall', 'accept all'], 'unknown' => ['', 'not checked', 'unchecked', 'unbekannt', 'okänd'],
@@ -59,6 +63,9 @@ final class ContactRows implements Rows
             'country' => new Column('Country', $accounts['country']->names, 'Denmark'),
             'about' => new Column('About', ['about', 'bio', 'summary', 'uber', 'om'], ''),
             'interests' => new Column('Interests', ['interests', 'topics', 'interessen', 'intressen'], ''),
+            'language' => new Column('Languages', ['languages', 'language', 'sprachen', 'sprak', 'sprog'], 'Danish; German'),
+            'school' => new Column('Schools', ['schools', 'school', 'university', 'education', 'hochschule', 'skola', 'uddannelse'], ''),
+            'association' => new Column('Associations', ['associations', 'association', 'memberships', 'verband', 'vereine', 'forening', 'forbund'], ''),
             'source' => new Column('Source', ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'], 'trade register'),
             'before' => new Column('Earlier posts', ['earlier posts', 'before', 'past posts', 'previous', 'frueher', 'tidigare'], 'Shift Lead, Fjernlund Papir, 2019–2026'),
         ];
@@ -86,6 +93,7 @@ final class ContactRows implements Rows
             'domain' => $domain, 'first_name' => $first, 'last_name' => $last, ...$record,
             'since' => $since === null ? null : substr($since, 0, 10),
             'channels' => self::channels($row, $email, $record['country'] ?? null),
+            'affiliations' => array_merge(...array_map(fn (string $kind): array => array_map(fn (string $name): array => [$kind, mb_substr($name, 0, 120)], $row->list($kind)), self::AFFILIATIONS)),
             'before' => array_map(self::post(...), preg_split('/\s*[;|]\s*/', $cells['before'] ?? '', flags: PREG_SPLIT_NO_EMPTY) ?: []),
         ];
     }
@@ -150,6 +158,9 @@ final class ContactRows implements Rows
             }
         }
         (new DerivedSignals)->refresh($moved);
+        if ($ids !== []) {
+            Knowing::tie();
+        }
         $tally->created = count($ids);
         AccountIds::markStale($touched);
 
@@ -170,7 +181,7 @@ final class ContactRows implements Rows
         $byProfile = $byName = [];
         $rows = DB::table('contacts')->whereIn('account_id', $accounts)->orWhereIn('profile', $profiles)->orWhereIn('id', $byAddress)->get(['id', 'account_id', 'merged_into', 'by_hand', 'reading', ...self::FIELDS]);
         foreach ($rows as $row) {
-            $people[$row->id] = (array) $row + ['channels' => [], 'posts' => []];
+            $people[$row->id] = (array) $row + ['channels' => [], 'posts' => [], 'affiliations' => []];
             if ($row->merged_into !== null) {
                 continue;
             }
@@ -181,6 +192,9 @@ final class ContactRows implements Rows
         }
         foreach (DB::table('channels')->whereIn('contact_id', array_keys($people))->get() as $row) {
             $people[$row->contact_id]['channels'][$row->type.'|'.$row->value] = $row;
+        }
+        foreach (DB::table('affiliations')->whereIn('contact_id', array_keys($people))->get() as $row) {
+            $people[$row->contact_id]['affiliations'][$row->kind.'|'.mb_strtolower($row->name)] = true;
         }
         foreach (DB::table('posts')->whereIn('contact_id', array_keys($people))->get() as $row) {
             $people[$row->contact_id]['posts'][] = $row;
@@ -226,6 +240,12 @@ final class ContactRows implements Rows
                 $changed = true;
             }
         }
+        foreach ($record['affiliations'] as [$kind, $name]) {
+            if (! isset($person['affiliations'][$kind.'|'.mb_strtolower($name)])) {
+                $ledger->created('affiliation', [DB::table('affiliations')->insertGetId(['contact_id' => $person['id'], 'kind' => $kind, 'name' => $name])]);
+                $changed = true;
+            }
+        }
         foreach ($this->posts($account, in_array('title', $byHand, true) ? array_diff_key($record, ['title' => 0]) : $record) as $post) {
             $known = array_filter($person['posts'], fn (stdClass $there): bool => $there->title === $post['title'] && ($there->account_id === $post['account_id'] && $post['account_id'] !== null || $there->company === $post['company']) && ($post['since'] === null || $there->since === $post['since']));
             if ($known === []) {
@@ -254,8 +274,11 @@ final class ContactRows implements Rows
         $now = now()->toDateTimeString();
         $rows = array_map(fn (array $entry): array => [$entry[0], $this->reading($entry[1]['title'] ?? null, $entry[0]), ...array_map(fn (string $field) => $entry[1][$field] ?? null, self::FIELDS), $now, $now, $now], $new);
         $ids = Bulk::insert('contacts', ['account_id', 'reading', ...self::FIELDS, 'seen_at', 'created_at', 'updated_at'], $rows);
-        $channels = $posts = [];
+        $channels = $posts = $affiliations = [];
         foreach ($new as $i => [$account, $record]) {
+            foreach ($record['affiliations'] as [$kind, $name]) {
+                $affiliations[$i.$kind.mb_strtolower($name)] = [$ids[$i], $kind, $name];
+            }
             foreach ($record['channels'] as $channel) {
                 $channels[] = [$ids[$i], $channel['type'], $channel['value'], $channel['state'] ?? 'unknown', $channel['active_at'] ?? null];
             }
@@ -265,6 +288,7 @@ final class ContactRows implements Rows
         }
         Bulk::insert('channels', ['contact_id', 'type', 'value', 'state', 'active_at'], $channels);
         Bulk::insert('posts', ['contact_id', 'account_id', 'company', 'company_key', 'title', 'reading', 'since', 'until'], $posts);
+        Bulk::insert('affiliations', ['contact_id', 'kind', 'name'], array_values($affiliations));
         $ledger->created('contact', $ids);
 
         return $ids;
@@ -309,7 +333,7 @@ final class ContactRows implements Rows
     }
 
     /** @return array{string, string} */
-    private static function name(Cells $row): array
+    public static function name(Cells $row): array
     {
         $first = $row->text('first_name', 100);
         $last = $row->text('last_name', 100);
@@ -419,7 +443,7 @@ final class ContactRows implements Rows
         return null;
     }
 
-    private static function ofAddress(string $email): ?string
+    public static function ofAddress(string $email): ?string
     {
         $domain = Domain::from($email);
 

@@ -11,6 +11,7 @@ enum IntakeKind: string
     case Contacts = 'contacts';
     case Customers = 'customers';
     case Signals = 'signals';
+    case Relations = 'relations';
 
     /** @return class-string<Rows> */
     public function rows(): string
@@ -20,6 +21,7 @@ enum IntakeKind: string
             self::Contacts => ContactRows::class,
             self::Customers => CustomerRows::class,
             self::Signals => SignalRows::class,
+            self::Relations => RelationRows::class,
         };
     }
 }

@@ -10,7 +10,7 @@ final class Ledger
     /** @var list<list<int|string|null>> */
     private array $rows = [];
 
-    public function __construct(private readonly int $intake)
+    public function __construct(public readonly int $intake)
     {
     }
 

@@ -19,10 +19,8 @@ final class Mapping
         $best = IntakeKind::Accounts;
         $most = -1;
         foreach (IntakeKind::cases() as $kind) {
-            $columns = $kind->rows()::columns();
             $mapping = self::guess($kind, $headings);
-            $needed = array_keys(array_filter($columns, fn (Column $column): bool => $column->required));
-            $score = count($mapping) - 3 * count(array_diff($needed, $mapping)) + (str_contains(mb_strtolower($fileName), rtrim($kind->value, 's')) ? 5 : 0);
+            $score = count($mapping) - 3 * count(self::missing($kind, $mapping)) + (str_contains(mb_strtolower($fileName), rtrim($kind->value, 's')) ? 5 : 0);
             if ($score > $most) {
                 [$best, $most] = [$kind, $score];
             }
@@ -59,9 +57,8 @@ final class Mapping
     public static function problem(IntakeKind $kind, array $mapping): ?string
     {
         $columns = $kind->rows()::columns();
-        $missing = array_keys(array_filter($columns, fn (Column $column, string $field): bool => $column->required && ! in_array($field, $mapping, true), ARRAY_FILTER_USE_BOTH));
-        // An account that is there needs no name, and an address tells a contact's domain.
-        $missing = array_diff($missing, $kind === IntakeKind::Accounts ? ['name'] : [], $kind === IntakeKind::Contacts && in_array('email', $mapping, true) ? ['domain'] : []);
+        // An account that is there needs no name.
+        $missing = array_diff(self::missing($kind, $mapping), $kind === IntakeKind::Accounts ? ['name'] : []);
         if ($missing !== []) {
             return 'No column is chosen for: '.implode(', ', array_map(fn (string $field): string => lcfirst($columns[$field]->label), $missing)).'.';
         }
@@ -69,6 +66,18 @@ final class Mapping
         $twice = array_filter($twice, fn (string $field): bool => ! str_starts_with($field, 'extras'));
 
         return $twice === [] ? null : 'Two columns are chosen for: '.implode(', ', array_map(fn (string $field): string => lcfirst($columns[$field]->label), $twice)).'.';
+    }
+
+    /**
+     * @param  array<int, string>  $mapping
+     * @return list<string> fields that are needed and that no column fills
+     */
+    private static function missing(IntakeKind $kind, array $mapping): array
+    {
+        $needed = array_keys(array_filter($kind->rows()::columns(), fn (Column $column): bool => $column->required));
+
+        // An address tells a contact's domain.
+        return array_values(array_diff($needed, $mapping, $kind === IntakeKind::Contacts && in_array('email', $mapping, true) ? ['domain'] : []));
     }
 
     /**

@@ -16,7 +16,7 @@ final class Undo
     private const BATCH = 100;
 
     private const TABLES = [
-        'account' => 'accounts', 'contact' => 'contacts', 'signal' => 'signals', 'customer_period' => 'customer_periods', 'channel' => 'channels', 'post' => 'posts',
+        'account' => 'accounts', 'contact' => 'contacts', 'signal' => 'signals', 'customer_period' => 'customer_periods', 'channel' => 'channels', 'post' => 'posts', 'relation' => 'relations', 'affiliation' => 'affiliations',
     ];
 
     /** What a person, or another file, may have added to a record; a record with such is kept. */

@@ -22,6 +22,7 @@ use Spatie\Activitylog\Traits\LogsActivity;
  * @property string $name
  * @property string|null $domain
  * @property string|null $status
+ * @property bool $no_agency somebody said that it is none, whatever it looks like
  * @property int|null $owner_id
  * @property int|null $parent_id
  * @property int|null $merged_into
@@ -61,7 +62,7 @@ final class Account extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['stale' => 'boolean', 'seen_at' => 'datetime'];
+    protected $casts = ['stale' => 'boolean', 'no_agency' => 'boolean', 'seen_at' => 'datetime'];
 
     /** @return BelongsTo<User, $this> */
     public function owner(): BelongsTo
@@ -164,6 +165,6 @@ final class Account extends Model
 
     public function getActivitylogOptions(): LogOptions
     {
-        return LogOptions::defaults()->logOnly(['name', 'domain', 'status', 'owner_id', 'parent_id'])->logOnlyDirty()->dontSubmitEmptyLogs();
+        return LogOptions::defaults()->logOnly(['name', 'domain', 'status', 'no_agency', 'owner_id', 'parent_id'])->logOnlyDirty()->dontSubmitEmptyLogs();
     }
 }

@@ -10,4 +10,7 @@ enum KeepOutType: string
     case Domain = 'domain';
     case Contact = 'contact';
     case Address = 'address';
+
+    /** Every account whose words a text query finds (rule 11). */
+    case Query = 'query';
 }

@@ -11,6 +11,7 @@ use App\Models\Erasure;
 use App\Models\KeepOut;
 use App\Models\Note;
 use App\Models\Reason;
+use App\Models\Relation;
 use App\Models\Signal;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -30,6 +31,9 @@ final class Erasing
             'country' => $contact->country, 'profile' => $contact->profile, 'source' => $contact->source, 'seen_at' => $contact->seen_at?->toIso8601ZuluString(),
             'channels' => $contact->channels->map(fn ($channel): array => ['type' => $channel->type->value, 'value' => $channel->value, 'state' => $channel->state->value])->all(),
             'posts' => $contact->posts->map(fn ($post): array => ['title' => $post->title, 'company' => $post->account->name ?? $post->company, 'since' => $post->since?->toDateString(), 'until' => $post->until?->toDateString()])->all(),
+            'languages, schools, associations' => DB::table('affiliations')->where('contact_id', $contact->id)->get(['kind', 'name'])->all(),
+            'known_by' => Relation::query()->with('user')->where('contact_id', $contact->id)->get()->map(fn (Relation $relation): array => ['who' => $relation->user->name, 'since' => $relation->since?->toDateString(), 'exchanges' => $relation->exchanges, 'last_exchange' => $relation->last_exchange?->toDateString(), 'source' => $relation->source])->all(),
+            'tags' => DB::table('taggings')->join('tags', 'tags.id', '=', 'tag_id')->where('subject', 'contacts')->where('record_id', $contact->id)->pluck('name')->all(),
             'signals' => Signal::query()->where('contact_id', $contact->id)->get()->map(fn (Signal $signal): array => ['kind' => $signal->kind->value, 'day' => $signal->occurred_at->toDateString(), 'what' => $signal->title, 'quote' => $signal->quote, 'source' => $signal->source])->all(),
             'reasons' => Reason::query()->where('contact_id', $contact->id)->get()->map(fn (Reason $reason): array => ['day' => $reason->created_at?->toDateString(), 'words' => $reason->words])->all(),
             'approaches' => Approach::query()->where('contact_id', $contact->id)->get()->map(fn (Approach $approach): array => ['day' => $approach->made_at->toDateString(), 'kind' => $approach->kind->value, 'result' => $approach->result?->value])->all(),
@@ -71,6 +75,8 @@ final class Erasing
     private static function forget(array $ids, array $names, array $firstNames, array $addresses): void
     {
         Signal::query()->whereIn('contact_id', $ids)->delete();
+        Relation::query()->whereIn('contact_id', $ids)->orWhereIn('email', $addresses)->orWhereIn('profile', $addresses)->delete();
+        DB::table('taggings')->where('subject', 'contacts')->whereIn('record_id', $ids)->delete();
         KeepOut::query()->whereIn('contact_id', $ids)->delete();
         KeepOut::query()->where('type', 'address')->whereIn('value', $addresses)->delete();
         DB::table('activity_log')->where('subject_type', Contact::class)->whereIn('subject_id', $ids)->delete();

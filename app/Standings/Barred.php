@@ -6,6 +6,7 @@ namespace App\Standings;
 
 use App\Models\KeepOut;
 use App\Models\KeepOutType;
+use Illuminate\Support\Facades\DB;
 
 /** The keep-out entries in force, ready to be asked many times. */
 final readonly class Barred
@@ -27,11 +28,16 @@ final readonly class Barred
             $key = match ($entry->type) {
                 KeepOutType::Account => $entry->account_id,
                 KeepOutType::Contact => $entry->contact_id,
+                KeepOutType::Query => null,
                 default => mb_strtolower($entry->value),
             };
             if ($key !== null) {
                 $found[$entry->type->value][$key] = $entry->reason;
             }
+        }
+
+        foreach (DB::table('recognised')->leftJoin('keep_outs', 'keep_outs.id', '=', 'keep_out_id')->where(fn ($either) => $either->whereNull('until')->orWhere('until', '>=', now()->toDateString()))->get(['recognised.account_id', 'because']) as $row) {
+            $found['account'][$row->account_id] ??= $row->because;
         }
 
         return new self($found['account'], $found['domain'], $found['contact'], $found['address']);

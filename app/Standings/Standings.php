@@ -108,6 +108,7 @@ final class Standings
         DB::transaction(function () use ($books, $which, $clear): void {
             // Before the facts are read: what changes while this runs waits for the row, and marks it stale again.
             if ($clear) {
+                Recognising::refresh($which);
                 DB::update("UPDATE accounts SET stale = 0 WHERE stale = 1 AND $which");
             }
             $now = CarbonImmutable::now();

@@ -36,6 +36,7 @@ final class Workers
             $children[] = $child;
         }
         try {
+            DB::reconnect();
             $work(0, $workers);
         } finally {
             $failed = 0;
@@ -51,6 +52,7 @@ final class Workers
     private static function run(Closure $work, int $number, int $workers): bool
     {
         try {
+            DB::reconnect();
             $work($number, $workers);
             DB::disconnect();
 

@@ -25,7 +25,7 @@ final class Facets
             $walked = $index->walked($field, array_keys($totals), $result, $subject);
             foreach ($walked ?? $totals as $spelling => $total) {
                 $value = $field->isName() ? mb_strtolower((string) $spelling) : $spelling;
-                $spellings[$value][$spelling] = true;
+                $spellings[$value] ??= (string) $spelling;
                 $bounds[$value] = ($bounds[$value] ?? 0) + (is_int($total) ? $total : max($total));
                 if ($walked !== null) {
                     $counts[$value] = ($counts[$value] ?? 0) + $total;
@@ -43,8 +43,8 @@ final class Facets
             if (count($best) >= $most && $bound <= $least) {
                 break;
             }
-            $spelled = array_map(strval(...), array_keys($spellings[$value]));
-            if ($only !== null && ! $only($spelled[0])) {
+            $spelled = $spellings[$value];
+            if ($only !== null && ! $only($spelled)) {
                 continue;
             }
             $count = $counts[$value] ?? 0;
@@ -52,7 +52,7 @@ final class Facets
                 $count += $index->countOf($field, $spelled, $result, $subject);
             }
             if ($count > $least || $count > 0 && count($best) < $most) {
-                $best[$spelled[0]] = $count;
+                $best[$spelled] = $count;
                 if (count($best) >= $most) {
                     arsort($best);
                     $best = array_slice($best, 0, $most, true);

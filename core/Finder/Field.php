@@ -130,10 +130,10 @@ enum Field: string
         return $this->test() === Test::Any && ! in_array($this, [self::Attribute, self::Domain], true) && in_array($this->of(), [Of::Account, Of::Contact], true);
     }
 
-    /** Whether its values are names as somebody wrote them: large and small letters do not tell them apart. */
+    /** Whether its values are without end, as somebody wrote them: large and small letters do not tell them apart. */
     public function isName(): bool
     {
-        return in_array($this, [self::Region, self::City, self::Technology, self::Attribute, self::Parent, self::Domain, self::BuyerRole, self::OwnCity, self::Language, self::School, self::Association], true);
+        return in_array($this, [self::Region, self::City, self::PostalArea, self::Technology, self::Attribute, self::Parent, self::Domain, self::BuyerRole, self::OwnCity, self::Language, self::School, self::Association], true);
     }
 
     /** Whether it can be asked of the headquarters, or of any site. */

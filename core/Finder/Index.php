@@ -30,6 +30,9 @@ final class Index
     /** @var array<string, Bitmap> */
     private array $read = [];
 
+    /** @var array<string, array<array-key, list<int>>> */
+    private array $spellings = [];
+
     /** Ids of contacts in their order, and their places in that order: four bytes each. */
     private ?string $sorted = null;
 
@@ -142,24 +145,27 @@ final class Index
 
     private function having(string $key, Condition $condition): Bitmap
     {
-        $sets = [];
-        $spellings = $condition->field->isName() ? $this->spellings($key) : null;
-        foreach ($condition->any as $value) {
-            $sets[] = array_reduce($spellings === null ? [$value] : $spellings[mb_strtolower($value)] ?? [], fn (Bitmap $all, string $one): Bitmap => $all->or($this->piece("$key=$one")), Bitmap::none());
-        }
+        $sets = array_map(fn (string $value): Bitmap => $this->ofValue($key, $condition->field, $value), $condition->any);
 
         return array_reduce(array_slice($sets, 1), fn (Bitmap $all, Bitmap $one): Bitmap => $condition->all ? $all->and($one) : $all->or($one), $sets[0] ?? Bitmap::none());
     }
 
-    /** @return array<array-key, list<string>> names in small letters → as they are written */
+    private function ofValue(string $key, Field $field, string $value): Bitmap
+    {
+        return $field->isName() ? $this->havingLine("v:$key", $this->spellings($key)[mb_strtolower($value)] ?? []) : $this->piece("$key=$value");
+    }
+
+    /** @return array<array-key, list<int>> names in small letters → the lines where they stand as somebody wrote them */
     private function spellings(string $key): array
     {
-        $spellings = [];
-        foreach (array_keys(json_decode($this->store->get("n:$key") ?? '[]', true, flags: JSON_THROW_ON_ERROR)) as $name) {
-            $spellings[mb_strtolower((string) $name)][] = (string) $name;
+        if (! isset($this->spellings[$key])) {
+            $this->spellings[$key] = [];
+            foreach ($this->lines("t:v:$key") as $i => $name) {
+                $this->spellings[$key][mb_strtolower($name)][] = $i;
+            }
         }
 
-        return $spellings;
+        return $this->spellings[$key];
     }
 
     /**
@@ -238,14 +244,10 @@ final class Index
         return json_decode($this->store->get("n:{$field->of()->value}:{$field->value}") ?? '[]', true, flags: JSON_THROW_ON_ERROR);
     }
 
-    /**
-     * How many of those found have a value.
-     *
-     * @param  list<string>  $spellings  of it
-     */
-    public function countOf(Field $field, array $spellings, Bitmap $result, Subject $subject): int
+    /** How many of those found have a value. */
+    public function countOf(Field $field, string $value, Bitmap $result, Subject $subject): int
     {
-        $bits = array_reduce($spellings, fn (Bitmap $all, string $value): Bitmap => $all->or($this->piece("{$field->of()->value}:{$field->value}=$value")), Bitmap::none());
+        $bits = $this->ofValue("{$field->of()->value}:{$field->value}", $field, $value);
         $count = 0;
         foreach ($this->slices($field, $result, $subject) as $digit => $slice) {
             $count += $slice->countWith($bits) << $digit;

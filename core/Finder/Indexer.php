@@ -58,6 +58,9 @@ final class Indexer
     /** @var array<string, int> of:field → how many binary digits its numbers have */
     private array $digits = [];
 
+    /** @var array<string, Field> */
+    private array $bases = [];
+
     private int $page = 0;
 
     private readonly int $pages;
@@ -173,11 +176,19 @@ final class Indexer
             if (count($values) > 1) {
                 $this->several["$of:$field"] = true;
                 unset($this->single["$of:$field"]);
-            } elseif ($of === 'a' && $values !== [] && ! isset($this->several["$of:$field"])) {
+            } elseif ($of === 'a' && $values !== [] && $this->base($field)->isCounted() && ! isset($this->several["$of:$field"])) {
                 $this->single["$of:$field"][$place] = $values[0];
             }
+            $base = $this->base($field);
             foreach ($values as $value) {
-                $this->set("$of:$field=$value", $place, $width);
+                if ($base->isName()) {
+                    ($this->lines["v:$of:$field"] ??= new Lines)->add(strtr($value, "\n", ' '), $place);
+                } else {
+                    $this->set("$of:$field=$value", $place, $width);
+                }
+                if (! $base->isCounted()) {
+                    continue;
+                }
                 $this->totals["$of:$field"][$value] ??= [0, 0];
                 $total = &$this->totals["$of:$field"][$value];
                 $total[0] += $counts[0];
@@ -207,8 +218,7 @@ final class Indexer
     {
         foreach ($record->numbers as $field => $number) {
             $this->set("$of:$field:known", $place, $width);
-            $base = strpos($field, ':');
-            for ($digit = 0, $rest = Field::from($base === false ? $field : substr($field, 0, $base))->scaled($number); $rest > 0; $digit++, $rest >>= 1) {
+            for ($digit = 0, $rest = $this->base($field)->scaled($number); $rest > 0; $digit++, $rest >>= 1) {
                 if (($rest & 1) === 1) {
                     $this->set("$of:$field#$digit", $place, $width);
                 }
@@ -238,6 +248,12 @@ final class Indexer
         }
 
         return $bytes;
+    }
+
+    /** The field that a key is of (Condition::named). */
+    private function base(string $key): Field
+    {
+        return $this->bases[$key] ??= Field::from(strstr($key, ':', true) ?: $key);
     }
 
     private function set(string $key, int $place, int $width): void

@@ -38,13 +38,16 @@ final class Scenario
 
     private readonly CarbonImmutable $now;
 
+    private readonly Acquaintances $acquaintances;
+
     /** @var list<array<string, mixed>> who was made, with what has to follow from their posts under `truth` */
     public array $people = [];
 
-    public function __construct(private readonly int $accounts = 1200, private readonly int $contacts = 9000, private readonly int $signals = 6000, private readonly int $approaches = 400, int $seed = 23)
+    public function __construct(private readonly int $accounts = 1200, private readonly int $contacts = 9000, private readonly int $signals = 6000, private readonly int $approaches = 400, private readonly int $relations = 3500, int $seed = 23)
     {
         $this->dice = new Dice($seed);
         $this->now = CarbonImmutable::now();
+        $this->acquaintances = new Acquaintances(new Dice($seed + 1), $this->now);
     }
 
     /** @param  Closure(string): void  $say */
@@ -57,6 +60,7 @@ final class Scenario
         $companies = (new Companies($this->dice))->make($this->accounts);
         [$customers, $lasting] = $this->customers($companies);
         $people = (new People($this->dice, $this->now->getTimestamp(), new Arrivals($this->dice, $this->now->getTimestamp(), $lasting)))->make($companies, $this->contacts);
+        $people = $this->acquaintances->affiliated($people, array_column(array_column($companies, 'truth'), 'country', 'domain'));
         $this->people = $people;
         $say(sprintf('%d accounts, %d contacts and %d signals of an invented world come in …', count($companies), count($people), $this->signals));
         $plain = fn (array $row): array => array_diff_key($row, ['truth' => 0]);
@@ -66,6 +70,11 @@ final class Scenario
         $this->bring(IntakeKind::Signals, 'signals.csv', (new Happenings($this->dice, $this->now->getTimestamp()))->make($companies, $people, $this->signals), $team[4]);
         $this->bring(IntakeKind::Accounts, 'fair-accounts.csv', Stories::fair(), $team[0]);
         $this->bring(IntakeKind::Contacts, 'fair-visitors.csv', Stories::visitors(), $team[0]);
+        $books = $this->acquaintances->books($people, $team, $this->relations);
+        if ($books !== []) {
+            $this->bring(IntakeKind::Relations, 'relations.csv', $books, $team[0]);
+        }
+        $this->acquaintances->stations($team);
         KeepOut::query()->create(['type' => 'domain', 'value' => 'papper-brannhult.example', 'reason' => 'asked not to be contacted', 'user_id' => $team[4]->id]);
         (new Standings)->refresh();
         $this->history($team);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration
@@ -63,6 +64,16 @@ return new class extends Migration
             $table->primary(['tag_id', 'subject', 'record_id']);
             $table->index(['subject', 'record_id']);
         });
+        // Accounts that are kept out by what they are called or say; without an entry of the keep-out it is an agency.
+        Schema::create('recognised', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('account_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('keep_out_id')->nullable()->constrained()->cascadeOnDelete();
+            $table->string('because', 190);
+        });
+        Schema::table('accounts', fn (Blueprint $table) => $table->boolean('no_agency')->default(false)->after('status'));
+        // What is there already is looked through when it is next computed.
+        DB::table('accounts')->update(['stale' => true]);
         // Who worked at a company that is nobody's account.
         Schema::table('posts', fn (Blueprint $table) => $table->index('company'));
         Schema::table('lists', function (Blueprint $table): void {
@@ -75,7 +86,8 @@ return new class extends Migration
     {
         Schema::table('lists', fn (Blueprint $table) => $table->dropConstrainedForeignId('held_for'));
         Schema::table('posts', fn (Blueprint $table) => $table->dropIndex(['company']));
-        foreach (['taggings', 'tags', 'stations', 'relations', 'affiliations'] as $table) {
+        Schema::table('accounts', fn (Blueprint $table) => $table->dropColumn('no_agency'));
+        foreach (['recognised', 'taggings', 'tags', 'stations', 'relations', 'affiliations'] as $table) {
             Schema::dropIfExists($table);
         }
     }

@@ -139,7 +139,7 @@ $('#go-q')?.addEventListener('keydown', (event) => {
 });
 
 /* Keys */
-const screens = { t: '/', a: '/accounts', c: '/contacts', f: '/finder', l: '/lists', r: '/reasons', i: '/intake', k: '/keep-out', p: '/pace', u: '/rules', e: '/team' };
+const screens = { t: '/', a: '/accounts', c: '/contacts', f: '/finder', l: '/lists', n: '/network', r: '/reasons', i: '/intake', k: '/keep-out', p: '/pace', u: '/rules', e: '/team' };
 let goes = false;
 
 document.addEventListener('keydown', (event) => {

@@ -26,7 +26,7 @@ final class DemoTest extends TestCase
             RuleSet::query()->delete();
             Offer::query()->delete();
             User::query()->delete();
-            (new Scenario(60, 300, 250, 10))->load(fn (string $line) => null);
+            (new Scenario(60, 300, 250, 10, 80))->load(fn (string $line) => null);
             self::assertSame(0, (int) Intake::query()->sum('rejected'));
             self::assertSame([63, 2], [Account::query()->count(), Offer::query()->count()]);
             self::assertSame([126, 5], [Standing::query()->count(), Double::query()->where('state', 'open')->count()]);
@@ -43,7 +43,7 @@ final class DemoTest extends TestCase
         RuleSet::query()->delete();
         Offer::query()->delete();
         User::query()->delete();
-        $scenario = new Scenario(250, 2500, 40, 0);
+        $scenario = new Scenario(250, 2500, 40, 0, 0);
         $scenario->load(fn (string $line) => null);
         $first = Offer::query()->orderBy('id')->value('id');
         $expected = [];

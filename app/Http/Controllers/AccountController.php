@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Finder\Tagging;
 use App\Models\Account;
 use App\Models\Decision;
 use App\Models\Offer;
@@ -13,6 +14,7 @@ use App\Screens\Line;
 use App\Screens\Ranking;
 use App\Screens\Ribbon;
 use App\Standings\RuleBook;
+use App\Standings\Standings;
 use App\Standings\StandingState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -49,6 +51,16 @@ final class AccountController extends Controller
         ])]);
     }
 
+    /** Says that what looks like an agency is none, or takes that back. */
+    public function update(Request $request, Account $account, Standings $standings): RedirectResponse
+    {
+        $request->validate(['no_agency' => ['required', 'boolean']]);
+        $account->update(['no_agency' => $request->boolean('no_agency'), 'stale' => true]);
+        $standings->refresh();
+
+        return back()->with('said', $account->no_agency ? "{$account->name} is no agency." : "{$account->name} is looked at like any other again.")->with('putBack', ['url' => route('accounts.update', $account), 'fields' => ['_method' => 'PATCH', 'no_agency' => $account->no_agency ? 0 : 1]]);
+    }
+
     public function show(Request $request, Offer $offer, Account $account): View|RedirectResponse
     {
         if ($account->merged_into !== null) {
@@ -67,7 +79,7 @@ final class AccountController extends Controller
             'lines' => $book === null ? [] : Line::of($standing, $account->signals, $book->catalogue),
             'ribbon' => $book === null ? null : Ribbon::of($account, $standing, $book),
             'decision' => Decision::query()->with('user')->where('offer_id', $offer->id)->where('account_id', $account->id)->first(),
-            'group' => $group, 'through' => $group?->through(),
+            'tags' => Tagging::of('accounts', $account->id), 'group' => $group, 'through' => $group?->through(),
         ]);
     }
 }

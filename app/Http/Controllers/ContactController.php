@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Finder\Tagging;
 use App\Http\Requests\ContactRequest;
 use App\Models\Account;
 use App\Models\Approach;
@@ -14,6 +15,7 @@ use App\Models\RuleSet;
 use App\Models\Signal;
 use App\Models\Standing;
 use App\Models\TitleLesson;
+use App\Network\Ties;
 use App\People\Editing;
 use App\People\Erasing;
 use App\Screens\BuyingGroup;
@@ -27,6 +29,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Support\Facades\DB;
 use Luftig\Core\Person\BusinessFunction;
 use Luftig\Core\Person\Seniority;
 
@@ -66,6 +69,7 @@ final class ContactController extends Controller
             'all' => $standing === null ? [] : Ranking::lines($offer, $standing->newCollection([$standing]))[$standing->account_id],
             'reasons' => Reason::query()->with('user')->where('contact_id', $contact->id)->latest()->limit(10)->get(),
             'approaches' => Approach::query()->with('user')->where('contact_id', $contact->id)->latest('made_at')->limit(20)->get(),
+            'ties' => (new Ties(collect([$contact])))->of($contact), 'affiliations' => DB::table('affiliations')->where('contact_id', $contact->id)->orderBy('name')->get()->groupBy('kind'), 'tags' => Tagging::of('contacts', $contact->id),
             'lesson' => TitleLesson::query()->with('user')->where('title', $contact->title)->first(), 'mayTeach' => $request->user()->can('create', RuleSet::class),
             'seniorities' => Seniority::cases(), 'functions' => BusinessFunction::cases(),
         ]);

@@ -36,7 +36,7 @@ final class GoController extends Controller
     /** @return array<string, string> name → address */
     private static function screens(Request $request): array
     {
-        return ['Today' => '/', 'Accounts' => '/accounts', 'Contacts' => '/contacts', 'Finder' => '/finder', 'Lists' => '/lists', 'Reasons' => '/reasons', 'Intake' => '/intake', 'Keep-out' => '/keep-out', 'My pace' => '/pace']
+        return ['Today' => '/', 'Accounts' => '/accounts', 'Contacts' => '/contacts', 'Finder' => '/finder', 'Lists' => '/lists', 'Network' => '/network', 'Reasons' => '/reasons', 'Intake' => '/intake', 'Keep-out' => '/keep-out', 'My pace' => '/pace']
             + ($request->user()->leads() ? ['Rules' => '/rules', 'Team' => '/team'] : []);
     }
 }

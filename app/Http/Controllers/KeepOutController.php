@@ -12,6 +12,8 @@ use App\Models\Contact;
 use App\Models\CustomerPeriod;
 use App\Models\KeepOut;
 use App\Models\KeepOutType;
+use App\Screens\Say;
+use App\Standings\Recognising;
 use App\Standings\Standings;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -29,7 +31,7 @@ final class KeepOutController extends Controller
             'ended' => KeepOut::query()->where('until', '<', today())->count(),
             'customers' => CustomerPeriod::query()->where(fn ($q) => $q->whereNull('since')->orWhere('since', '<=', today()))->where(fn ($q) => $q->whereNull('until')->orWhere('until', '>=', today()))->distinct()->count('account_id'),
             'competitors' => Account::query()->where('status', 'competitor')->count(),
-            'agencies' => Account::query()->where('status', 'agency')->count(),
+            'agencies' => Account::query()->where('status', 'agency')->count() + DB::table('recognised')->whereNull('keep_out_id')->whereNotIn('account_id', Account::query()->whereNotNull('status')->select('id'))->count(),
         ]);
     }
 
@@ -41,9 +43,10 @@ final class KeepOutController extends Controller
 
             return $entry;
         });
+        $found = $entry->type === KeepOutType::Query ? DB::transaction(fn (): int => Recognising::apply($entry)) : null;
         $standings->refresh();
 
-        return redirect()->to($request->nextPage())->with('said', "{$entry->value} is kept out.")->with('takeBack', route('keep-out.destroy', $entry));
+        return redirect()->to($request->nextPage())->with('said', $found === null ? "{$entry->value} is kept out." : Say::count($found, 'account').($found === 1 ? ' is' : ' are')." kept out by “{$entry->value}”; whoever comes in later and matches is, too.")->with('takeBack', route('keep-out.destroy', $entry));
     }
 
     public function destroy(KeepOut $keepOut, Standings $standings): RedirectResponse
@@ -62,6 +65,7 @@ final class KeepOutController extends Controller
     {
         AccountIds::markStale(match ($entry->type) {
             KeepOutType::Account => array_filter([$entry->account_id]),
+            KeepOutType::Query => DB::table('recognised')->where('keep_out_id', $entry->id)->pluck('account_id')->all(),
             KeepOutType::Contact => Contact::query()->whereKey($entry->contact_id)->pluck('account_id')->all(),
             KeepOutType::Domain => Account::query()->where('domain', $entry->value)->pluck('id')
                 ->concat(Contact::query()->whereIn('id', Channel::query()->where('value', 'like', '%@'.addcslashes($entry->value, '%_'))->select('contact_id'))->pluck('account_id'))->all(),

@@ -10,8 +10,10 @@ use App\Finder\Sample;
 use App\Finder\Search;
 use App\Finder\SplitBy;
 use App\Finder\Splitting;
+use App\Finder\Trial;
 use App\Models\KeptList;
 use App\Models\Offer;
+use App\Models\Tag;
 use App\Models\Watch;
 use App\Standings\Barred;
 use Illuminate\Contracts\View\View;
@@ -48,7 +50,7 @@ final class ListController extends Controller
         return view('lists.show', [
             'list' => $list, 'subject' => $subject, 'size' => $size, 'rows' => Rows::of($offer, $subject, $ids), 'search' => $search, 'barred' => Barred::now(),
             'pages' => new LengthAwarePaginator($ids, $size, self::PAGE, $number, ['path' => route('lists.show', $list)]),
-            'newer' => count(array_diff($now, $members)), 'gone' => count(array_diff($members, $now)),
+            'trial' => Trial::of($list), 'tags' => Tag::query()->orderBy('name')->pluck('name'), 'newer' => count(array_diff($now, $members)), 'gone' => count(array_diff($members, $now)),
         ]);
     }
 
@@ -77,6 +79,43 @@ final class ListController extends Controller
         $batches = Splitting::split($list, SplitBy::from($request->string('by')->toString()), $request->integer('parts'), $request->user());
 
         return redirect()->route('lists.index')->with('said', "“{$list->name}” is split into ".count($batches).' batches: '.implode(', ', array_map(fn (string $name, int $size): string => "$name ($size)", array_keys($batches), $batches)).'.');
+    }
+
+    /** A trial first, the rest held until its answers are in. */
+    public function trial(Request $request, KeptList $list): RedirectResponse
+    {
+        $size = $list->members()->count();
+        $request->validate(['trial' => ['required', 'integer', 'min:1', 'max:'.max(1, $size - 1)]], ['trial.*' => 'A trial is a part of the list: a number from 1 to '.max(1, $size - 1).'.']);
+        [$trial, $held] = Trial::begin($list, $request->integer('trial'), $request->user());
+
+        return redirect()->route('lists.show', $trial)->with('said', "“{$trial->name}” is drawn evenly over the list; “{$held->name}” is held until its answers are in.");
+    }
+
+    /** No longer held, whether the answers are in or not. */
+    public function release(KeptList $list): RedirectResponse
+    {
+        $list->update(['held_for' => null]);
+
+        return redirect()->route('lists.show', $list)->with('said', "“{$list->name}” is no longer held.");
+    }
+
+    /** Two lists as one: all of both, what both have, or the first without the second. It remembers that as its search. */
+    public function combine(Request $request, Offer $offer): RedirectResponse
+    {
+        $request->validate([
+            'name' => ['required', 'string', 'max:100', Rule::unique('lists')->where('offer_id', $offer->id)->whereNull('deleted_at')], 'how' => ['required', 'in:union,overlap,difference'], 'first' => ['required', 'integer', 'exists:lists,id'], 'second' => ['required', 'integer', 'exists:lists,id', 'different:first'],
+        ], ['name.required' => 'Give the list a name.', 'name.unique' => 'There is a list of this name.', 'second.different' => 'Choose two different lists.']);
+        [$first, $second] = array_map(fn (string $which): KeptList => KeptList::query()->where('offer_id', $offer->id)->findOrFail($request->integer($which)), ['first', 'second']);
+        if ($first->subject !== $second->subject) {
+            return back()->withInput()->withErrors(['second' => 'One list has accounts and the other contacts; open the accounts’ contacts in the Finder first.']);
+        }
+        $list = Keeping::asList($offer, Search::from($offer, ['on' => $first->subject, 'c' => match ($request->string('how')->toString()) {
+            'union' => [['f' => 'list', 'v' => "{$first->id},{$second->id}"]],
+            'overlap' => [['f' => 'list', 'v' => (string) $first->id], ['f' => 'list', 'v' => (string) $second->id]],
+            default => [['f' => 'list', 'v' => (string) $first->id], ['f' => 'list', 'v' => (string) $second->id, 'x' => '1']],
+        }]), $request->string('name')->trim()->toString(), $request->user());
+
+        return redirect()->route('lists.show', $list)->with('said', "The list “{$list->name}” is kept.")->with('takeBack', route('lists.destroy', $list));
     }
 
     public function destroy(KeptList $list): RedirectResponse

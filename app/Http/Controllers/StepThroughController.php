@@ -23,7 +23,7 @@ final class StepThroughController extends Controller
         $rows = Rows::of($offer, Subject::from($list->subject), $next === null ? [] : [(int) $next]);
 
         return view('lists.step-through', [
-            'list' => $list, 'rows' => $rows, 'record' => $rows->records[0] ?? null, 'next' => $next, 'size' => $list->members()->count(),
+            'others' => KeptList::query()->where('offer_id', $list->offer_id)->where('subject', $list->subject)->whereKeyNot($list->id)->orderBy('name')->get(), 'list' => $list, 'rows' => $rows, 'record' => $rows->records[0] ?? null, 'next' => $next, 'size' => $list->members()->count(),
             'decided' => $list->members()->whereNotNull('keep')->count(), 'kept' => $list->members()->where('keep', true)->count(),
         ]);
     }
@@ -36,6 +36,16 @@ final class StepThroughController extends Controller
         $back = redirect()->route('lists.steps', $list);
 
         return $keep === 'undecided' ? $back : $back->with('said', $keep === '1' ? 'Kept.' : 'Dropped.')->with('putBack', ['url' => route('lists.steps.decide', $list), 'fields' => ['record' => $request->integer('record'), 'keep' => 'undecided']]);
+    }
+
+    /** One of them onto another list, without deciding. */
+    public function add(Request $request, KeptList $list): RedirectResponse
+    {
+        $request->validate(['record' => ['required', 'integer'], 'to' => ['required', 'integer', 'exists:lists,id']], ['to.*' => 'Choose the list.']);
+        $to = KeptList::query()->where('offer_id', $list->offer_id)->where('subject', $list->subject)->findOrFail($request->integer('to'));
+        $new = DB::table('list_members')->insertOrIgnore(['list_id' => $to->id, 'record_id' => $request->integer('record'), 'position' => 1 + (int) $to->members()->max('position')]);
+
+        return redirect()->route('lists.steps', $list)->with('said', $new === 1 ? "Put on “{$to->name}”." : "It is on “{$to->name}” already.");
     }
 
     /** Those kept, as a list of their own. */

@@ -10,6 +10,8 @@ use App\Models\KeepOutType;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 use Luftig\Core\Firm\Domain;
+use Luftig\Core\Text\Query;
+use Luftig\Core\Text\QueryMistake;
 
 final class KeepOutRequest extends FormRequest
 {
@@ -19,7 +21,8 @@ final class KeepOutRequest extends FormRequest
         return [
             'account' => ['nullable', 'integer', 'exists:accounts,id'],
             'contact' => ['nullable', 'integer', 'exists:contacts,id'],
-            'value' => ['required_without_all:account,contact', 'nullable', 'string', 'max:190'],
+            'query' => ['nullable', 'string', 'max:190'],
+            'value' => ['required_without_all:account,contact,query', 'nullable', 'string', 'max:190'],
             'reason' => ['required', 'string', 'max:190'],
             'until' => ['nullable', 'date', 'after:today'],
             'next' => ['nullable', 'string', 'starts_with:/', 'not_regex:~^//~'],
@@ -29,7 +32,7 @@ final class KeepOutRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['reason.required' => 'Say why, so that others understand it.', 'value.required_without_all' => 'Give a domain or an address.', 'until.after' => 'The end lies ahead of us; leave it empty for good.'];
+        return ['reason.required' => 'Say why, so that others understand it.', 'value.required_without_all' => 'Give a domain or an address, or a query.', 'until.after' => 'The end lies ahead of us; leave it empty for good.'];
     }
 
     /** @return array<string, mixed> */
@@ -45,6 +48,16 @@ final class KeepOutRequest extends FormRequest
             $account = Account::query()->findOrFail($this->integer('account'));
 
             return ['type' => KeepOutType::Account, 'value' => $account->name, 'account_id' => $account->id] + $rest;
+        }
+        if ($this->filled('query')) {
+            $query = $this->string('query')->trim()->toString();
+            try {
+                Query::parse($query);
+            } catch (QueryMistake $mistake) {
+                throw ValidationException::withMessages(['query' => $mistake->getMessage().' (at character '.$mistake->at.')']);
+            }
+
+            return ['type' => KeepOutType::Query, 'value' => $query] + $rest;
         }
         $value = $this->string('value')->trim()->lower()->toString();
         if (filter_var($value, FILTER_VALIDATE_EMAIL)) {

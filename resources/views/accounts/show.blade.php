@@ -29,8 +29,9 @@
                 $account->growth !== null ? Say::growth($account->growth).' in a year' : null,
                 $account->sites ? Say::count($account->sites, 'site') : null,
             ])->filter()->implode(' · ') }}</p>
+            <x-tags :tags="$tags" subject="accounts" :record="$account->id" />
             @if ($standing && $standing->state !== StandingState::Ranked)
-                <p class="gap"><strong>{{ $standing->state->label() }}</strong>@if ($standing->cause): {{ $standing->cause }}@elseif ($standing->state === StandingState::Waiting): no live signal counts for it @endif</p>
+                <div class="gap"><strong>{{ $standing->state->label() }}</strong>@if ($standing->cause): {{ $standing->cause }}@elseif ($standing->state === StandingState::Waiting): no live signal counts for it @endif @if (str_starts_with((string) $standing->cause, 'agency, by'))<form method="post" action="{{ route('accounts.update', $account) }}" class="inline-form">@csrf @method('PATCH')<button class="button slight small" name="no_agency" value="1">It is no agency</button></form>@endif</div>
             @endif
             @if ($decision && $decision->decision !== 'dropped')<p class="small muted">{{ $decision->decision === 'kept' ? 'Kept by '.$decision->user->name : 'Put off to '.$decision->until->isoFormat('D MMMM').' by '.$decision->user->name }}@if ($account->owner) · owner {{ $account->owner->name }}@endif</p>@endif
         </div>

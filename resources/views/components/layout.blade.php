@@ -24,7 +24,7 @@
             luftig
         </a>
         <nav aria-label="Screens">
-            @foreach (['today' => ['/', 'Today'], 'accounts' => ['/accounts', 'Accounts'], 'contacts' => ['/contacts', 'Contacts'], 'finder' => ['/finder', 'Finder'], 'lists' => ['/lists', 'Lists'], 'reasons' => ['/reasons', 'Reasons']] as $key => [$url, $name])
+            @foreach (['today' => ['/', 'Today'], 'accounts' => ['/accounts', 'Accounts'], 'contacts' => ['/contacts', 'Contacts'], 'finder' => ['/finder', 'Finder'], 'lists' => ['/lists', 'Lists'], 'network' => ['/network', 'Network'], 'reasons' => ['/reasons', 'Reasons']] as $key => [$url, $name])
                 <a href="{{ $url }}" @if ($at === $key) aria-current="page" @endif>{{ $name }}</a>
             @endforeach
         </nav>
@@ -93,7 +93,7 @@
             <span><kbd>←</kbd> <kbd>→</kbd></span><span>on an account: the one before, the next</span>
             <span><kbd>Shift</kbd> <kbd>↑</kbd> <kbd>↓</kbd></span><span>in a buying group: the part above, below</span>
             <span><kbd>/</kbd></span><span>go to any account, contact or screen</span>
-            <span><kbd>G</kbd> then <kbd>T</kbd> <kbd>A</kbd> <kbd>C</kbd> <kbd>F</kbd> <kbd>L</kbd> <kbd>R</kbd> <kbd>I</kbd> <kbd>K</kbd> <kbd>P</kbd> @can('viewAny', App\Models\RuleSet::class)<kbd>U</kbd> <kbd>E</kbd>@endcan</span><span>Today, Accounts, Contacts, Finder, Lists, Reasons, Intake, Keep-out, My pace @can('viewAny', App\Models\RuleSet::class), Rules, Team @endcan</span>
+            <span><kbd>G</kbd> then <kbd>T</kbd> <kbd>A</kbd> <kbd>C</kbd> <kbd>F</kbd> <kbd>L</kbd> <kbd>N</kbd> <kbd>R</kbd> <kbd>I</kbd> <kbd>K</kbd> <kbd>P</kbd> @can('viewAny', App\Models\RuleSet::class)<kbd>U</kbd> <kbd>E</kbd>@endcan</span><span>Today, Accounts, Contacts, Finder, Lists, Network, Reasons, Intake, Keep-out, My pace @can('viewAny', App\Models\RuleSet::class), Rules, Team @endcan</span>
         </div>
     </dialog>
 @endauth

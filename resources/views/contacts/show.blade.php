@@ -10,6 +10,7 @@
             <h1>{{ $contact->name() }}</h1>
             <p class="soft" style="margin-top: 6px">{{ $contact->title ?? 'title unknown' }} · <a href="{{ route('accounts.show', $account) }}">{{ $account->name }}</a>@if ($times->inPost()) · {{ $times->inPost() }} in the post @endif @if ($times->inCompany()) · {{ $times->inCompany() }} in the company @endif @if ($contact->city) · {{ $contact->city }} @endif</p>
             <p class="small muted">Read as {{ $title->inWords() }}@if ($lesson), as {{ $lesson->user->name ?? 'somebody' }} taught it @endif @if ($times->arrival) · <span class="pine">{{ $times->arrival }}</span>@endif</p>
+            <x-tags :tags="$tags" subject="contacts" :record="$contact->id" />
             @if ($out)<p class="gap"><strong>Kept out</strong>: {{ $out }}</p>@endif
         </div>
         @if ($row)<div style="display: flex; gap: 22px; align-items: center">
@@ -68,6 +69,11 @@
                     <div class="person"><div><span style="overflow-wrap: anywhere">{{ $channel->value }}</span><br><span class="small muted">{{ $channel->type->label() }}@if ($channel->type === ChannelType::Email), {{ $channel->state->label() }}@endif @if ($channel->active_at), active {{ Say::ago($channel->active_at) }}@endif @if ($kept) · kept out: {{ $kept }}@endif</span></div><span class="muted" title="Worth">{{ Say::part($kept ? 0 : $channel->asRule(now())->worth()) }}</span></div>
                 @empty<p class="soft" style="padding: 8px 0">No channel is known.</p>@endforelse
             </div>
+            <div>
+                <h2 class="head">Relations</h2>
+                @forelse ($ties as $tie)<div class="person"><div><strong>{{ $tie['user']->name }}</strong><br><span class="small muted">{{ $tie['because'] }}</span></div><span class="muted" title="How well they know each other">{{ Say::percent($tie['strength']) }}</span></div>
+                @empty<p class="soft">Known to nobody of us.</p>@endforelse
+            </div>
             @if ($reasons->isNotEmpty() || $approaches->isNotEmpty())
                 <div><h2 class="head">Reasons and approaches</h2>
                     @foreach ($reasons as $reason)<p class="small" style="padding: 6px 0; border-bottom: 1px solid var(--hairline)"><a href="{{ route('reasons.show', $reason) }}">{{ \Illuminate\Support\Str::limit($reason->words, 90) }}</a> <span class="muted">{{ $reason->user->name }}, <x-ago :time="$reason->created_at" /></span></p>@endforeach
@@ -75,7 +81,7 @@
             @endif
             <div><h2 class="head">Known, and from where</h2>
                 <dl class="stack" style="padding-top: 8px">
-                    @foreach (['About' => $contact->about, 'Interests' => $contact->interests, 'Profile' => $contact->profile, 'Country' => $contact->country, 'Source' => collect([$contact->source, $contact->seen_at?->isoFormat('[seen] D MMM YYYY')])->filter()->implode(', '), 'Set by hand' => implode(', ', array_map(fn ($field) => str_replace('_', ' ', $field), $byHand))] as $name => $value)
+                    @foreach (['About' => $contact->about, 'Interests' => $contact->interests, 'Profile' => $contact->profile, 'Country' => $contact->country, ...collect(['language' => 'Languages', 'school' => 'Schools', 'association' => 'Associations'])->mapWithKeys(fn ($label, $kind) => [$label => $affiliations->get($kind)?->pluck('name')->implode(', ')])->all(), 'Source' => collect([$contact->source, $contact->seen_at?->isoFormat('[seen] D MMM YYYY')])->filter()->implode(', '), 'Set by hand' => implode(', ', array_map(fn ($field) => str_replace('_', ' ', $field), $byHand))] as $name => $value)
                         @if ($value)<div><dt>{{ $name }}</dt><dd>{{ $value }}</dd></div>@endif
                     @endforeach
                 </dl>

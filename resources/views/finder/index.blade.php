@@ -88,11 +88,11 @@
                     @foreach (['new' => 'new', 'kept' => 'kept', 'in_work' => 'in work'] as $key => $label)@if ($work[$key] > 0)<a href="{{ $address([...$steps, StepForm::from(['f' => 'work', 'v' => $key, 'x' => '1'])]) }}" title="Leave out what is {{ $label }}">{{ number_format($work[$key]) }} {{ $label }}</a>@else{{ $work[$key] }} {{ $label }}@endif{{ $loop->last ? '' : ', ' }}@endforeach
                     <span class="muted small">· {{ $total === 0 ? 'nobody; take a step out' : ($total > 3 * $week ? 'too many for a week of '.$week.'; add a step' : ($total < $week / 4 ? 'few for a week of '.$week : 'fits a week of '.$week)) }}</span></p>
                 <div class="buttons">
-                    @if ($total > 0)<button class="button" type="button" data-open="keep-list">Keep as list</button><button class="button" type="button" data-open="watch">Watch</button>
+                    @if ($total > 0)<button class="button" type="button" data-open="keep-list">Keep as list</button><button class="button" type="button" data-open="tag">Tag</button><button class="button" type="button" data-open="watch">Watch</button>
                         <button class="button" type="button" data-open="take-out">Take out</button>@endif
                 </div>
             </div>
-            <x-wrong :for="['name', 'per_account', 'rhythm', 'hour', 'time_zone']" />
+            <x-wrong :for="['name', 'per_account', 'rhythm', 'hour', 'time_zone', 'tag']" />
             @if ($total > 0)
                 <div class="scroll">@include('finder.table', ['rows' => $rows, 'choose' => true])</div>
                 <x-pager :pages="$pages" />
@@ -128,6 +128,14 @@
             <div class="buttons"><button class="button primary" formaction="{{ route('finder.export', 'csv') }}">CSV</button><button class="button" formaction="{{ route('finder.export', 'jsonl') }}">JSON Lines</button>
                 @if ($contacts)<button class="button" formaction="{{ route('finder.export', 'vcf') }}">vCards</button>@endif<button class="button" type="button" data-close>Leave it</button></div>
         </form>
+    </dialog>
+    <dialog id="tag" aria-label="Tag">
+        <div class="stack">
+            <h2>Tag</h2><input type="hidden" name="subject" value="{{ $search->subject->value }}" form="keep-form">
+            <label class="field"><span>Tag</span><input name="tag" maxlength="60" list="tags" autocomplete="off" form="keep-form"></label><datalist id="tags">@foreach ($tags as $tag)<option>{{ $tag->name }}</option>@endforeach</datalist>
+            <p class="small soft">On all {{ number_format($total) }}, or only those ticked on this page.</p>
+            <div class="buttons"><button class="button primary" form="keep-form" formaction="{{ route('tags.store') }}" formnovalidate>Tag</button><button class="button" type="button" data-close>Leave it</button></div>
+        </div>
     </dialog>
     <dialog id="watch" aria-label="Watch">
         <form method="post" action="{{ route('watches.store') }}" class="stack">@csrf

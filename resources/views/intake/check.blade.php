@@ -6,7 +6,7 @@
     @if ($same)<p class="warned">{{ $same->state->isMoving() ? 'The same file is just being taken in, brought by '.($same->user?->name ?? 'somebody').'. Yours would wait for it and then find nothing new.' : 'The same file was taken in before, '.\App\Screens\Say::ago($same->created_at).'. Taking it in again changes nothing that has not been changed since.' }}</p>@endif
     <form method="post" action="{{ route('intake.update', $intake) }}" class="buttons">@csrf @method('PATCH')
         <span class="strong">Each row is</span>
-        @foreach (IntakeKind::cases() as $kind)<label><input type="radio" name="kind" value="{{ $kind->value }}" data-submits @checked($kind === $intake->kind)> {{ ['accounts' => 'an account', 'contacts' => 'a contact', 'customers' => 'a customer', 'signals' => 'a signal'][$kind->value] }}</label>@endforeach
+        @foreach (IntakeKind::cases() as $kind)<label><input type="radio" name="kind" value="{{ $kind->value }}" data-submits @checked($kind === $intake->kind)> {{ ['accounts' => 'an account', 'contacts' => 'a contact', 'customers' => 'a customer', 'signals' => 'a signal', 'relations' => 'somebody one of us knows'][$kind->value] }}</label>@endforeach
         <noscript><button class="button">Choose</button></noscript>
     </form>
     <form method="post" action="{{ route('intake.start', $intake) }}" id="mapping" class="gap">@csrf

@@ -12,10 +12,19 @@
         @endforeach
         <h2 class="group">Lists</h2>
     @endif
+    @if ($lists->count() > 1)
+        <x-wrong :for="['name', 'how', 'first', 'second']" />
+        <details @if ($errors->any()) open @endif><summary class="pine">Combine two lists</summary>
+            <form method="post" action="{{ route('lists.combine') }}" class="buttons list-form">@csrf
+                <label class="field"><span>List</span><select name="first">@foreach ($lists as $one)<option value="{{ $one->id }}" @selected((int) old('first') === $one->id)>{{ $one->name }}</option>@endforeach</select></label>
+                <label class="field"><span>How</span><select name="how">@foreach (['union' => 'and also', 'overlap' => 'only those also on', 'difference' => 'without those on'] as $how => $label)<option value="{{ $how }}" @selected(old('how') === $how)>{{ $label }}</option>@endforeach</select></label>
+                <label class="field"><span>List</span><select name="second">@foreach ($lists as $one)<option value="{{ $one->id }}" @selected((int) old('second') === $one->id)>{{ $one->name }}</option>@endforeach</select></label>
+                <label class="field"><span>Name of the new list</span><input name="name" required maxlength="100" value="{{ old('name') }}"></label><button class="button">Combine</button></form></details>
+    @endif
     @forelse ($lists as $list)
         @php $size = $sizes[$list->id] ?? null; $n = (int) ($size->size ?? 0); $judged = (int) ($size->judged ?? 0); $check = $judged > 0 ? SpotCheck::of((int) $size->fits, $judged, $n) : null; @endphp
         <div class="row" style="grid-template-columns: minmax(0, 1fr) 260px" data-row data-url="{{ route('lists.show', $list) }}">
-            <div><a class="what" href="{{ route('lists.show', $list) }}">{{ $list->name }}</a><p class="soft">{{ Say::count($n, rtrim($list->subject, 's')) }}</p></div>
+            <div><a class="what" href="{{ route('lists.show', $list) }}">{{ $list->name }}</a><p class="soft">{{ Say::count($n, rtrim($list->subject, 's')) }}{{ $list->held_for ? ', held for its trial' : '' }}</p></div>
             <div class="small muted" style="text-align: right">{{ $list->user->name ?? 'somebody' }}, <x-ago :time="$list->created_at" /><br>@if ($check)<strong>{{ Say::percent($check->low) }} to {{ Say::percent($check->high) }} good</strong>, {{ $judged }} judged @else not checked yet @endif</div>
         </div>
     @empty

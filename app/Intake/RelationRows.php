@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Models\User;
+use App\Network\Knowing;
+use App\People\Fingerprints;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Text\Fold;
+
+/** Relations: an address book of one of us, the uploader where nobody is named; the same by person within one book. */
+final class RelationRows implements Rows
+{
+    private const FIELDS = ['since', 'exchanges', 'last_exchange', 'source'];
+
+    public function __construct(private readonly Fingerprints $erased = new Fingerprints)
+    {
+    }
+
+    public static function columns(): array
+    {
+        $contacts = ContactRows::columns();
+
+        return [
+            'known_by' => new Column('Who of us knows them', ['known by', 'knows', 'who knows', 'whose', 'owner', 'colleague', 'bekannt mit', 'kanner', 'address book of'], ''),
+            'first_name' => $contacts['first_name'], 'last_name' => $contacts['last_name'], 'name' => $contacts['name'], 'email' => $contacts['email'], 'profile' => $contacts['profile'],
+            'domain' => new Column('Domain of their company', $contacts['domain']->names, 'tunhede.example'),
+            'since' => new Column('Known since', ['known since', 'since', 'connected', 'connected on', 'seit', 'sedan', 'siden', 'date'], '5/2019'),
+            'exchanges' => new Column('How often they wrote or spoke', ['exchanges', 'messages', 'mails', 'meetings', 'kontakte', 'times'], '12'),
+            'last_exchange' => new Column('Last wrote or spoke', ['last exchange', 'last contact', 'last message', 'last', 'zuletzt', 'senast', 'sidst'], '9/2026'),
+            'source' => $contacts['source'],
+        ];
+    }
+
+    public function read(array $cells): array
+    {
+        $row = new Cells($cells);
+        [$first, $last] = ContactRows::name($row);
+        $day = fn (string $field, string $what): ?string => ($given = $row->day($field, $what)) === null ? null : substr($given, 0, 10);
+        $email = $row->email('email');
+        $exchanges = $row->count('exchanges', 'The number of exchanges')?->value;
+
+        return [
+            'known_by' => $row->text('known_by'), 'person' => trim("$first $last"), 'first' => $first, 'last' => $last, 'email' => $email, 'profile' => $row->text('profile'),
+            'domain' => $row->domain('domain') ?? ($email === null ? null : ContactRows::ofAddress($email)),
+            'since' => $day('since', 'The day since when'), 'exchanges' => $exchanges === null ? null : (int) round($exchanges), 'last_exchange' => $day('last_exchange', 'The day of the last exchange'), 'source' => $row->text('source', 80),
+        ];
+    }
+
+    /** @param  array<string, mixed>  $record */
+    public function key(array $record): string
+    {
+        return sha1(implode('|', [mb_strtolower($record['known_by'] ?? ''), $record['email'] ?? $record['profile'] ?? implode(' ', Fold::words($record['person'])).'|'.$record['domain']]));
+    }
+
+    public function store(array $records, Ledger $ledger): Tally
+    {
+        $tally = new Tally;
+        $users = User::query()->get();
+        $uploader = DB::table('intakes')->where('id', $ledger->intake)->value('user_id');
+        $now = now()->toDateTimeString();
+        $new = [];
+        foreach ($records as $line => $record) {
+            $named = $record['known_by'] === null ? $uploader : $users->first(fn (User $user): bool => in_array(mb_strtolower($record['known_by']), [mb_strtolower($user->name), mb_strtolower((string) $user->email)], true))?->id;
+            if ($named === null) {
+                $tally->rejected[$line] = $record['known_by'] === null ? 'Nobody of us is named who knows this person.' : "Nobody of us is called “{$record['known_by']}”; give the name or e-mail address as it stands under Team.";
+
+                continue;
+            }
+            if ($this->erased->isErased((string) $record['domain'], $record['first'], $record['last'], [$record['email'], $record['profile']])) {
+                $tally->rejected[$line] = 'This person asked to be erased, and is not taken in again.';
+
+                continue;
+            }
+            $print = $this->key(['known_by' => null] + $record);
+            $there = DB::table('relations')->where('user_id', $named)->where('fingerprint', $print)->first();
+            if ($there === null) {
+                $new[] = [$named, $record['person'], $record['email'], $record['profile'], $record['domain'], ...array_map(fn (string $field) => $record[$field], self::FIELDS), $uploader, $print, $now, $now];
+
+                continue;
+            }
+            $after = array_filter(array_intersect_key($record, array_flip(self::FIELDS)), fn ($value, string $field): bool => $value !== null && $value != $there->$field, ARRAY_FILTER_USE_BOTH);
+            if ($after === []) {
+                $tally->unchanged++;
+
+                continue;
+            }
+            DB::table('relations')->where('id', $there->id)->update($after + ['updated_at' => $now]);
+            $ledger->changed('relation', $there->id, array_intersect_key((array) $there, $after), $after);
+            $tally->updated++;
+        }
+        $ids = Bulk::insert('relations', ['user_id', 'person', 'email', 'profile', 'domain', ...self::FIELDS, 'brought_by', 'fingerprint', 'created_at', 'updated_at'], $new);
+        $ledger->created('relation', $ids);
+        $tally->created = count($ids);
+        Knowing::tie();
+
+        return $tally;
+    }
+}

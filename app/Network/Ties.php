@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Network;
+
+use App\Models\Contact;
+use App\Models\Relation;
+use App\Models\Station;
+use App\Models\User;
+use App\Screens\Say;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Network\Strength;
+use Luftig\Core\Person\Title;
+
+/** Who of us knows which contact, how well, and from where. */
+final class Ties
+{
+    private const DAYS_IN_MONTH = 30.4375;
+
+    /** @var array<int, array<int, array{user: User, strengths: list<float>, because: list<string>}>> contact → one of us → */
+    private array $ties = [];
+
+    /** @param  Collection<array-key, Contact>  $contacts  with their posts and the accounts of these */
+    public function __construct(Collection $contacts)
+    {
+        $ids = $contacts->pluck('id')->all();
+        foreach (Relation::query()->with('user')->whereIn('contact_id', $ids)->get() as $relation) {
+            $this->add((int) $relation->contact_id, $relation->user, $relation->strength(), $this->inWords($relation));
+        }
+        $stations = Station::query()->with('user', 'account')->get();
+        $affiliations = DB::table('affiliations')->whereIn('contact_id', $ids)->whereIn('kind', ['school', 'association'])->get();
+        foreach ($stations as $station) {
+            if ($station->kind === 'post') {
+                $this->addColleagues($station, $contacts);
+            } else {
+                foreach ($affiliations->filter(fn ($one): bool => $one->kind === $station->kind && mb_strtolower($one->name) === mb_strtolower($station->name)) as $shared) {
+                    $this->add($shared->contact_id, $station->user, $station->kind === 'school' ? Strength::STUDIED : Strength::ASSOCIATION, ($station->kind === 'school' ? 'studied at ' : 'both in ').$station->name);
+                }
+            }
+        }
+    }
+
+    /** @return list<array{user: User, strength: float, because: string}> the strongest first */
+    public function of(Contact $contact): array
+    {
+        $ties = array_map(fn (array $tie): array => ['user' => $tie['user'], 'strength' => Strength::together($tie['strengths']), 'because' => implode('; ', array_unique($tie['because']))], array_values($this->ties[$contact->id] ?? []));
+        usort($ties, fn (array $a, array $b): int => $b['strength'] <=> $a['strength'] ?: $a['user']->id <=> $b['user']->id);
+
+        return $ties;
+    }
+
+    /** @param  Collection<array-key, Contact>  $contacts */
+    private function addColleagues(Station $station, Collection $contacts): void
+    {
+        foreach ($contacts as $contact) {
+            foreach ($contact->posts as $post) {
+                $same = $station->account_id !== null ? $post->account_id === $station->account_id : $post->account_id === null && mb_strtolower((string) $post->company) === mb_strtolower($station->name);
+                if (! $same) {
+                    continue;
+                }
+                $today = CarbonImmutable::today();
+                [$from, $to] = [max($station->since ?? $station->until ?? $today, $post->since ?? $post->until ?? $today), min($station->until ?? $today, $post->until ?? $today)];
+                if ($from <= $to) {
+                    $functions = Title::unpacked($station->reading)->functions & Title::unpacked($post->reading)->functions;
+                    $this->add($contact->id, $station->user, Strength::ofWorkingTogether($from->diffInDays($to) / self::DAYS_IN_MONTH, $station->account?->headcount, $functions !== 0), 'worked at '.($station->account->name ?? $station->name).' together until '.$to->isoFormat('MMM YYYY'));
+                }
+            }
+        }
+    }
+
+    private function add(int $contact, User $user, float $strength, string $because): void
+    {
+        $this->ties[$contact][$user->id] ??= ['user' => $user, 'strengths' => [], 'because' => []];
+        $this->ties[$contact][$user->id]['strengths'][] = $strength;
+        $this->ties[$contact][$user->id]['because'][] = $because;
+    }
+
+    private function inWords(Relation $relation): string
+    {
+        return implode(', ', array_filter([
+            'in the address book', $relation->since === null ? null : 'since '.$relation->since->isoFormat('YYYY'), $relation->exchanges === null ? null : Say::count($relation->exchanges, 'exchange'),
+            $relation->last_exchange === null ? null : 'last '.$relation->last_exchange->isoFormat('MMM YYYY'),
+        ]));
+    }
+}
