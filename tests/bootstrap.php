@@ -5,7 +5,8 @@ declare(strict_types=1);
 require __DIR__.'/../vendor/autoload.php';
 
 $intakes = sys_get_temp_dir().'/luftig-intakes-'.getmypid();
-register_shutdown_function(fn () => exec('rm -rf '.escapeshellarg($intakes)));
+// Not by a worker that was forked: it ends before the rest does.
+register_shutdown_function(fn () => $intakes === sys_get_temp_dir().'/luftig-intakes-'.getmypid() && exec('rm -rf '.escapeshellarg($intakes)));
 
 foreach ([
     'LUFTIG_INTAKES' => $intakes, 'LUFTIG_FINDER' => $intakes.'/finder',

@@ -27,8 +27,8 @@ final class FileStore implements Store
         return is_array($table) && is_file("$folder/pieces") && filesize("$folder/pieces") === $table['length'] ? new self("$folder/pieces", $table['pieces']) : null;
     }
 
-    /** @param  array<string, string>  $pieces */
-    public static function write(string $folder, array $pieces): void
+    /** @param  iterable<string, string>  $pieces */
+    public static function write(string $folder, iterable $pieces): void
     {
         is_dir($folder) || mkdir($folder, 0700, true);
         $out = fopen("$folder/pieces", 'wb') ?: throw new RuntimeException('The index cannot be written.');

@@ -6,6 +6,7 @@ namespace App\Finder;
 
 use App\Models\Offer;
 use App\Support\Workers;
+use Generator;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -13,11 +14,11 @@ use Illuminate\Support\Facades\File;
 use Luftig\Core\Finder\Index;
 use Luftig\Core\Finder\Indexer;
 use Luftig\Core\Finder\Memory;
-use Luftig\Core\Finder\Store;
+use Luftig\Core\Finder\Record;
 
 /**
  * The index of an offer, derived from the database, which stays the truth. Accounts that changed since it was built are hidden in it
- * and stand in a small index beside it, made for the search; when there are too many of them it is built anew.
+ * and stand in small ones beside it (Patches); when there are too many of them it is built anew.
  */
 final class Indexes
 {
@@ -40,24 +41,21 @@ final class Indexes
     /** @return list<Index> to be asked together */
     public static function of(Offer $offer): array
     {
-        [$stores, $changed] = self::state($offer);
+        [$stores, $changed, $folder] = self::state($offer);
         if (self::isToBeBuilt($stores, $changed)) {
             self::renew($offer);
-            [$stores, $changed] = self::state($offer);
-        }
-        $stores = $stores === [] ? [new Memory([])] : $stores;
-        if ($changed === []) {
-            return array_map(fn (Store $store): Index => new Index($store), $stores);
+            [$stores, $changed, $folder] = self::state($offer);
         }
 
-        return [...array_map(fn (Store $store): Index => new Index($store, (new Index($store))->pagesOf($changed)), $stores), new Index(new Memory(self::pieces(new Records($offer), $changed)))];
+        return $stores === [] ? [new Index(new Memory([]))] : (new Patches($offer, $folder))->over($stores, $changed);
     }
 
     /** Builds the index where there is none, or where too much changed; of several who want it at once, one does it. */
     public static function renew(Offer $offer): void
     {
         Cache::lock('finder-'.DB::getDatabaseName().'-'.$offer->id, self::LONGEST)->block(self::LONGEST, function () use ($offer): void {
-            if (self::isToBeBuilt(...self::state($offer))) {
+            [$stores, $changed] = self::state($offer);
+            if (self::isToBeBuilt($stores, $changed)) {
                 self::build($offer);
             }
         });
@@ -65,20 +63,24 @@ final class Indexes
 
     /**
      * @param  list<FileStore>  $stores
-     * @param  list<int>  $changed
+     * @param  array<int, string>  $changed
      */
     private static function isToBeBuilt(array $stores, array $changed): bool
     {
         return $stores === [] || count($changed) > self::MOST_CHANGES;
     }
 
-    /** @return array{list<FileStore>, list<int>} the parts of the newest whole index, and accounts that changed since */
+    /** @return array{list<FileStore>, array<int, string>, string} the parts of the newest whole index, accounts that changed since it was begun with when they did, and its folder */
     private static function state(Offer $offer): array
     {
-        $stores = self::newest($offer);
-        $built = $stores === [] ? null : $stores[0]->get('built');
+        foreach (self::generations($offer) as $folder) {
+            $stores = self::parts($folder);
+            if ($stores !== []) {
+                return [$stores, DB::table('finder_changes')->where('changed_at', '>=', $stores[0]->get('built'))->orderBy('account_id')->limit(self::MOST_CHANGES + 1)->pluck('changed_at', 'account_id')->all(), $folder];
+            }
+        }
 
-        return [$stores, $built === null ? [] : array_values(DB::table('finder_changes')->where('changed_at', '>=', $built)->orderBy('account_id')->limit(self::MOST_CHANGES + 1)->pluck('account_id')->all())];
+        return [[], [], ''];
     }
 
     public static function build(Offer $offer): void
@@ -91,7 +93,12 @@ final class Indexes
             gc_disable();
             $from = intdiv($worker * count($accounts), $of);
             $own = array_slice($accounts, $from, intdiv(($worker + 1) * count($accounts), $of) - $from);
-            FileStore::write("$folder/$worker", self::pieces(new Records($offer), $own) + ['built' => $begun, 'shape' => self::SHAPE, 'parts' => (string) $of]);
+            FileStore::write("$folder/$worker", (function () use ($offer, $own, $begun, $of): Generator {
+                yield from ['built' => $begun, 'shape' => self::SHAPE, 'parts' => (string) $of];
+                $records = new Records($offer);
+                $pages = $records->pages($own);
+                yield from self::pieces(new Indexer($pages), $records->read(array_keys($pages)));
+            })());
             gc_enable();
         };
         count($accounts) < self::ALONE || ! Workers::areToBeHad() ? $work(0, 1) : Workers::share(self::WORKERS, $work);
@@ -117,37 +124,34 @@ final class Indexes
     }
 
     /**
-     * @param  list<int>  $accounts
-     * @return array<string, string>
+     * @param  iterable<Record>  $records
+     * @return Generator<string, string>
      */
-    private static function pieces(Records $records, array $accounts): array
+    public static function pieces(Indexer $indexer, iterable $records): Generator
     {
-        $pages = $records->pages($accounts);
-        $indexer = new Indexer($pages);
-        foreach ($records->read(array_keys($pages)) as $record) {
+        foreach ($records as $record) {
             $indexer->add($record);
         }
-
-        return $indexer->pieces();
+        yield from $indexer->pieces();
     }
 
-    /** @return list<FileStore> the parts of the newest whole index; none: there is no index */
-    private static function newest(Offer $offer): array
+    /** @return list<FileStore> none: the index is torn, or of another shape */
+    private static function parts(string $folder): array
     {
-        foreach (self::generations($offer) as $folder) {
-            $first = FileStore::open("$folder/0");
-            if ($first?->get('shape') === self::SHAPE) {
-                $parts = [$first];
-                for ($i = 1, $of = (int) $first->get('parts'); $i < $of; $i++) {
-                    $parts[] = FileStore::open("$folder/$i");
-                }
-                if (! in_array(null, $parts, true)) {
-                    return $parts;
-                }
+        $first = FileStore::open("$folder/0");
+        if ($first?->get('shape') !== self::SHAPE) {
+            return [];
+        }
+        $parts = [];
+        for ($i = 0, $of = (int) $first->get('parts'); $i < $of; $i++) {
+            $part = FileStore::open("$folder/$i");
+            if ($part === null) {
+                return [];
             }
+            $parts[] = $part;
         }
 
-        return [];
+        return $parts;
     }
 
     /** @return list<string> the newest first */

@@ -27,6 +27,12 @@ final readonly class Bitmap
         return new self($bytes === '' ? gmp_init(0) : gmp_import(str_pad($bytes, strlen($bytes) + self::WORD - 1 & -self::WORD, "\0"), self::WORD, GMP_LSW_FIRST | GMP_LITTLE_ENDIAN));
     }
 
+    /** @param  string  $digits  1 or 0 for each position, the highest first */
+    public static function ofDigits(string $digits): self
+    {
+        return new self($digits === '' ? gmp_init(0) : gmp_init($digits, 2));
+    }
+
     /** @param  iterable<int>  $positions */
     public static function of(iterable $positions): self
     {

@@ -13,6 +13,9 @@ final class Index
     /** Up to so many found, walking over them is quicker than asking value by value. */
     private const WALKED = 35_000;
 
+    /** So few accounts are looked for one by one. */
+    private const SOUGHT = 1000;
+
     /** So few numbers are read one by one. */
     private const FEW = 1500;
 
@@ -62,8 +65,18 @@ final class Index
      */
     public function pagesOf(array $accounts): Bitmap
     {
-        $wanted = array_fill_keys($accounts, true);
         $pages = [];
+        if (count($accounts) < self::SOUGHT) {
+            $ids = $this->store->get('accounts') ?? '';
+            foreach ($accounts as $account) {
+                for ($page = self::lowest($ids, $account); 4 * $page < strlen($ids) && self::number($ids, $page) === $account; $page++) {
+                    $pages[] = $page;
+                }
+            }
+
+            return Bitmap::of($pages);
+        }
+        $wanted = array_fill_keys($accounts, true);
         foreach ($this->accounts() as $page => $id) {
             if (isset($wanted[$id])) {
                 $pages[] = $page;
@@ -416,7 +429,7 @@ final class Index
             [$low, $high] = [$high === null ? null : $today - $high, $low === null ? null : $today - $low];
         }
 
-        return (new Slices($digits))->between($low === null ? null : $field->scaled($low), $high === null ? null : $field->scaled($high), $known);
+        return (new Slices($digits))->between($low === null ? null : $field->scaled($low) + 1, $high === null ? null : $field->scaled($high) + 1, $known);
     }
 
     private function found(string $key, Condition $condition, Bitmap $known): Bitmap
@@ -537,17 +550,25 @@ final class Index
     private function placeOf(int $id): int
     {
         $ids = $this->sorted ??= $this->store->get('by id') ?? '';
-        [$low, $high] = [0, intdiv(strlen($ids), 4) - 1];
-        while ($low <= $high) {
+        $at = self::lowest($ids, $id);
+
+        return 4 * $at < strlen($ids) && self::number($ids, $at) === $id ? self::number($this->places ??= $this->store->get('places by id') ?? '', $at) : -1;
+    }
+
+    /** Where, of ascending numbers of four bytes each, the first stands that is not below a number. */
+    private static function lowest(string $numbers, int $number): int
+    {
+        [$low, $high] = [0, intdiv(strlen($numbers), 4)];
+        while ($low < $high) {
             $middle = intdiv($low + $high, 2);
-            $there = self::number($ids, $middle);
-            if ($there === $id) {
-                return self::number($this->places ??= $this->store->get('places by id') ?? '', $middle);
+            if (self::number($numbers, $middle) < $number) {
+                $low = $middle + 1;
+            } else {
+                $high = $middle;
             }
-            $there < $id ? $low = $middle + 1 : $high = $middle - 1;
         }
 
-        return -1;
+        return $low;
     }
 
     /** The number of four bytes at a place. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Finder;
 
+use Generator;
+
 /**
  * Makes the pieces of an index out of records.
  *
@@ -37,11 +39,8 @@ final class Indexer
     /** @var array<int, int> page → account */
     private array $accountOf = [];
 
-    /** @var array<string, array<int, float>> a or c → place → what it is ordered by */
-    private array $orders = ['a' => [], 'c' => []];
-
-    /** @var array<int, int> */
-    private array $contactAt = [];
+    /** @var array<string, string> key → a number at each place, four bytes each: what is ordered by, and ids of contacts; 0 where there is nobody */
+    private array $packed = [];
 
     /** @var list<array{float, float, int, bool}> latitude, longitude, page, headquarters */
     private array $places = [];
@@ -55,11 +54,20 @@ final class Indexer
     /** @var array<string, true> */
     private array $several = [];
 
-    /** @var array<string, int> of:field → how many binary digits its numbers have */
-    private array $digits = [];
+    /** @var array<string, Column> of:field → its numbers, each one higher than it is */
+    private array $columns = [];
+
+    /** @var array<string, Column> of:field → the number of its first value */
+    private array $coded = [];
+
+    /** @var array<string, array<array-key, int>> of:field → value → its number */
+    private array $codes = [];
 
     /** @var array<string, Field> */
     private array $bases = [];
+
+    /** @var array<string, array{bool, bool}> field → what sort() says of it, which is asked tens of millions of times */
+    private array $sorts = [];
 
     private int $page = 0;
 
@@ -99,7 +107,7 @@ final class Indexer
                 $this->set('a:several', $page, $this->pages);
             }
         }
-        $this->orders['a'][$this->page] = $account->order;
+        $this->pack('a:order', $this->page, self::order($account), $this->pages);
         foreach ($account->parts ?? [] as $i => $event) {
             $this->describePart('e', $event, ($i % self::EVENTS) * $this->pages + $this->page + intdiv($i, self::EVENTS), self::EVENTS * $this->pages);
         }
@@ -107,9 +115,9 @@ final class Indexer
         foreach ($account->contacts as $i => $contact) {
             $place = ($i % self::LEVELS) * $this->pages + $this->page + intdiv($i, self::LEVELS);
             $this->set('c:all', $place, $levels);
-            $this->contactAt[$place] = $contact->id;
-            $this->describe('c', $contact, $place, $levels, [0, 1]);
-            $this->orders['c'][$place] = $contact->order;
+            $this->pack('c:ids', $place, $contact->id, $levels);
+            $this->describe('c', $contact, $place, $levels);
+            $this->pack('c:order', $place, self::order($contact), $levels);
             foreach ($contact->parts ?? [] as $j => $post) {
                 $this->describePart('b', $post, $j * $levels + $place, ($j + 1) * $levels);
             }
@@ -117,85 +125,117 @@ final class Indexer
         $this->page += $own;
     }
 
-    /** @return array<string, string> key → bytes */
-    public function pieces(): array
+    /**
+     * Gives the pieces away one after another, and keeps nothing of them.
+     *
+     * @return Generator<string, string> key → bytes
+     */
+    public function pieces(): Generator
     {
-        $pieces = $this->bits + ['pages' => pack('P', $this->pages), 'accounts' => pack('V*', ...$this->accountOf)];
-        $pieces['c:ids'] = $this->packed($this->contactAt, self::LEVELS * $this->pages);
-        asort($this->contactAt);
-        $pieces['by id'] = implode('', array_map(static fn (int $id): string => pack('V', $id), $this->contactAt));
-        $pieces['places by id'] = implode('', array_map(static fn (int $place): string => pack('V', $place), array_keys($this->contactAt)));
-        foreach ($this->digits as $field => $count) {
-            $pieces["d:$field"] = (string) $count;
+        yield 'pages' => pack('P', $this->pages);
+        yield 'accounts' => self::numbers($this->accountOf);
+        yield from $this->cut();
+        foreach ($this->lines as $field => $lines) {
+            unset($this->lines[$field]);
+            yield from $lines->pieces($field);
         }
         foreach ($this->totals as $field => $totals) {
             uasort($totals, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
-            $pieces["n:$field"] = json_encode($totals, JSON_THROW_ON_ERROR);
+            yield "n:$field" => json_encode($totals, JSON_THROW_ON_ERROR);
             if (count($totals) > self::MANY && isset($this->single[$field])) {
                 $number = array_flip(array_keys($totals));
-                $pieces["k:$field"] = $this->packed(array_map(static fn (int|string $value): int => $number[$value] + 1, $this->single[$field]), str_starts_with($field, 'a:') ? $this->pages : self::LEVELS * $this->pages);
+                foreach ($this->single[$field] as $page => $value) {
+                    $this->pack("k:$field", $page, $number[$value] + 1, $this->pages);
+                }
+                unset($this->single[$field]);
             }
         }
-        foreach ($this->lines as $field => $lines) {
-            $pieces += $lines->pieces($field);
-        }
-        $pieces += $this->bands('a', $this->pages) + $this->bands('c', self::LEVELS * $this->pages);
         // By latitude, so that those near a place are a stretch.
         sort($this->places);
-        $pieces['places'] = implode('', array_map(static fn (array $place): string => pack('eeVV', $place[0], $place[1], $place[2], $place[3] ? 1 : 0), $this->places));
-
-        return $pieces;
+        yield 'places' => implode('', array_map(static fn (array $place): string => pack('eeVV', $place[0], $place[1], $place[2], $place[3] ? 1 : 0), $this->places));
+        $byId = $this->ascending('c:ids');
+        yield 'by id' => self::numbers($byId);
+        yield 'places by id' => self::numbers(array_keys($byId));
+        unset($byId);
+        yield from $this->bands('a:order', 'a', $this->pages);
+        yield from $this->bands('c:order', 'c', self::LEVELS * $this->pages);
+        yield from $this->packed;
     }
 
     /**
-     * Bands of growing size of those who come first, so that a first page is found without looking at all; and what each is ordered by.
+     * Bands of growing size of those who come first, so that a first page is found without looking at all.
      *
-     * @return array<string, string>
+     * @return Generator<string, string>
      */
-    private function bands(string $of, int $width): array
+    private function bands(string $order, string $of, int $width): Generator
     {
-        $order = $this->orders[$of];
-        arsort($order);
-        $places = array_keys($order);
-        $pieces = [];
+        $places = array_reverse(array_keys($this->ascending($order)));
         for ($size = self::BAND, $number = 0; $places !== []; $size *= 8, $number++) {
-            $pieces["$of:band#$number"] = Bitmap::of(array_slice($places, 0, $size))->bytes($width >> 3);
+            yield "$of:band#$number" => Bitmap::of(array_slice($places, 0, $size))->bytes($width >> 3);
             if ($size >= count($places)) {
                 break;
             }
         }
-
-        return $pieces + ["$of:order" => $this->packed(array_map(static fn (float $value): int => (int) round(($value + self::LIFTED) * self::PRECISION), $order), $width)];
     }
 
-    /** @param  array{int, int}  $counts  as how many accounts and contacts it counts */
-    private function describe(string $of, Record $record, int $place, int $width, array $counts): void
+    /** @return array<int, int> place → number, the lowest first */
+    private function ascending(string $key): array
     {
-        foreach ($record->values as $field => $values) {
-            $this->set("$of:$field:known", $place, $width);
-            if (count($values) > 1) {
-                $this->several["$of:$field"] = true;
-                unset($this->single["$of:$field"]);
-            } elseif ($of === 'a' && $values !== [] && $this->base($field)->isCounted() && ! isset($this->several["$of:$field"])) {
-                $this->single["$of:$field"][$place] = $values[0];
-            }
-            $base = $this->base($field);
-            foreach ($values as $value) {
-                if ($base->isName()) {
-                    ($this->lines["v:$of:$field"] ??= new Lines)->add(strtr($value, "\n", ' '), $place);
-                } else {
-                    $this->set("$of:$field=$value", $place, $width);
-                }
-                if (! $base->isCounted()) {
-                    continue;
-                }
-                $this->totals["$of:$field"][$value] ??= [0, 0];
-                $total = &$this->totals["$of:$field"][$value];
-                $total[0] += $counts[0];
-                $total[1] += $counts[1];
+        $numbers = [];
+        foreach (unpack('V*', $this->packed[$key] ?? '') ?: [] as $i => $number) {
+            if ($number !== 0) {
+                $numbers[$i - 1] = $number;
             }
         }
-        $this->describeNumbersAndTexts($of, $record, $place, $width);
+        asort($numbers);
+
+        return $numbers;
+    }
+
+    private static function order(Record $record): int
+    {
+        return (int) round(($record->order + self::LIFTED) * self::PRECISION);
+    }
+
+    /** @param  array<int>  $numbers */
+    private static function numbers(array $numbers): string
+    {
+        return implode('', array_map(static fn (array $some): string => pack('V*', ...$some), array_chunk($numbers, 1000)));
+    }
+
+    /** @param  array{int, int}|null  $counts  as how many accounts and contacts it counts; null: as one contact */
+    private function describe(string $of, Record $record, int $place, int $width, ?array $counts = null): void
+    {
+        foreach ($record->values as $field => $values) {
+            $key = "$of:$field";
+            [$isName, $isCounted] = $this->sorts[$field] ??= self::sort($field);
+            if ($values === []) {
+                $this->set("$key:known", $place, $width);
+
+                continue;
+            }
+            if (isset($values[1])) {
+                $this->several[$key] = true;
+                unset($this->single[$key]);
+            } elseif ($of === 'a' && ! isset($this->several[$key]) && $isCounted) {
+                $this->single[$key][$place] = $values[0];
+            }
+            if ($isName) {
+                $this->set("$key:known", $place, $width);
+                foreach ($values as $value) {
+                    ($this->lines["v:$key"] ??= new Lines)->add(strtr($value, "\n", ' '), $place);
+                }
+            } else {
+                $this->put($key, $values, $place, $width);
+            }
+            foreach ($isCounted ? $values : [] as $value) {
+                $this->totals[$key][$value] ??= [0, 0];
+                $total = &$this->totals[$key][$value];
+                $total[0] += $counts[0] ?? 0;
+                $total[1] += $counts[1] ?? 1;
+            }
+        }
+        $this->measure($of, $record, $place, $width);
         if ($record->parts !== null) {
             $this->set("$of:parts:known", $place, $width);
         }
@@ -206,24 +246,45 @@ final class Indexer
     {
         $this->set("$of:all", $place, $width);
         foreach ($record->values as $field => $values) {
-            $this->set("$of:$field:known", $place, $width);
-            foreach ($values as $value) {
-                $this->set("$of:$field=$value", $place, $width);
-            }
+            $this->put("$of:$field", $values, $place, $width);
         }
-        $this->describeNumbersAndTexts($of, $record, $place, $width);
+        $this->measure($of, $record, $place, $width);
     }
 
-    private function describeNumbersAndTexts(string $of, Record $record, int $place, int $width): void
+    /**
+     * The first of several values stands in a column, as a number of its own; the others, and those beyond what a byte can tell, in sets.
+     *
+     * @param  list<string>  $values
+     */
+    private function put(string $key, array $values, int $place, int $width): void
+    {
+        $first = true;
+        foreach ($values as $value) {
+            $number = $first ? $this->codes[$key][$value] ?? $this->numbered($key, $value, $width) : 0;
+            if ($number > 0) {
+                $this->coded[$key]->put($place, $number);
+            } else {
+                $this->set("$key:known", $place, $width);
+                $this->set("$key=$value", $place, $width);
+            }
+            $first = false;
+        }
+    }
+
+    /** @return int the number of a value that comes for the first time, from 1; 0: there are too many for a number */
+    private function numbered(string $key, string $value, int $width): int
+    {
+        $this->coded[$key] ??= new Column($width);
+        $number = count($this->codes[$key] ?? []) + 1;
+
+        return $this->codes[$key][$value] = $number < 256 ? $number : 0;
+    }
+
+    private function measure(string $of, Record $record, int $place, int $width): void
     {
         foreach ($record->numbers as $field => $number) {
-            $this->set("$of:$field:known", $place, $width);
-            for ($digit = 0, $rest = $this->base($field)->scaled($number); $rest > 0; $digit++, $rest >>= 1) {
-                if (($rest & 1) === 1) {
-                    $this->set("$of:$field#$digit", $place, $width);
-                }
-            }
-            $this->digits["$of:$field"] = max($this->digits["$of:$field"] ?? 0, $digit);
+            $base = $this->bases[$field] ??= self::base($field);
+            ($this->columns["$of:$field"] ??= new Column($width))->put($place, $base->scaled($number) + 1);
         }
         foreach ($record->texts as $field => $line) {
             $this->set("$of:$field:known", $place, $width);
@@ -232,28 +293,73 @@ final class Indexer
     }
 
     /**
-     * Numbers at their places, four bytes each.
+     * The sets that were collected in columns: where each value stands, the binary digits of numbers, and where there is any; and all others.
      *
-     * @param  array<int, int>  $numbers
+     * @return Generator<string, string>
      */
-    private function packed(array $numbers, int $width): string
+    private function cut(): Generator
     {
-        $bytes = str_repeat("\0\0\0\0", $width);
-        foreach ($numbers as $place => $number) {
-            $four = pack('V', $number);
-            $bytes[4 * $place] = $four[0];
-            $bytes[4 * $place + 1] = $four[1];
-            $bytes[4 * $place + 2] = $four[2];
-            $bytes[4 * $place + 3] = $four[3];
+        foreach ($this->coded as $key => $column) {
+            unset($this->coded[$key]);
+            $places = $column->places();
+            foreach (array_filter($this->codes[$key]) as $value => $number) {
+                yield "$key=$value" => $this->with("$key=$value", $places[$number]);
+            }
+            yield "$key:known" => $this->with("$key:known", self::anyOf($places));
+        }
+        foreach ($this->columns as $key => $column) {
+            unset($this->columns[$key]);
+            $digits = $column->digits();
+            foreach ($digits as $digit => $set) {
+                yield "$key#$digit" => $set->bytes();
+            }
+            yield "$key:known" => self::anyOf($digits)->bytes();
+            yield "d:$key" => (string) count($digits);
+        }
+        yield from $this->bits;
+        $this->bits = [];
+    }
+
+    /** A set, and what else was collected under its key. */
+    private function with(string $key, Bitmap $set): string
+    {
+        if (isset($this->bits[$key])) {
+            $set = $set->or(Bitmap::ofBytes($this->bits[$key]));
+            unset($this->bits[$key]);
         }
 
-        return $bytes;
+        return $set->bytes();
+    }
+
+    /** @param  array<Bitmap>  $sets */
+    private static function anyOf(array $sets): Bitmap
+    {
+        return array_reduce($sets, static fn (Bitmap $all, Bitmap $set): Bitmap => $all->or($set), Bitmap::none());
+    }
+
+    private function pack(string $key, int $place, int $number, int $width): void
+    {
+        $this->packed[$key] ??= str_repeat("\0", 4 * $width);
+        $bytes = &$this->packed[$key];
+        $at = 4 * $place;
+        $bytes[$at] = chr($number & 255);
+        $bytes[$at + 1] = chr($number >> 8 & 255);
+        $bytes[$at + 2] = chr($number >> 16 & 255);
+        $bytes[$at + 3] = chr($number >> 24 & 255);
+    }
+
+    /** @return array{bool, bool} whether the values of a field are names, and whether they are counted */
+    private static function sort(string $key): array
+    {
+        $field = self::base($key);
+
+        return [$field->isName(), $field->isCounted()];
     }
 
     /** The field that a key is of (Condition::named). */
-    private function base(string $key): Field
+    private static function base(string $key): Field
     {
-        return $this->bases[$key] ??= Field::from(strstr($key, ':', true) ?: $key);
+        return Field::from(strstr($key, ':', true) ?: $key);
     }
 
     private function set(string $key, int $place, int $width): void

@@ -96,7 +96,7 @@ final class FinderTest extends TestCase
             $accounts = $this->world($random);
             $indexer = new Indexer(array_map(fn (Record $account): int => Indexer::pagesFor(count($account->contacts), count($account->parts ?? [])), $accounts));
             array_map($indexer->add(...), $accounts);
-            $index = new Index(new Memory($indexer->pieces()));
+            $index = new Index(new Memory(iterator_to_array($indexer->pieces())));
             $sets = ['contact:1' => array_filter(range(1, 400), fn (int $id): bool => $random->getInt(0, 3) === 0), 'account:1' => [1, 3, 4, 9]];
             foreach (Subject::cases() as $subject) {
                 $conditions = array_values(array_filter(array_map(fn (): Condition => $this->condition($random), range(1, 4)), fn (Condition $condition): bool => $condition->field->suits($subject) && ($subject === Subject::Contacts || $condition->any !== ['contact:1'])));
@@ -135,7 +135,7 @@ final class FinderTest extends TestCase
             foreach (array_chunk($accounts, max(1, intdiv(count($accounts), 2))) as $part) {
                 $indexer = new Indexer(array_map(fn (Record $account): int => Indexer::pagesFor(count($account->contacts), count($account->parts ?? [])), $part));
                 array_map($indexer->add(...), $part);
-                $index = new Index(new Memory($indexer->pieces()));
+                $index = new Index(new Memory(iterator_to_array($indexer->pieces())));
                 $asked[] = [$index, $index->all(Subject::Contacts)];
             }
             foreach ($accounts as $account) {
