@@ -70,13 +70,13 @@ final class Indexes
         return $stores === [] || count($changed) > self::MOST_CHANGES;
     }
 
-    /** @return array{list<FileStore>, array<int, string>, string} the parts of the newest whole index, accounts that changed since it was begun with when they did, and its folder */
+    /** @return array{list<FileStore>, array<int, string>, string} the parts of the newest whole index, accounts that changed since it was begun with a mark of their last change, and its folder */
     private static function state(Offer $offer): array
     {
         foreach (self::generations($offer) as $folder) {
             $stores = self::parts($folder);
             if ($stores !== []) {
-                return [$stores, DB::table('finder_changes')->where('changed_at', '>=', $stores[0]->get('built'))->orderBy('account_id')->limit(self::MOST_CHANGES + 1)->pluck('changed_at', 'account_id')->all(), $folder];
+                return [$stores, DB::table('finder_changes')->where('changed_at', '>=', $stores[0]->get('built'))->orderBy('account_id')->limit(self::MOST_CHANGES + 1)->selectRaw("account_id, CONCAT(changed_at, ' ', turn) AS turn")->pluck('turn', 'account_id')->all(), $folder];
             }
         }
 
@@ -113,7 +113,7 @@ final class Indexes
     {
         $now = Carbon::now()->format('Y-m-d H:i:s.u');
         foreach (array_chunk($accounts, 1000) as $ids) {
-            DB::table('finder_changes')->upsert(array_map(fn (int $id): array => ['account_id' => $id, 'changed_at' => $now], $ids), ['account_id'], ['changed_at']);
+            DB::table('finder_changes')->upsert(array_map(fn (int $id): array => ['account_id' => $id, 'changed_at' => $now], $ids), ['account_id'], ['changed_at', 'turn' => DB::raw('turn + 1')]);
         }
     }
 
