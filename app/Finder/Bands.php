@@ -9,7 +9,7 @@ use Luftig\Core\Finder\Field;
 /** Numbers in bands, by which they are counted and varied; in the units of a step's form. */
 final class Bands
 {
-    /** @return list<array{float|int|null, float|int|null}> from, to */
+    /** @return list<array{float|int|null, float|int|null, string}> from, to, and how it is called; a number on a bound belongs to the band below */
     public static function of(Field $field): array
     {
         // A number stands in one band only: the next begins a step of the index above.
@@ -21,13 +21,24 @@ final class Bands
             default => .04,
         };
         $bands = [];
-        $from = null;
+        $from = $below = null;
         foreach (array_slice(self::bounds($field), 1) as $to) {
-            $bands[] = [$from, $to];
-            $from = $to + $step;
+            $bands[] = [$from, $to, self::called($step === 1 ? $from : $below, $to)];
+            [$from, $below] = [$to + $step, $to];
         }
 
         return $bands;
+    }
+
+    private static function called(float|int|null $low, float|int|null $high): string
+    {
+        $shown = fn (float|int $number): string => $number >= 10_000 ? number_format($number / 1e6, fmod($number, 1e6) > 0 ? 1 : 0).' M' : (string) $number;
+
+        return match (true) {
+            $low === null => 'up to '.$shown($high ?? 0),
+            $high === null => 'over '.$shown($low),
+            default => $shown($low).' – '.$shown($high),
+        };
     }
 
     /** @return list<float|int|null> where one band ends; open at both ends */

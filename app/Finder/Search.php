@@ -125,14 +125,14 @@ final class Search
     /**
      * How many of those found lie in each band of a number.
      *
-     * @return list<array{StepForm, int}>
+     * @return list<array{StepForm, int, string}> with how the band is called
      */
     public function bands(Field $field): array
     {
         $counts = [];
-        foreach (Bands::of($field) as [$low, $high]) {
+        foreach (Bands::of($field) as [$low, $high, $called]) {
             $step = StepForm::of($field, array_map(strval(...), array_filter(['lo' => $low, 'hi' => $high], fn ($bound): bool => $bound !== null)));
-            $counts[] = [$step, $this->meeting($step)];
+            $counts[] = [$step, $this->meeting($step), $called];
         }
 
         return array_values(array_filter($counts, fn (array $band): bool => $band[1] > 0));

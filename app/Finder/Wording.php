@@ -62,21 +62,35 @@ final class Wording
     {
         $own = $search->spread(self::SAMPLE);
         $others = array_values(array_diff($everybody->spread(3 * self::SAMPLE), $own));
+        $texts = self::texts($search->subject, $field, $own);
+        $typical = Phrases::typical(array_map(self::line(...), $texts), array_map(self::line(...), self::texts($search->subject, $field, $others)), 8);
+        // Shown as they are written, and not as they are compared.
+        $written = [];
+        preg_match_all('/[\p{L}\p{N}]+/u', mb_strtolower(implode(' ', $texts)), $words);
+        foreach ($words[0] as $word) {
+            $written[trim(Fold::line($word))] ??= $word;
+        }
 
-        return array_map(strval(...), array_keys(Phrases::typical(self::texts($search->subject, $field, $own), self::texts($search->subject, $field, $others), 8)));
+        return array_map(fn (int|string $phrase): string => implode(' ', array_map(fn (string $word): string => $written[$word] ?? $word, explode(' ', (string) $phrase))), array_keys($typical));
     }
 
     /**
      * @param  list<int>  $ids
-     * @return list<string> folded
+     * @return list<string>
      */
     private static function texts(Subject $subject, Field $field, array $ids): array
     {
         $texts = $field === Field::Title
             ? DB::table('contacts')->whereIn('id', $ids)->whereNotNull('title')->pluck('title')
-            : DB::table('accounts')->whereIn('id', $subject === Subject::Accounts ? $ids : DB::table('contacts')->whereIn('id', $ids)->select('account_id'))->selectRaw("CONCAT_WS(' ', keywords, description) AS text")->pluck('text');
+            : DB::table('accounts')->whereIn('id', $subject === Subject::Accounts ? $ids : DB::table('contacts')->whereIn('id', $ids)->select('account_id'))->selectRaw("CONCAT_WS('; ', keywords, description) AS text")->pluck('text');
 
-        return array_values($texts->map(fn (string $text): string => Fold::line($text))->all());
+        return array_values($texts->all());
+    }
+
+    /** Folded; a mark stands where a sentence or a list ends, so that no pair is made across it. */
+    private static function line(string $text): string
+    {
+        return implode('·', array_map(Fold::line(...), preg_split('/[;.,|\n]+/', $text) ?: []));
     }
 
     private static function step(Field $field, string $phrase): StepForm

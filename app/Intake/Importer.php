@@ -93,7 +93,7 @@ final class Importer
                 if (count($record->cells) < count($headings) / 2 && count($record->cells) <= max([-1, ...array_keys($mapping)])) {
                     throw new RejectedRow('The row ends early: '.count($record->cells).' of '.count($headings).' columns. The file may have been cut here.');
                 }
-                $read[$record->line] = $rows->read(Mapping::apply($mapping, $headings, $record->cells));
+                $read[$record->line] = $rows->read(Mapping::apply($mapping, $headings, $record->cells) + array_filter(['source' => (string) $intake->source], fn (string $source): bool => $source !== ''));
             } catch (RejectedRow $e) {
                 $tally->rejected[$record->line] = $e->getMessage();
             }

@@ -21,7 +21,7 @@ final class Receive
         try {
             if ($cards !== null) {
                 CardFile::asCsv($path, $cards);
-                $kind = IntakeKind::Contacts;
+                $kind ??= IntakeKind::Contacts;
             }
             $file = TextFile::take($cards ?? $path, $folder.'/'.$copy);
         } catch (UnreadableFile $e) {

@@ -10,7 +10,7 @@ use App\People\Fingerprints;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Text\Fold;
 
-/** Relations: an address book of one of us, the uploader where nobody is named; the same by person within one book. */
+/** Relations: an address book of one of us, of the one chosen at intake or the uploader where no column says whose; the same by person within one book. */
 final class RelationRows implements Rows
 {
     private const FIELDS = ['since', 'exchanges', 'last_exchange', 'source'];
@@ -59,11 +59,12 @@ final class RelationRows implements Rows
     {
         $tally = new Tally;
         $users = User::query()->get();
-        $uploader = DB::table('intakes')->where('id', $ledger->intake)->value('user_id');
+        $intake = DB::table('intakes')->where('id', $ledger->intake)->first(['user_id', 'whose_id']);
+        $uploader = $intake?->user_id;
         $now = now()->toDateTimeString();
         $new = [];
         foreach ($records as $line => $record) {
-            $named = $record['known_by'] === null ? $uploader : $users->first(fn (User $user): bool => in_array(mb_strtolower($record['known_by']), [mb_strtolower($user->name), mb_strtolower((string) $user->email)], true))?->id;
+            $named = $record['known_by'] === null ? $intake->whose_id ?? $uploader : $users->first(fn (User $user): bool => in_array(mb_strtolower($record['known_by']), [mb_strtolower($user->name), mb_strtolower((string) $user->email)], true))?->id;
             if ($named === null) {
                 $tally->rejected[$line] = $record['known_by'] === null ? 'Nobody of us is named who knows this person.' : "Nobody of us is called “{$record['known_by']}”; give the name or e-mail address as it stands under Team.";
 

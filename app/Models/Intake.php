@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property array<int, string>|null $mapping column position → field
  * @property int $id
  * @property int|null $user_id
+ * @property int|null $whose_id whose address book it is, where no column says it
  * @property IntakeKind $kind
  * @property string $name
  * @property string $path

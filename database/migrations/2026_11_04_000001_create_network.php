@@ -39,6 +39,8 @@ return new class extends Migration
             $table->timestamps();
             $table->unique(['user_id', 'fingerprint']);
         });
+        // Whose address book a file is, where no column says it.
+        Schema::table('intakes', fn (Blueprint $table) => $table->foreignId('whose_id')->nullable()->after('user_id')->constrained('users')->nullOnDelete());
         Schema::create('stations', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
@@ -86,6 +88,7 @@ return new class extends Migration
 
     public function down(): void
     {
+        Schema::table('intakes', fn (Blueprint $table) => $table->dropConstrainedForeignId('whose_id'));
         Schema::table('finder_changes', fn (Blueprint $table) => $table->dropColumn('turn'));
         Schema::table('lists', fn (Blueprint $table) => $table->dropConstrainedForeignId('held_for'));
         Schema::table('posts', fn (Blueprint $table) => $table->dropIndex(['company']));

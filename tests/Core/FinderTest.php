@@ -18,8 +18,6 @@ use Luftig\Core\Finder\Record;
 use Luftig\Core\Finder\Slices;
 use Luftig\Core\Finder\SpotCheck;
 use Luftig\Core\Finder\Subject;
-use Luftig\Core\Finder\Test;
-use Luftig\Core\Geo\Coordinates;
 use Luftig\Core\Mistake;
 use Luftig\Core\Text\Fold;
 use PHPUnit\Framework\TestCase;
@@ -102,13 +100,13 @@ final class FinderTest extends TestCase
                 $conditions = array_values(array_filter(array_map(fn (): Condition => $this->condition($random), range(1, 4)), fn (Condition $condition): bool => $condition->field->suits($subject) && ($subject === Subject::Contacts || $condition->any !== ['contact:1'])));
                 $steps = array_map(fn (Condition $condition) => $index->step($condition, $subject, self::TODAY, fn (string $name): array => array_values($sets[$name])), $conditions);
                 $narrowing = Narrowing::of($index->all($subject), $steps);
-                $remain = fn (?int $leftOut = null, ?int $until = null): array => $this->plain($accounts, $subject, array_values(array_filter($conditions, fn (int $i): bool => $i !== $leftOut && ($until === null || $i <= $until), ARRAY_FILTER_USE_KEY)), $sets);
+                $remain = fn (?int $leftOut = null, ?int $until = null): array => Plain::found(self::TODAY, $accounts, $subject, array_values(array_filter($conditions, fn (int $i): bool => $i !== $leftOut && ($until === null || $i <= $until), ARRAY_FILTER_USE_KEY)), $sets);
                 $found = $index->ids($narrowing->result, $subject);
                 sort($found);
                 self::assertSame($remain(), $found, "seed $seed");
                 foreach ($conditions as $i => $condition) {
                     $others = $remain($i);
-                    $unknown = count(array_filter($others, fn (int $id): bool => $this->meetsId($accounts, $subject, $id, $condition, $sets) === null));
+                    $unknown = count(array_filter($others, fn (int $id): bool => Plain::ofId(self::TODAY, $accounts, $subject, $id, $condition, $sets) === null));
                     self::assertSame([count($remain(null, $i)), count($others), $unknown], [$narrowing->after[$i], $narrowing->without[$i], $narrowing->unknown[$i]], "seed $seed, step $i");
                 }
                 $first = $index->first($narrowing->result, $subject, 5);
@@ -213,100 +211,6 @@ final class FinderTest extends TestCase
             ][($i + $low) % 5]()) ?: [Condition::any(Field::EventKind, ['hiring'])], $random->getInt(1, 3), $exclude, $unknown),
             11 => Condition::together(Field::Before, [Condition::query(Field::BeforeTitle, 'shift'), ...$this->some($random, 2, fn (int $i): Condition => $i === 0 ? Condition::query(Field::BeforeCompany, 'papir') : Condition::range(Field::BeforeEnded, null, (float) $low))], 1, $exclude, $unknown),
             default => Condition::any(Field::ListOf, [['contact:1', 'account:1'][$random->getInt(0, 1)]], $exclude, $unknown),
-        };
-    }
-
-    /**
-     * @param  list<Record>  $accounts
-     * @param  list<Condition>  $conditions
-     * @param  array<string, array<int>>  $sets
-     * @return list<int>
-     */
-    private function plain(array $accounts, Subject $subject, array $conditions, array $sets): array
-    {
-        $found = [];
-        foreach ($accounts as $account) {
-            foreach ($subject === Subject::Accounts ? [$account] : $account->contacts as $record) {
-                foreach ($conditions as $condition) {
-                    $meets = $this->meets($condition, $condition->field->isOfContact() ? $record : $account, $record, $sets);
-                    if ($meets === null ? ! $condition->keepsUnknown : $meets === $condition->exclude) {
-                        continue 2;
-                    }
-                }
-                $found[] = $record->id;
-            }
-        }
-        sort($found);
-
-        return $found;
-    }
-
-    /**
-     * @param  list<Record>  $accounts
-     * @param  array<string, array<int>>  $sets
-     */
-    private function meetsId(array $accounts, Subject $subject, int $id, Condition $condition, array $sets): ?bool
-    {
-        foreach ($accounts as $account) {
-            foreach ($subject === Subject::Accounts ? [$account] : $account->contacts as $record) {
-                if ($record->id === $id) {
-                    return $this->meets($condition, $condition->field->isOfContact() ? $record : $account, $record, $sets);
-                }
-            }
-        }
-
-        return null;
-    }
-
-    /** @param  array<string, array<int>>  $sets */
-    private function meets(Condition $condition, Record $of, Record $record, array $sets): ?bool
-    {
-        $field = $condition->field->value;
-        if ($condition->field->test() === Test::Sets) {
-            return in_array(str_starts_with($condition->any[0], 'contact:') ? $record->id : $of->id, $sets[$condition->any[0]], true);
-        }
-        if ($condition->field->test() === Test::Parts) {
-            return $this->meetsTogether($condition, $of);
-        }
-        if ($condition->field === Field::Near) {
-            $places = array_filter($of->places ?? [], fn (array $place): bool => $condition->which === 'any' || $place[2]);
-
-            return $places === [] ? null : array_filter($places, fn (array $place): bool => (new Coordinates(...$condition->of))->distanceTo(new Coordinates($place[0], $place[1])) <= $condition->km) !== [];
-        }
-
-        return $this->meetsOne($condition, $of);
-    }
-
-    /** Of one and the same signal or post: as many as are asked for, for sure or perhaps. */
-    private function meetsTogether(Condition $condition, Record $of): ?bool
-    {
-        if ($of->parts === null) {
-            return null;
-        }
-        $sure = $maybe = 0;
-        foreach ($of->parts as $record) {
-            $meets = array_map(fn (Condition $part): ?bool => $this->meetsOne($part, $record), $condition->parts);
-            $maybe += in_array(false, $meets, true) ? 0 : 1;
-            $sure += array_filter($meets, fn (?bool $one): bool => $one !== true) === [] ? 1 : 0;
-        }
-
-        return $sure >= $condition->times ? true : ($maybe >= $condition->times ? null : false);
-    }
-
-    private function meetsOne(Condition $condition, Record $of): ?bool
-    {
-        $number = $of->numbers[$condition->key] ?? null;
-        $number = $number !== null && $condition->field->countsBack() ? self::TODAY - $number : $number;
-        $values = $of->values[$condition->key] ?? null;
-        if ($condition->field->isName() && $values !== null) {
-            $values = array_map(mb_strtolower(...), $values);
-        }
-        $asked = $condition->field->isName() ? array_map(mb_strtolower(...), $condition->any) : $condition->any;
-
-        return match ($condition->field->test()) {
-            Test::Any => $values === null ? null : count(array_intersect($asked, $values)) >= ($condition->all ? count($asked) : 1),
-            Test::Range => $number === null ? null : ($condition->low === null || $number >= $condition->low) && ($condition->high === null || $number <= $condition->high),
-            default => isset($of->texts[$condition->key]) ? $condition->query?->matchesLine($of->texts[$condition->key]) : null,
         };
     }
 }

@@ -5,23 +5,26 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Finder\Search;
+use App\Finder\Varying;
 use App\Finder\Watching;
 use App\Intake\IntakeKind;
 use App\Jobs\RefreshStandings;
 use App\Mail\WatchDigest;
 use App\Models\Account;
 use App\Models\Approach;
+use App\Models\Attribute;
 use App\Models\Contact;
 use App\Models\KeepOut;
 use App\Models\KeptList;
+use App\Models\Place;
 use App\Models\Reservation;
+use App\Models\Tag;
 use App\Models\Watch;
 use App\Standings\Standings;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Luftig\Core\Finder\Field;
 use Luftig\Core\Finder\Subject;
-use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
 /** The Finder on the base: conditions, what changes meanwhile, lists, spot checks, export. */
@@ -37,40 +40,61 @@ final class FinderTest extends TestCase
             ."sverkhult.example;Papir Sverkhult;paper;60;;NO;Halden;1767;59.12;11.39;;;;\n"
             ."ostholz.example;Ostholz Platten;wood panels;;EUR 9 Mio;DE;Wismar;23966;53.89;11.46;Ordvika;three shifts;2001;\n"
             ."rival.example;Rival Luft;compressors;90;;SE;;;;;;;;competitor\n");
+        $this->bring(IntakeKind::Accounts, "domain;parent;region\ntunhede.example;sverkhult.example;Nordjylland\n");
+        Place::query()->create(['account_id' => Account::query()->where('domain', 'tunhede.example')->value('id'), 'headquarters' => false, 'city' => 'Emmen', 'country' => 'NL', 'latitude' => 52.78, 'longitude' => 6.9]);
+        $shifts = Attribute::query()->create(['name' => 'Shifts']);
+        foreach (['tunhede.example' => 'three', 'ostholz.example' => 'two'] as $domain => $value) {
+            DB::table('account_attribute')->insert(['account_id' => Account::query()->where('domain', $domain)->value('id'), 'attribute_id' => $shifts->id, 'value' => $value]);
+        }
         $this->bring(IntakeKind::Contacts, "domain;first name;last name;title;since;email;email state;phone;earlier posts\n"
             ."tunhede.example;Pernille;Rye;Head of Maintenance;2026-11-03;pernille@tunhede.example;valid;;Planner, Fjernlund Papir, 2019–2026\n"
-            ."tunhede.example;Olav;Brekke;Plant Manager;2015-01-01;olav@tunhede.example;invalid;+45 32100001;\n"
+            ."tunhede.example;Olav;Brekke;Plant Manager;2015-01-01;olav@tunhede.example;invalid;+45 32100001;Planner, Hollenbruk Verk, 2001–2009 | Shift Lead, Fjernlund Papir, 2009–2014\n"
             ."sverkhult.example;Ida;Lie;Maintenance Planner;;ida@sverkhult.example;unknown;;\n"
             ."ostholz.example;Maren;Uhl;Synergist;2026-06-01;;;;\n"
             ."rival.example;Rolf;Kvist;Head of Maintenance;;rolf@rival.example;valid;;\n");
-        $this->bring(IntakeKind::Signals, "domain;kind;date;title\ntunhede.example;expansion;2026-11-20;Fourth line\n");
+        $this->bring(IntakeKind::Contacts, "domain;first name;last name;languages;schools;associations;city;country;active\ntunhede.example;Pernille;Rye;Danish, German;Maskinskolen Hestbæk;Circle of Air Users;Aarhus;Denmark;2026-11-20\nsverkhult.example;Ida;Lie;norwegian;;;;Norway;2026-03-01\n");
+        $this->bring(IntakeKind::Signals, "domain;kind;date;title;round;amount;quote;strength\ntunhede.example;expansion;2026-11-20;Fourth line;;;;\ntunhede.example;funding;2026-11-01;Round B;B;12 Mio;For a fourth line.;.5\nsverkhult.example;funding;2025-02-01;Round A;A;;;.9\nsverkhult.example;news;2026-11-18;In the press;;;;\nsverkhult.example;news;2026-11-19;In the press again;;;;\n");
         Approach::query()->create(['offer_id' => $this->offer->id, 'account_id' => Account::query()->where('domain', 'ostholz.example')->value('id'), 'kind' => 'call', 'snapshot' => [], 'made_at' => '2026-10-05 10:00']);
         (new Standings)->refresh();
     }
 
     /** @return list<array{string, string, list<string>}> a condition as its address has it → who meets it */
-    public static function conditions(): array
+    private static function conditions(): array
     {
         return [
             ['contacts', 'f=industry&v=C', ['Ida', 'Maren', 'Olav', 'Pernille', 'Rolf']], ['contacts', 'f=industry&v=glass, 17', ['Ida', 'Olav', 'Pernille']], ['contacts', 'f=country&v=Denmark;NO', ['Ida', 'Olav', 'Pernille']],
             ['contacts', 'f=headcount&lo=50&hi=100', ['Ida', 'Rolf']], ['contacts', 'f=headcount&lo=50&hi=100&u=1', ['Ida', 'Maren', 'Rolf']], ['contacts', 'f=headcount&lo=50&hi=100&x=1', ['Maren', 'Olav', 'Pernille']], ['contacts', 'f=headcount&lo=50&hi=100&x=1&u=0', ['Olav', 'Pernille']],
             ['contacts', 'f=revenue&hi=9000000', ['Maren']], ['contacts', 'f=postal_area&v=95', ['Olav', 'Pernille']], ['contacts', 'f=near&q=56.6,9.8&km=50', ['Olav', 'Pernille']], ['contacts', 'f=technology&v=Tryklog,Ordvika', ['Maren', 'Olav', 'Pernille']],
-            ['contacts', 'f=words&q="three shifts" -glasverk', ['Maren']], ['contacts', 'f=signal&v=expansion', ['Olav', 'Pernille']], ['contacts', 'f=title&q=maintenance -planner', ['Pernille', 'Rolf']], ['contacts', 'f=before&q=planner', ['Pernille']],
-            ['contacts', 'f=before&q2=fjernlund', ['Pernille']], ['contacts', 'f=seniority&v=head', ['Pernille', 'Rolf']], ['contacts', 'f=function&v=maintenance,operations', ['Ida', 'Olav', 'Pernille', 'Rolf']], ['contacts', 'f=function&v=operations&x=1', ['Ida', 'Maren', 'Pernille', 'Rolf']],
+            ['contacts', 'f=words&q="three shifts" -glasverk', ['Maren']], ['contacts', 'f=signal&v=expansion', ['Olav', 'Pernille']], ['contacts', 'f=title&q=maintenance -planner', ['Pernille', 'Rolf']], ['contacts', 'f=before&q=planner', ['Olav', 'Pernille']],
+            ['contacts', 'f=before&q2=fjernlund', ['Olav', 'Pernille']], ['contacts', 'f=seniority&v=head', ['Pernille', 'Rolf']], ['contacts', 'f=function&v=maintenance,operations', ['Ida', 'Olav', 'Pernille', 'Rolf']], ['contacts', 'f=function&v=operations&x=1', ['Ida', 'Maren', 'Pernille', 'Rolf']],
             ['contacts', 'f=part&v=signs_off', ['Pernille']], ['contacts', 'f=in_post&hi=6', ['Maren', 'Pernille']], ['contacts', 'f=in_post&lo=6', ['Olav']], ['contacts', 'f=arrival&v=joined', ['Pernille']], ['contacts', 'f=channel&v=email_checked,direct_phone', ['Olav', 'Pernille', 'Rolf']],
             ['contacts', 'f=kept_out&x=1', ['Ida', 'Maren', 'Olav', 'Pernille']], ['contacts', 'f=founded&lo=1990', ['Maren']],
-            ['contacts', 'f=name&q=glas* OR papir', ['Ida', 'Olav', 'Pernille']], ['contacts', 'f=newest_signal&hi=1', ['Olav', 'Pernille']], ['contacts', 'f=last_approach&hi=2', ['Maren']], ['contacts', 'f=last_approach&hi=2&x=1', ['Ida', 'Olav', 'Pernille', 'Rolf']],
+            ['contacts', 'f=name&q=glas* OR papir', ['Ida', 'Olav', 'Pernille']], ['contacts', 'f=newest_signal&hi=1', ['Ida', 'Olav', 'Pernille']], ['contacts', 'f=last_approach&hi=2', ['Maren']], ['contacts', 'f=last_approach&hi=2&x=1', ['Ida', 'Olav', 'Pernille', 'Rolf']],
             ['accounts', 'f=known_contacts&lo=2', ['Glasverk Tunhede']], ['accounts', 'f=known_contacts&hi=0', []], ['accounts', 'f=newest_signal&lo=1', []],
-            ['accounts', 'f=state&v=ranked', ['Glasverk Tunhede']], ['accounts', 'f=kept_out', ['Rival Luft']], ['accounts', 'f=headcount&lo=100', ['Glasverk Tunhede']],
+            ['accounts', 'f=event&v=funding&hi=60', ['Glasverk Tunhede']], ['accounts', 'f=event&v=funding&lo=60', ['Papir Sverkhult']], ['accounts', 'f=event&v=expansion&rd=b', []], ['accounts', 'f=event&v=funding&rd=b&q="fourth line"', ['Glasverk Tunhede']],
+            ['accounts', 'f=event&v=news&n=2&hi=30', ['Papir Sverkhult']], ['accounts', 'f=event&v=news&n=3', []], ['accounts', 'f=event&alo=10000000', ['Glasverk Tunhede']], ['accounts', 'f=event&v=funding&alo=1&u=1', ['Glasverk Tunhede', 'Papir Sverkhult']], ['accounts', 'f=event&alo=100&cur=SEK&ahi=140000000', ['Glasverk Tunhede']],
+            ['accounts', 'f=event&v=funding&st=spent', ['Papir Sverkhult']], ['accounts', 'f=event&slo=.8&v=funding', ['Papir Sverkhult']], ['accounts', 'f=parent&v=papir sverkhult', ['Glasverk Tunhede']], ['accounts', 'f=domain&v=tunhede.example, www.ostholz.example', ['Glasverk Tunhede', 'Ostholz Platten']],
+            ['accounts', 'f=attribute&w=shifts&v=Three', ['Glasverk Tunhede']], ['accounts', 'f=attribute&w=shifts', ['Glasverk Tunhede', 'Ostholz Platten']], ['accounts', 'f=attribute&w=shifts&v=three&x=1', ['Ostholz Platten', 'Papir Sverkhult', 'Rival Luft']], ['accounts', 'f=attribute&w=shifts&v=three&x=1&u=0', ['Ostholz Platten']],
+            ['accounts', 'f=country&v=NL', []], ['accounts', 'f=country&v=NL&w=any', ['Glasverk Tunhede']], ['accounts', 'f=city&v=emmen&w=any', ['Glasverk Tunhede']], ['accounts', 'f=region&v=nordjylland', ['Glasverk Tunhede']],
+            ['accounts', 'f=near&q=52.8,6.9&km=20', []], ['accounts', 'f=near&q=52.8,6.9&km=20&w=any', ['Glasverk Tunhede']], ['accounts', 'f=spending&lo=300000&w=.5', ['Glasverk Tunhede']], ['accounts', 'f=spending&lo=300000&w=4', ['Glasverk Tunhede', 'Ostholz Platten']], ['accounts', 'f=revenue&lo=800&hi=110000000&cur=SEK', ['Ostholz Platten']],
+            ['accounts', 'f=technology&v=TRYKLOG,Ordvika', ['Glasverk Tunhede', 'Ostholz Platten']], ['accounts', 'f=technology&v=tryklog,ordvika&all=1', []], ['accounts', 'f=main_industry&v=23', ['Glasverk Tunhede']], ['accounts', 'f=coverage&lo=1', ['Glasverk Tunhede', 'Ostholz Platten', 'Papir Sverkhult', 'Rival Luft']],
+            ['accounts', 'f=known_contacts&w=Maintenance&lo=1', ['Glasverk Tunhede', 'Papir Sverkhult', 'Rival Luft']], ['accounts', 'f=approached&v=anyone', ['Ostholz Platten']], ['contacts', 'f=buyer_role&v=Maintenance', ['Ida', 'Pernille', 'Rolf']],
+            ['contacts', 'f=before&q=planner&q2=hollenbruk', ['Olav']], ['contacts', 'f=before&q=planner&q2=fjernlund', ['Pernille']], ['contacts', 'f=before&q=shift&hi=200', ['Olav']], ['contacts', 'f=before&q=shift&hi=100', []], ['contacts', 'f=origin&v=elsewhere', ['Olav', 'Pernille']], ['contacts', 'f=at_work&lo=240', ['Olav']],
+            ['contacts', 'f=language&v=DANISH', ['Pernille']], ['contacts', 'f=school&v=Maskinskolen Hestbæk', ['Pernille']], ['contacts', 'f=association&v=circle of air users', ['Pernille']], ['contacts', 'f=own_country&v=Denmark', ['Pernille']], ['contacts', 'f=own_country&v=Denmark&x=1&u=0', ['Ida']], ['contacts', 'f=own_city&v=aarhus', ['Pernille']],
+            ['contacts', 'f=engaged&hi=1', ['Pernille']], ['contacts', 'f=engaged&lo=6', ['Ida']],
+            ['accounts', 'f=state&v=ranked', ['Glasverk Tunhede', 'Papir Sverkhult']], ['accounts', 'f=kept_out', ['Rival Luft']], ['accounts', 'f=headcount&lo=100', ['Glasverk Tunhede']],
         ];
     }
 
-    /** @param  list<string>  $expected */
-    #[DataProvider('conditions')]
-    public function test_each_condition_finds_whom_it_means(string $on, string $condition, array $expected): void
+    public function test_each_condition_finds_whom_it_means(): void
     {
-        parse_str($condition, $row);
-        self::assertSame($expected, $this->found(['on' => $on, 'c' => [$row]]));
+        $expected = $found = [];
+        foreach (self::conditions() as [$on, $condition, $who]) {
+            parse_str($condition, $row);
+            $expected["$on $condition"] = $who;
+            $found["$on $condition"] = $this->found(['on' => $on, 'c' => [$row]]);
+        }
+        self::assertSame($expected, $found);
     }
 
     public function test_counts_agree_between_staircase_facets_and_list(): void
@@ -234,6 +258,75 @@ final class FinderTest extends TestCase
         $json = array_map(fn (string $line): array => json_decode($line, true), explode("\n", trim($this->get(route('finder.export', ['jsonl'] + $query))->streamedContent())));
         self::assertSame([3, 'Pernille'], [$json[0]['found'], $json[1]['first name']]);
         self::assertSame(3, substr_count($this->get(route('finder.export', ['vcf'] + $query))->streamedContent(), 'BEGIN:VCARD'));
+    }
+
+    public function test_a_trial_is_drawn_and_the_rest_is_held_until_its_answers_are_in(): void
+    {
+        $list = $this->keep('All', []);
+        $this->post(route('lists.trial', $list), ['trial' => '9'])->assertSessionHasErrors('trial');
+        $this->post(route('lists.trial', $list), ['trial' => '2'])->assertRedirect();
+        [$trial, $held] = [KeptList::query()->where('name', 'All · trial')->sole(), KeptList::query()->where('name', 'All · held')->sole()];
+        $drawn = $trial->members()->pluck('record_id')->all();
+        self::assertSame([2, 2], [count($drawn), $held->members()->count()]);
+        self::assertEqualsCanonicalizing($list->members()->pluck('record_id')->all(), [...$drawn, ...$held->members()->pluck('record_id')->all()]);
+        $this->get(route('lists.show', $held))->assertOk()->assertSeeText('0 of 2 approached, 0 answered')->assertDontSeeText('They are in.');
+        foreach ($drawn as $i => $contact) {
+            Approach::query()->create(['offer_id' => $this->offer->id, 'account_id' => Contact::query()->findOrFail($contact)->account_id, 'contact_id' => $contact, 'kind' => 'call', 'snapshot' => [], 'made_at' => now()->addHour(), 'result' => $i === 0 ? 'interested' : null]);
+        }
+        $this->at('2026-12-01T09:00:00Z');
+        $this->get(route('lists.show', $held))->assertSeeText('2 of 2 approached, 1 answered')->assertDontSeeText('They are in.');
+        $this->at('2026-12-09T09:00:00Z');
+        $this->get(route('lists.show', $held))->assertSeeText('They are in.');
+        $this->delete(route('lists.release', $held))->assertRedirect();
+        $this->get(route('lists.show', $held))->assertDontSeeText('Held until');
+    }
+
+    public function test_two_lists_are_combined_and_one_of_a_list_goes_onto_another(): void
+    {
+        $one = $this->keep('Maintenance', ['c' => [['f' => 'function', 'v' => 'maintenance']]]);
+        $other = $this->keep('Denmark', ['c' => [['f' => 'country', 'v' => 'DK']]]);
+        foreach (['union' => ['Ida', 'Olav', 'Pernille', 'Rolf'], 'overlap' => ['Pernille'], 'difference' => ['Ida', 'Rolf']] as $how => $names) {
+            $this->post(route('lists.combine'), ['name' => $how, 'how' => $how, 'first' => $one->id, 'second' => $other->id])->assertSessionHasNoErrors();
+            $list = KeptList::query()->where('name', $how)->sole();
+            self::assertSame($names, Contact::query()->whereIn('id', $list->members()->pluck('record_id'))->orderBy('first_name')->pluck('first_name')->all());
+            $this->get(route('lists.show', $list))->assertSeeText('would add 0 and miss 0');
+        }
+        $this->post(route('lists.combine'), ['name' => 'x', 'how' => 'union', 'first' => $one->id, 'second' => $one->id])->assertSessionHasErrors('second');
+        $accounts = $this->keep('Firms', ['on' => 'accounts']);
+        $this->post(route('lists.combine'), ['name' => 'x', 'how' => 'union', 'first' => $one->id, 'second' => $accounts->id])->assertSessionHasErrors('second');
+
+        $olav = Contact::query()->where('first_name', 'Olav')->value('id');
+        $this->post(route('lists.steps.add', $other), ['record' => $olav, 'to' => $one->id])->assertSessionHas('said', 'Put on “Maintenance”.');
+        $this->post(route('lists.steps.add', $other), ['record' => $olav, 'to' => $one->id])->assertSessionHas('said', 'It is on “Maintenance” already.');
+        self::assertSame(1, $one->members()->where('record_id', $olav)->count());
+        $this->post(route('lists.steps.add', $other), ['record' => $olav, 'to' => $accounts->id])->assertNotFound();
+    }
+
+    public function test_tags_are_put_on_what_was_found_and_found_by(): void
+    {
+        $this->actingAs($this->rep)->post(route('tags.store'), ['tag' => 'fair', 'subject' => 'contacts', 'on' => 'contacts', 'c' => [['f' => 'country', 'v' => 'DK']]])->assertSessionHas('said', '2 contacts got the tag “fair”.');
+        $this->post(route('tags.store'), ['tag' => 'fair', 'subject' => 'contacts', 'only' => [Contact::query()->where('first_name', 'Ida')->value('id'), 99999999]])->assertSessionHas('said', '1 contact got the tag “fair”; the others had it.');
+        $tag = Tag::query()->sole();
+        self::assertSame(['Ida', 'Olav', 'Pernille'], $this->found(['c' => [['f' => 'tag', 'v' => (string) $tag->id]]]));
+        $ostholz = Account::query()->where('domain', 'ostholz.example')->value('id');
+        $this->post(route('tags.store'), ['tag' => 'fair', 'subject' => 'accounts', 'only' => [$ostholz]]);
+        self::assertSame(['Ida', 'Maren', 'Olav', 'Pernille'], $this->found(['c' => [['f' => 'tag', 'v' => (string) $tag->id]]]), 'a tag on an account is on its people');
+        $this->get(route('accounts.show', $ostholz))->assertSeeText('fair');
+        $this->delete(route('tags.destroy', $tag), ['subject' => 'accounts', 'record' => $ostholz])->assertSessionHas('putBack');
+        self::assertSame(['Ida', 'Olav', 'Pernille'], $this->found(['c' => [['f' => 'tag', 'v' => (string) $tag->id]]]));
+        $this->post(route('tags.store'), ['tag' => 'a,b', 'subject' => 'contacts'])->assertSessionHasErrors('tag');
+    }
+
+    public function test_a_step_is_varied_and_words_are_counted(): void
+    {
+        $query = ['on' => 'contacts', 'c' => [['f' => 'country', 'v' => 'DK'], ['f' => 'title', 'q' => 'maintenance']]];
+        $varied = Varying::of($this->search($query), 0, '');
+        self::assertSame(['Denmark' => 1, 'Norway' => 1, 'Sweden' => 1], collect($varied)->mapWithKeys(fn (array $one): array => [$one['step']->says() => $one['count']])->sortKeys()->all(), 'the other step holds');
+        self::assertSame([1, 1, null], array_column(Varying::of($this->search($query), 1, "plant\nmaintenance\n(broken"), 'count'));
+        $this->actingAs($this->rep)->get(route('finder', $query + ['vary' => '1', 'over' => "plant\nmaintenance"]))->assertOk()->assertSeeTextInOrder(['Title, varied', 'plant', 'maintenance']);
+        $this->get(route('finder', $query + ['vary' => '7']))->assertOk()->assertDontSeeText('varied');
+        $this->get(route('finder.words', $query))->assertOk()->assertSeeText('Words seen in these');
+        $this->get(route('finder', $query + ['every' => '1']))->assertOk()->assertSeeText('Contacts known');
     }
 
     public function test_a_mistake_stands_at_its_step_and_the_others_hold(): void

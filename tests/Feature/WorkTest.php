@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Finder\Search;
+use App\Intake\IntakeKind;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\Channel;
@@ -37,7 +39,7 @@ final class WorkTest extends TestCase
     public function test_a_reason_expires_at_the_latest_on_the_act_by_day(): void
     {
         $account = $this->tunhede();
-        $this->bring(\App\Intake\IntakeKind::Signals, "domain;kind;date;title\ntunhede.example;post_engagement;2026-11-22T09:00:00Z;Asked under a post\n");
+        $this->bring(IntakeKind::Signals, "domain;kind;date;title\ntunhede.example;post_engagement;2026-11-22T09:00:00Z;Asked under a post\n");
         (new Standings)->refresh();
         self::assertLessThan('2027-01-31', $this->standing($account)->act_by->toDateString());
 
@@ -184,5 +186,41 @@ final class WorkTest extends TestCase
         ])->assertSessionHasNoErrors();
 
         return Reason::query()->latest('id')->firstOrFail();
+    }
+
+    public function test_a_query_keeps_out_every_account_that_it_finds_also_those_who_come_later(): void
+    {
+        $this->bring(IntakeKind::Accounts, "domain;name;industry;keywords\nmaker.example;Maker;glass;three shifts\nhandel.example;Glas Handel;glass;wholesale\n");
+        (new Standings)->refresh();
+        $this->actingAs($this->rep)->post(route('keep-out.store'), ['query' => '(wholesale', 'reason' => 'traders'])->assertSessionHasErrors(['query' => 'A parenthesis opens here and is not closed. (at character 0)']);
+        $this->post(route('keep-out.store'), ['query' => 'wholesale OR "trading house"', 'reason' => 'traders'])->assertSessionHas('said', '1 account is kept out by “wholesale OR "trading house"”; whoever comes in later and matches is, too.');
+        self::assertSame(['kept_out', 'traders', 'waiting'], [$this->standing('handel.example')->state->value, $this->standing('handel.example')->cause, $this->standing('maker.example')->state->value]);
+        $this->bring(IntakeKind::Accounts, "domain;name;industry;description\nlater.example;Later;glass;A trading house.\nmaker.example;Maker;glass;Also wholesale.\n");
+        (new Standings)->refresh();
+        self::assertSame(['kept_out', 'kept_out'], [$this->standing('later.example')->state->value, $this->standing('maker.example')->state->value]);
+        self::assertSame([], Search::from($this->offer, ['on' => 'accounts'])->ids(), 'a visible step from the start');
+        $this->delete(route('keep-out.destroy', KeepOut::query()->sole()))->assertRedirect();
+        self::assertSame('waiting', $this->standing('handel.example')->state->value);
+        $this->post(route('keep-out.store'), ['query' => 'wholesale', 'reason' => 'traders', 'until' => '2026-12-01']);
+        $this->at('2026-12-02T09:00:00Z');
+        (new Standings)->all();
+        self::assertSame('waiting', $this->standing('handel.example')->state->value, 'it ended');
+    }
+
+    public function test_agencies_are_recognised_and_one_that_is_none_stays_none_through_a_re_import(): void
+    {
+        $file = "domain;name;industry;description\nnordbemanning.example;Nord Bemanning AB;glass;\njobb.example;Jobbverk;staffing;\nclient.example;Verkstad;glass;On behalf of our client we seek engineers.\nmaker.example;Maker;glass;Our clients make glass.\n";
+        $this->bring(IntakeKind::Accounts, $file);
+        (new Standings)->refresh();
+        $causes = fn (): array => array_map(fn (string $domain): ?string => $this->standing("$domain.example")->cause, ['nordbemanning', 'jobb', 'client', 'maker']);
+        self::assertSame(['agency, by its name: “bemanning”', 'agency, by its industry', 'agency, by its wording: “on behalf of our client”', null], $causes());
+        $account = Account::query()->where('domain', 'nordbemanning.example')->sole();
+        $this->actingAs($this->rep)->get(route('accounts.show', $account))->assertSeeText('It is no agency');
+        $this->patch(route('accounts.update', $account), ['no_agency' => '1'])->assertSessionHas('putBack');
+        self::assertNull($causes()[0]);
+        $this->bring(IntakeKind::Accounts, str_replace('Nord Bemanning AB', 'Nord Bemanning Group', $file));
+        (new Standings)->refresh();
+        self::assertNull($causes()[0]);
+        $this->get('/keep-out')->assertOk()->assertSeeText('2 agencies');
     }
 }

@@ -91,8 +91,8 @@ final class FinderController extends Controller
                     $counts[$field->value][] = ['step' => StepForm::of($field, ['v' => (string) $value]), 'label' => StepForm::label($field, (string) $value), 'count' => $count];
                 }
             } else {
-                foreach ($search->bands($field) as [$step, $count]) {
-                    $counts[$field->value][] = ['step' => $step, 'label' => $step->says(), 'count' => $count];
+                foreach ($search->bands($field) as [$step, $count, $called]) {
+                    $counts[$field->value][] = ['step' => $step, 'label' => $called, 'count' => $count];
                 }
             }
         }

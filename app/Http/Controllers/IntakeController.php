@@ -18,6 +18,7 @@ use App\Models\Double;
 use App\Models\IndustryLabel;
 use App\Models\Intake;
 use App\Models\IntakeRejection;
+use App\Models\User;
 use App\Screens\DoubtfulPair;
 use App\Support\Csv;
 use Illuminate\Contracts\View\View;
@@ -62,7 +63,7 @@ final class IntakeController extends Controller
         if ($intake->state === IntakeState::Draft) {
             return view('intake.check', [
                 'intake' => $intake, 'columns' => $intake->kind->rows()::columns(), 'preview' => Preview::of($intake),
-                'problem' => Mapping::problem($intake->kind, $intake->mapping ?? []), 'same' => $this->same($intake),
+                'problem' => Mapping::problem($intake->kind, $intake->mapping ?? []), 'same' => $this->same($intake), 'people' => $intake->kind === IntakeKind::Relations ? User::query()->orderBy('name')->get() : [],
             ]);
         }
 
@@ -75,14 +76,14 @@ final class IntakeController extends Controller
         $kind = $request->kind();
         $intake->update($kind !== $intake->kind
             ? ['kind' => $kind, 'mapping' => Mapping::guess($kind, $intake->format['columns'])]
-            : ['mapping' => $request->mapping(), 'source' => $request->input('source')]);
+            : ['mapping' => $request->mapping(), 'source' => $request->input('source'), 'whose_id' => $request->input('whose')]);
 
         return redirect()->route('intake.show', $intake);
     }
 
     public function start(MappingRequest $request, Intake $intake): RedirectResponse
     {
-        $intake->update(['mapping' => $request->mapping(), 'source' => $request->input('source')]);
+        $intake->update(['mapping' => $request->mapping(), 'source' => $request->input('source'), 'whose_id' => $request->input('whose')]);
         $problem = Mapping::problem($intake->kind, $intake->mapping ?? []);
         if ($problem !== null) {
             return redirect()->route('intake.show', $intake)->withErrors(['mapping' => $problem]);

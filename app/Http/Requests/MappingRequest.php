@@ -20,7 +20,7 @@ final class MappingRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['kind' => ['required', Rule::enum(IntakeKind::class)], 'columns' => ['array'], 'columns.*' => ['nullable', 'string'], 'source' => ['nullable', 'string', 'max:80']];
+        return ['kind' => ['required', Rule::enum(IntakeKind::class)], 'columns' => ['array'], 'columns.*' => ['nullable', 'string'], 'source' => ['nullable', 'string', 'max:80'], 'whose' => ['nullable', 'integer', 'exists:users,id']];
     }
 
     public function kind(): IntakeKind

@@ -17,7 +17,8 @@
     <div class="spread"><div class="line"><h1>Finder</h1>
         @foreach (Subject::cases() as $one)<a class="button small" @if ($one === $search->subject) aria-current="true" style="border-color: var(--ink)" @endif href="{{ route('finder', $search->parameters(array_values(array_filter($steps, fn ($step) => $step->field->suits($one))), $one)) }}">{{ $one->value }}</a>@endforeach</div>
         @if (count($steps) > 0)<a class="button slight" href="{{ route('finder', ['on' => $search->subject->value]) }}">Begin anew</a>@endif</div>
-    <ol class="staircase gap" aria-label="The steps of the search" data-staircase>
+    <div class="narrowing gap">
+    <ol class="staircase" aria-label="The steps of the search" data-staircase>
         <li class="stair"><div class="well"><div class="column" style="height: {{ $high($everybody) }}px"><span class="figure">{{ number_format($everybody) }}</span></div></div><div class="under"><span class="muted small">all {{ $search->subject->value }}</span></div></li>
         @foreach ($staircase as $i => $row)
             @php $step = $row['step']; $without = array_values(array_diff_key($steps, [$i => 0])); $last = $i === array_key_last($staircase); @endphp
@@ -47,22 +48,18 @@
                 <p class="small muted costs">@if (isset($search->mistakes[$i]))<span class="rowan">cannot be used</span>@elseif ($step->isOff())off @else without: {{ number_format($row['without']) }}@if ($row['unknown'] > 0) · <a href="{{ $address([...array_slice($steps, 0, $i), $step->with(['u' => $step->keepsUnknown() ? '0' : '1']), ...array_slice($steps, $i + 1)]) }}" title="{{ $step->keepsUnknown() ? 'They are kept; drop them' : 'They are dropped; keep them' }}">{{ number_format($row['unknown']) }} unknown{{ $step->keepsUnknown() ? ', kept' : '' }}</a>@endif @endif</p>
             </li>
         @endforeach
-        <li class="stair add">
-            <details @if ($add !== null || count($steps) < 2) open @endif><summary class="well"><span class="figure">+</span> <span class="small">add a condition,<br>or pick one below</span></summary>
-                @if ($add !== null && $add->suits($search->subject))
-                    <form method="get" action="{{ route('finder') }}" class="card stack" id="adding">
-                        <h2>{{ ucfirst($add->label()) }}</h2>
-                        @include('finder.hidden', ['steps' => $steps])
-                        @include('finder.inputs', ['field' => $add, 'step' => null, 'i' => count($steps)])
-                        <div class="buttons"><button class="button small primary">Add</button><a class="button small" href="{{ $address($steps) }}">Leave it</a></div>
-                    </form>
-                @endif
-            </details>
-        </li>
     </ol>
-    @if ($vary !== null)
+    <section class="adding" aria-label="Add a condition">
+        @if ($add !== null && $add->suits($search->subject))
+            <form method="get" action="{{ route('finder') }}" class="card stack" id="adding">
+                <h2>{{ ucfirst($add->label()) }}</h2>
+                @include('finder.hidden', ['steps' => $steps])
+                @include('finder.inputs', ['field' => $add, 'step' => null, 'i' => count($steps)])
+                <div class="buttons"><button class="button small primary">Add</button><a class="button small" href="{{ $address($steps) }}">Leave it</a></div>
+            </form>
+        @elseif ($vary !== null)
         @php $at = $vary['at']; $varied = $steps[$at]; $top = max([1, ...array_map(fn ($one) => $one['count'] ?? 0, $vary['tried'])]); @endphp
-        <section class="card gap" aria-label="Vary {{ $varied->field->label() }}">
+        <div class="card" role="group" aria-label="Vary {{ $varied->field->label() }}">
             <div class="spread"><h2>{{ ucfirst($varied->field->label()) }}, varied</h2><a class="button slight" href="{{ $address($steps) }}">Leave it</a></div>
             <div class="side-by-side">
                 @foreach ($vary['tried'] as $one)
@@ -72,15 +69,18 @@
             @if (App\Finder\Varying::isTyped($varied))
                 <form method="get" action="{{ route('finder') }}" class="buttons gap">
                     @include('finder.hidden', ['steps' => $steps])<input type="hidden" name="vary" value="{{ $at }}">
-                    <label class="field wide"><span>Others to try, one a line{{ $varied->field->test() === Test::Range ? ', as in 50–249' : '' }}</span><textarea name="over" rows="3" maxlength="2000">{{ $vary['lines'] }}</textarea></label><button class="button">Try</button></form>
+                    <label class="field wide"><span>Others to try, one a line{{ $varied->field->test() === Test::Range ? ', as in 50–249' : '' }}</span><textarea name="over" rows="2" maxlength="2000">{{ $vary['lines'] }}</textarea></label><button class="button">Try</button></form>
             @endif
-        </section>
-    @endif
-    <nav class="fields" aria-label="Conditions to add">
-        @foreach ($menu as $group => $fields)
-            <p><span class="muted small">{{ $group }}</span> @foreach ($fields as $field)<a href="{{ $address($steps, ['add' => $field->value]) }}" @if ($add === $field) aria-current="true" @endif>{{ $field->label() }}</a>@endforeach</p>
-        @endforeach
-    </nav>
+        </div>
+        @else
+            <nav class="fields" aria-label="Conditions to add">
+                @foreach ($menu as $group => $fields)
+                    <p><span class="muted small">{{ $group }}</span> @foreach ($fields as $field)<a href="{{ $address($steps, ['add' => $field->value]) }}">{{ $field->label() }}</a>@endforeach</p>
+                @endforeach
+            </nav>
+        @endif
+    </section>
+    </div>
     <div class="two gap">
         <section>
             <div class="spread">

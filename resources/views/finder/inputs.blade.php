@@ -41,5 +41,5 @@
 @if ($field->isOfSite())
     <label class="field"><span>Of</span><select name="{{ $name('w') }}"><option value="">the headquarters</option><option value="any" @selected(($given['w'] ?? '') === 'any')>any site</option></select></label>
 @endif
-<div class="step-values"><label><input type="checkbox" name="{{ $name('x') }}" value="1" @checked($step?->excludes())> exclude these</label>
+<div class="step-flags"><label><input type="checkbox" name="{{ $name('x') }}" value="1" @checked($step?->excludes())> exclude these</label>
     @if ($field->test() !== Test::Sets)<label><input type="checkbox" name="{{ $name('u') }}" value="1" @checked($step?->keepsUnknown())> keep those of whom it is not known</label>@endif</div>

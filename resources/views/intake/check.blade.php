@@ -20,6 +20,7 @@
                     <select name="columns[{{ $position }}]"><option value="">leave out</option>@foreach ($columns as $field => $column)<option value="{{ $field }}" @selected(($intake->mapping[$position] ?? '') === $field)>{{ $column->label }}</option>@endforeach</select></label>
             @endforeach
             <label class="field"><span>Source of the file, if it names none</span><input name="source" value="{{ $intake->source }}" maxlength="80" placeholder="trade fair list"></label>
+            @if ($intake->kind === IntakeKind::Relations)<label class="field"><span>Whose address book, where no column says it</span><select name="whose">@foreach ($people as $one)<option value="{{ $one->id }}" @selected($one->id === ($intake->whose_id ?? auth()->id()))>{{ $one->name }}</option>@endforeach</select></label>@endif
         </div>
         <div class="buttons gap">
             <button class="button primary">Take it in</button>

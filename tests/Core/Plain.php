@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Luftig\Core\Finder\Condition;
+use Luftig\Core\Finder\Field;
+use Luftig\Core\Finder\Record;
+use Luftig\Core\Finder\Subject;
+use Luftig\Core\Finder\Test;
+use Luftig\Core\Geo\Coordinates;
+
+/** Rule 12 as it is written, record by record: slow, and easily seen to be right. */
+final class Plain
+{
+    /**
+     * @param  list<Record>  $accounts
+     * @param  list<Condition>  $conditions
+     * @param  array<string, array<int>>  $sets
+     * @return list<int>
+     */
+    public static function found(int $today, array $accounts, Subject $subject, array $conditions, array $sets): array
+    {
+        $found = [];
+        foreach ($accounts as $account) {
+            foreach ($subject === Subject::Accounts ? [$account] : $account->contacts as $record) {
+                foreach ($conditions as $condition) {
+                    $meets = self::meets($today, $condition, $condition->field->isOfContact() ? $record : $account, $record, $sets);
+                    if ($meets === null ? ! $condition->keepsUnknown : $meets === $condition->exclude) {
+                        continue 2;
+                    }
+                }
+                $found[] = $record->id;
+            }
+        }
+        sort($found);
+
+        return $found;
+    }
+
+    /**
+     * @param  list<Record>  $accounts
+     * @param  array<string, array<int>>  $sets
+     */
+    public static function ofId(int $today, array $accounts, Subject $subject, int $id, Condition $condition, array $sets): ?bool
+    {
+        foreach ($accounts as $account) {
+            foreach ($subject === Subject::Accounts ? [$account] : $account->contacts as $record) {
+                if ($record->id === $id) {
+                    return self::meets($today, $condition, $condition->field->isOfContact() ? $record : $account, $record, $sets);
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  array<string, array<int>>  $sets */
+    private static function meets(int $today, Condition $condition, Record $of, Record $record, array $sets): ?bool
+    {
+        $field = $condition->field->value;
+        if ($condition->field->test() === Test::Sets) {
+            return array_filter($condition->any, fn (string $name): bool => in_array(str_starts_with(ltrim($name, '!'), 'contact:') ? $record->id : $of->id, $sets[ltrim($name, '!')], true) !== str_starts_with($name, '!')) !== [];
+        }
+        if ($condition->field->test() === Test::Parts) {
+            return self::together($today, $condition, $of);
+        }
+        if ($condition->field === Field::Near) {
+            $places = array_filter($of->places ?? [], fn (array $place): bool => $condition->which === 'any' || $place[2]);
+
+            return $places === [] ? null : array_filter($places, fn (array $place): bool => (new Coordinates(...$condition->of))->distanceTo(new Coordinates($place[0], $place[1])) <= $condition->km) !== [];
+        }
+
+        return self::one($today, $condition, $of);
+    }
+
+    /** Of one and the same signal or post: as many as are asked for, for sure or perhaps. */
+    private static function together(int $today, Condition $condition, Record $of): ?bool
+    {
+        if ($of->parts === null) {
+            return null;
+        }
+        $sure = $maybe = 0;
+        foreach ($of->parts as $record) {
+            $meets = array_map(fn (Condition $part): ?bool => self::one($today, $part, $record), $condition->parts);
+            $maybe += in_array(false, $meets, true) ? 0 : 1;
+            $sure += array_filter($meets, fn (?bool $one): bool => $one !== true) === [] ? 1 : 0;
+        }
+
+        return $sure >= $condition->times ? true : ($maybe >= $condition->times ? null : false);
+    }
+
+    private static function one(int $today, Condition $condition, Record $of): ?bool
+    {
+        $number = $of->numbers[$condition->key] ?? null;
+        $number = $number !== null && $condition->field->countsBack() ? $today - $number : $number;
+        $values = $of->values[$condition->key] ?? null;
+        if ($condition->field->isName() && $values !== null) {
+            $values = array_map(mb_strtolower(...), $values);
+        }
+        $asked = $condition->field->isName() ? array_map(mb_strtolower(...), $condition->any) : $condition->any;
+
+        return match ($condition->field->test()) {
+            Test::Any => $values === null ? null : count(array_intersect($asked, $values)) >= ($condition->all ? count($asked) : 1),
+            Test::Range => $number === null ? null : ($condition->low === null || $number >= $condition->low) && ($condition->high === null || $number <= $condition->high),
+            default => isset($of->texts[$condition->key]) ? $condition->query?->matchesLine($of->texts[$condition->key]) : null,
+        };
+    }
+}
