@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Finder;
 
+use App\Models\KeptList;
+use App\Models\Relation;
+use App\Models\Station;
+use App\Models\Tag;
 use Luftig\Core\Finder\Field;
 
 /** The conditions as they are offered, those together that a rep looks for together. */
@@ -29,7 +33,18 @@ final class Menu
     /** @return array<string, list<Field>> those that suit, and of which there are facts */
     public static function of(Search $search): array
     {
-        return array_filter(array_map(fn (array $fields): array => array_values(array_filter($fields, fn (Field $field): bool => $field->suits($search->subject) && $search->knows($field))), self::GROUPS));
+        return array_filter(array_map(fn (array $fields): array => array_values(array_filter($fields, fn (Field $field): bool => $field->suits($search->subject) && $search->knows($field) && self::canBeChosen($field))), self::GROUPS));
+    }
+
+    /** Of what is kept outside the index there may be nothing yet. */
+    private static function canBeChosen(Field $field): bool
+    {
+        return match ($field) {
+            Field::ListOf => KeptList::query()->exists(),
+            Field::Tag => Tag::query()->exists(),
+            Field::Reach => Relation::query()->exists() || Station::query()->exists(),
+            default => true,
+        };
     }
 
     /** @return list<Field> those whose values are counted beside the results */

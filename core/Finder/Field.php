@@ -166,7 +166,6 @@ enum Field: string
     public function label(): string
     {
         return match ($this) {
-            self::Industry => 'industry, main or side',
             self::MainIndustry => 'main industry',
             self::PostalArea => 'postal area',
             self::Near => 'near a place',

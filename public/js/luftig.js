@@ -116,7 +116,7 @@ if (staircase) {
             location.href = address;
         },
     }));
-    $('#adding [data-first]')?.focus();
+    ($('#adding [data-first]') ?? $('#adding :is(input:not([type=hidden]), select, textarea)'))?.focus();
 }
 
 /* The list of what was found by typing */
@@ -172,7 +172,7 @@ document.addEventListener('keydown', (event) => {
     if (step && $(step)) location.href = $(step).href;
     else if ((key === 'ArrowDown' || key === 'j') && rows().length) { event.preventDefault(); move($('[data-row].focus') ? 1 : 0); }
     else if ((key === 'ArrowUp' || key === 'k') && rows().length) { event.preventDefault(); move(-1); }
-    else if (key === 'Enter' && event.target.closest('[data-row], body') && !event.target.closest('button, summary, a:not([data-row] a)') && current()) { event.preventDefault(); location.href = current().dataset.url; }
+    else if (key === 'Enter' && event.target.closest('[data-row], body') && !event.target.closest('button, summary, form input, form select, a:not([data-row] a)') && current()) { event.preventDefault(); location.href = current().dataset.url; }
     else if (act) { event.preventDefault(); act(); }
 });
 

@@ -26,6 +26,9 @@ abstract class BrowserTestCase extends TestCase
 
     private static ?string $address = null;
 
+    /** @var array<string, string> */
+    private static array $env = [];
+
     private static ?RemoteWebDriver $driver = null;
 
     protected RemoteWebDriver $browser;
@@ -46,9 +49,9 @@ abstract class BrowserTestCase extends TestCase
             'APP_ENV' => 'local', 'APP_URL' => "http://127.0.0.1:$port", 'APP_DEBUG' => 'false', 'DB_DATABASE' => self::DATABASE, 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file',
             'QUEUE_CONNECTION' => 'database', 'LOG_CHANNEL' => 'single', 'LUFTIG_CLOCK_FILE' => $clock, 'PHP_CLI_SERVER_WORKERS' => '3',
         ] + getenv();
+        self::$env = $env;
         foreach (['migrate --force', 'luftig:demo'] as $command) {
-            exec('cd '.escapeshellarg($root).' && '.implode(' ', array_map(fn (string $k, string $v): string => $k.'='.escapeshellarg($v), array_keys($env), $env)).' php -d memory_limit=512M artisan '.$command.' 2>&1', $output, $code);
-            self::assertSame(0, $code, implode("\n", array_slice($output, -5)));
+            self::artisan($command);
         }
         self::launch(['php', '-d', 'opcache.enable_cli=1', '-d', 'upload_max_filesize=128M', '-d', 'post_max_size=130M', '-S', "127.0.0.1:$port", '-t', 'public', 'server.php'], $root, $env);
         self::launch(['php', 'artisan', 'queue:work', '--sleep=0.2'], $root, $env);
@@ -79,6 +82,20 @@ abstract class BrowserTestCase extends TestCase
             @unlink($clock);
             exec('rm -rf '.escapeshellarg($profile));
         });
+    }
+
+    protected static function artisan(string $command): void
+    {
+        $set = implode(' ', array_map(fn (string $key, string $value): string => $key.'='.escapeshellarg($value), array_keys(self::$env), self::$env));
+        exec('cd '.escapeshellarg(dirname(__DIR__, 2))." && $set php -d memory_limit=512M artisan $command 2>&1", $output, $code);
+        self::assertSame(0, $code, implode("\n", array_slice($output, -5)));
+    }
+
+    /** Moves the clock that stands still; what is due at that time has run afterwards. */
+    protected static function at(string $time): void
+    {
+        file_put_contents(self::$env['LUFTIG_CLOCK_FILE'], $time);
+        self::artisan('schedule:run');
     }
 
     protected function setUp(): void

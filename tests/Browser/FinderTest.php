@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
@@ -43,7 +44,7 @@ final class FinderTest extends BrowserTestCase
         $this->signIn('Anton');
         $this->open('/finder?on=accounts');
         $all = $this->total();
-        $this->press($this->all('.facet a[aria-label="Only Sweden"]')[0]);
+        $this->press($this->all('.facet a[aria-label="Only country: Sweden"]')[0]);
         $this->see('without: '.number_format($all));
         $swedish = $this->total();
         $facet = $this->all('.facet', 'paper products')[0];
@@ -128,6 +129,81 @@ final class FinderTest extends BrowserTestCase
         self::assertSame($found, $this->total());
         $this->press('Take out');
         self::assertStringStartsWith('account', trim($this->find('dialog[open] [data-columns] li')->getText()), 'the order is remembered');
+    }
+
+    public function test_every_condition_is_set_by_keyboard(): void
+    {
+        $this->signIn('Mira');
+        $typed = ['city' => 'Hobro', 'country' => 'Denmark', 'near a place' => 'Hobro, Denmark', 'domain' => 'tunhede.example', 'main industry' => 'glass', 'industry' => 'glass', 'region' => 'Stockholm', 'technology' => 'Tryklog', 'language' => 'German', 'school' => 'Kråkvik tekniska skola', 'association' => 'Circle of Air Users'];
+        $this->open('/accounts/1');
+        $this->press('Add a tag');
+        $this->find('.tags input[name=tag]')->sendKeys('fair'.WebDriverKeys::ENTER);
+        $this->see('1 account got the tag “fair”.');
+        $this->open('/finder?on=contacts&c[0]=');
+        $labels = $this->browser->executeScript('return [...document.querySelectorAll(".fields a")].map((a) => a.innerText)');
+        self::assertGreaterThan(45, count($labels));
+        foreach ($labels as $i => $label) {
+            if ($i % 10 === 0) {
+                $this->open('/finder?on=contacts&c[0]=');
+            }
+            $before = count($this->all('[data-step]'));
+            $this->browser->executeScript('[...document.querySelectorAll(".fields a")].find((a) => a.innerText === arguments[0]).focus()', [$label]);
+            $this->keys(WebDriverKeys::ENTER);
+            $this->browser->wait(8, 50)->until(fn (): bool => (bool) $this->browser->executeScript('return document.activeElement?.closest("#adding") !== null'), "No field of “{$label}” has the focus.");
+            // From field to field by tab, until what has to be filled is, and enter sends it; from a list or a larger field on to the button.
+            for ($filled = false, $n = 0; $n < 40; $n++) {
+                [$kind, $needed, $unit] = $this->browser->executeScript('const e = document.activeElement; return [e.closest("#adding") ? e.matches("button.primary") ? "button" : e.type ?? e.tagName : "left", e.required ?? false, e.name?.endsWith("[km]") ?? false]');
+                self::assertNotSame('left', $kind, "The button of “{$label}” is reached by tab.");
+                if ((! $filled || $needed) && in_array($kind, ['checkbox', 'text', 'textarea'], true)) {
+                    $this->keys($kind === 'checkbox' ? ' ' : ($unit ? '50' : $typed[$label] ?? '1'));
+                    $filled = true;
+                }
+                if ($kind === 'button' || $filled && in_array($kind, ['checkbox', 'text'], true) && $this->browser->executeScript('return document.querySelector("#adding").checkValidity()')) {
+                    break;
+                }
+                $this->keys(WebDriverKeys::TAB);
+            }
+            $this->keys(WebDriverKeys::ENTER);
+            $this->browser->wait(8, 50)->until(fn (): bool => count($this->all('[data-step]')) === $before + 1, "“{$label}” became no step.");
+            self::assertSame([], array_map(fn (RemoteWebElement $wrong): string => $wrong->getText(), $this->all('.stair .wrong')), $label);
+        }
+    }
+
+    public function test_a_watch_shows_its_newcomer_once_its_time_has_come(): void
+    {
+        $this->signIn('Selma');
+        $this->open('/finder?on=contacts&c[0][f]=title&c[0][q]=leakmaster');
+        self::assertSame(0, $this->total());
+        $this->open('/finder?on=contacts&c[0][f]=title&c[0][q]=leakmaster OR "head of maintenance"&c[1][f]=domain&c[1][v]=tunhede.example');
+        self::assertSame(1, $this->total());
+        $this->press('Watch');
+        $this->find('dialog[open] input[name=name]')->sendKeys('Leakmasters'.WebDriverKeys::ENTER);
+        $this->see('Nobody new since it began');
+        $watch = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
+        $this->open('/finder?on=accounts&c[0][f]=domain&c[0][v]=tunhede.example');
+        $this->press('Glasverk Tunhede');
+        $this->press('Add a person');
+        $this->fill('dialog[open] input[name=first_name]', 'Signe');
+        $this->fill('dialog[open] input[name=last_name]', 'Utoft');
+        $this->find('dialog[open] input[name=title]')->sendKeys('Leakmaster'.WebDriverKeys::ENTER);
+        $this->see('Signe Utoft is added.');
+        try {
+            self::at('2026-11-24T09:00:00Z');
+            $this->signIn('Selma');
+            $this->keys('g', 'l');
+            $this->see('1 unread');
+            $this->open($watch);
+            $this->see('Signe Utoft');
+            $this->press('All read');
+            $this->see('All are read.');
+            self::at('2026-11-25T09:00:00Z');
+            $this->signIn('Selma');
+            $this->open($watch);
+            self::assertCount(1, $this->all('tbody tr, table tr[data-row]', 'Signe'), 'once');
+            self::assertStringNotContainsString('unread', $this->text());
+        } finally {
+            self::at(self::NOW);
+        }
     }
 
     /** Into the field that has the focus once a condition is chosen. */

@@ -71,7 +71,7 @@ final class FinderController extends Controller
     /** Places that begin as typed, for the field of a place. */
     public function places(Request $request): View
     {
-        $typed = collect((array) $request->query('c'))->pluck('q')->filter(is_string(...))->first() ?? '';
+        $typed = collect((array) $request->query('c'))->pluck('q')->first(fn (mixed $typed): bool => is_string($typed)) ?? '';
 
         return view('finder.places', ['places' => Gazetteer::suggest($typed)]);
     }

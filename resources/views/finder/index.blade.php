@@ -129,14 +129,6 @@
                 @if ($contacts)<button class="button" formaction="{{ route('finder.export', 'vcf') }}">vCards</button>@endif<button class="button" type="button" data-close>Leave it</button></div>
         </form>
     </dialog>
-    <dialog id="tag" aria-label="Tag">
-        <div class="stack">
-            <h2>Tag</h2><input type="hidden" name="subject" value="{{ $search->subject->value }}" form="keep-form">
-            <label class="field"><span>Tag</span><input name="tag" maxlength="60" list="tags" autocomplete="off" form="keep-form"></label><datalist id="tags">@foreach ($tags as $tag)<option>{{ $tag->name }}</option>@endforeach</datalist>
-            <p class="small soft">On all {{ number_format($total) }}, or only those ticked on this page.</p>
-            <div class="buttons"><button class="button primary" form="keep-form" formaction="{{ route('tags.store') }}" formnovalidate>Tag</button><button class="button" type="button" data-close>Leave it</button></div>
-        </div>
-    </dialog>
     <dialog id="watch" aria-label="Watch">
         <form method="post" action="{{ route('watches.store') }}" class="stack">@csrf
             <h2>Watch this search</h2>
@@ -158,5 +150,13 @@
             <p class="small soft">All {{ number_format($total) }}, or only those ticked on this page. The list remembers this search.</p>
             <div class="buttons"><button class="button primary">Keep</button><button class="button" type="button" data-close>Leave it</button></div>
         </form>
+    </dialog>
+    <dialog id="tag" aria-label="Tag">
+        <div class="stack">
+            <h2>Tag</h2><input type="hidden" name="subject" value="{{ $search->subject->value }}" form="keep-form">
+            <label class="field"><span>Tag</span><input name="tag" maxlength="60" list="tags" autocomplete="off" form="keep-form"></label><datalist id="tags">@foreach ($tags as $tag)<option>{{ $tag->name }}</option>@endforeach</datalist>
+            <p class="small soft">On all {{ number_format($total) }}, or only those ticked on this page.</p>
+            <div class="buttons"><button class="button primary" form="keep-form" formaction="{{ route('tags.store') }}" formnovalidate>Tag</button><button class="button" type="button" data-close>Leave it</button></div>
+        </div>
     </dialog>
 </x-layout>
