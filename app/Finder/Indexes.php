@@ -6,15 +6,15 @@ namespace App\Finder;
 
 use App\Models\Offer;
 use App\Support\Workers;
+use DateTimeImmutable;
 use Generator;
-use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Luftig\Core\Finder\Index;
 use Luftig\Core\Finder\Indexer;
 use Luftig\Core\Finder\Memory;
 use Luftig\Core\Finder\Record;
+use RuntimeException;
 
 /**
  * The index of an offer, derived from the database, which stays the truth. Accounts that changed since it was built are hidden in it
@@ -31,9 +31,6 @@ final class Indexes
 
     /** With fewer accounts than this one process is quicker than two. */
     private const ALONE = 5000;
-
-    /** Seconds that a build may take. */
-    private const LONGEST = 600;
 
     /** Counted up when the fields change; an index of another shape is built anew. */
     private const SHAPE = '3';
@@ -53,12 +50,18 @@ final class Indexes
     /** Builds the index where there is none, or where too much changed; of several who want it at once, one does it. */
     public static function renew(Offer $offer): void
     {
-        Cache::lock('finder-'.DB::getDatabaseName().'-'.$offer->id, self::LONGEST)->block(self::LONGEST, function () use ($offer): void {
+        is_dir(self::folder($offer)) || mkdir(self::folder($offer), 0700, true);
+        // A lock that a process takes with it when it dies, so that nobody waits for one that is gone.
+        $lock = fopen(self::folder($offer).'/lock', 'cb') ?: throw new RuntimeException('The folder of the index cannot be written.');
+        flock($lock, LOCK_EX);
+        try {
             [$stores, $changed] = self::state($offer);
             if (self::isToBeBuilt($stores, $changed)) {
                 self::build($offer);
             }
-        });
+        } finally {
+            fclose($lock);
+        }
     }
 
     /**
@@ -70,13 +73,13 @@ final class Indexes
         return $stores === [] || count($changed) > self::MOST_CHANGES;
     }
 
-    /** @return array{list<FileStore>, array<int, string>, string} the parts of the newest whole index, accounts that changed since it was begun with a mark of their last change, and its folder */
+    /** @return array{list<FileStore>, array<int, string>, string} the parts of the newest whole index, accounts that changed since it was begun, with when they last did, and its folder */
     private static function state(Offer $offer): array
     {
         foreach (self::generations($offer) as $folder) {
             $stores = self::parts($folder);
             if ($stores !== []) {
-                return [$stores, DB::table('finder_changes')->where('changed_at', '>=', $stores[0]->get('built'))->orderBy('account_id')->limit(self::MOST_CHANGES + 1)->selectRaw("account_id, CONCAT(changed_at, ' ', turn) AS turn")->pluck('turn', 'account_id')->all(), $folder];
+                return [$stores, DB::table('finder_changes')->where('changed_at', '>=', $stores[0]->get('built'))->orderBy('account_id')->limit(self::MOST_CHANGES + 1)->pluck('changed_at', 'account_id')->all(), $folder];
             }
         }
 
@@ -85,7 +88,7 @@ final class Indexes
 
     public static function build(Offer $offer): void
     {
-        $begun = Carbon::now()->format('Y-m-d H:i:s.u');
+        $begun = self::moment();
         $folder = self::folder($offer).'/'.hrtime(true);
         $accounts = array_values(DB::table('accounts')->whereNull('merged_into')->orderBy('id')->pluck('id')->all());
         $work = function (int $worker, int $of) use ($offer, $folder, $begun, $accounts): void {
@@ -111,9 +114,9 @@ final class Indexes
     /** @param  array<int>  $accounts  computed just now */
     public static function changed(array $accounts): void
     {
-        $now = Carbon::now()->format('Y-m-d H:i:s.u');
+        $now = self::moment();
         foreach (array_chunk($accounts, 1000) as $ids) {
-            DB::table('finder_changes')->upsert(array_map(fn (int $id): array => ['account_id' => $id, 'changed_at' => $now], $ids), ['account_id'], ['changed_at', 'turn' => DB::raw('turn + 1')]);
+            DB::table('finder_changes')->upsert(array_map(fn (int $id): array => ['account_id' => $id, 'changed_at' => $now], $ids), ['account_id'], ['changed_at']);
         }
     }
 
@@ -161,6 +164,12 @@ final class Indexes
         usort($folders, fn (string $a, string $b): int => filemtime($b) <=> filemtime($a) ?: strnatcmp($b, $a));
 
         return $folders;
+    }
+
+    /** By the clock of the machine, which never stands still: one change is told from the next by it. */
+    private static function moment(): string
+    {
+        return (new DateTimeImmutable)->format('Y-m-d H:i:s.u');
     }
 
     private static function folder(Offer $offer): string

@@ -28,7 +28,7 @@ final readonly class Patches
 
     /**
      * @param  list<Store>  $stores  the large index
-     * @param  array<int, string>  $changed  account → a mark of its last change
+     * @param  array<int, string>  $changed  account → when it last did
      * @return list<Index> to be asked together
      */
     public function over(array $stores, array $changed): array

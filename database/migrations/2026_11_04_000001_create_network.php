@@ -11,8 +11,6 @@ return new class extends Migration
 {
     public function up(): void
     {
-        // Tells one change of an account from the next, whatever the clock says.
-        Schema::table('finder_changes', fn (Blueprint $table) => $table->unsignedInteger('turn')->default(0));
         Schema::create('affiliations', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('contact_id')->constrained()->cascadeOnDelete();
@@ -89,7 +87,6 @@ return new class extends Migration
     public function down(): void
     {
         Schema::table('intakes', fn (Blueprint $table) => $table->dropConstrainedForeignId('whose_id'));
-        Schema::table('finder_changes', fn (Blueprint $table) => $table->dropColumn('turn'));
         Schema::table('lists', fn (Blueprint $table) => $table->dropConstrainedForeignId('held_for'));
         Schema::table('posts', fn (Blueprint $table) => $table->dropIndex(['company']));
         Schema::table('accounts', fn (Blueprint $table) => $table->dropColumn('no_agency'));
