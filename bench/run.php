@@ -9,6 +9,7 @@ declare(strict_types=1);
 
 use App\Finder\Indexes;
 use App\Finder\Search;
+use App\Http\Controllers\FinderExportController;
 use App\Intake\Gazetteer;
 use App\Intake\Importer;
 use App\Intake\IntakeKind;
@@ -21,6 +22,7 @@ use App\Standings\Standings;
 use Database\Demo\Rulebooks;
 use Database\Demo\Words;
 use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Finder\Field;
@@ -201,6 +203,14 @@ function finder(): void
     sort($times);
     say(sprintf('A request of seven steps: %.1f ms at the median, %.1f at the 95th percentile (under 40 and 100)', $times[30], $times[56]));
     say(sprintf('The same by SQL: %.0f ms, %.0f × as long (at least 40)', array_sum($sql) / count($sql), array_sum($sql) / count($sql) / $times[30]));
+    $search = ['on' => 'contacts', 'c' => [['f' => 'function', 'v' => 'maintenance,operations']]];
+    $taken = seconds(function () use ($offer, $search): void {
+        ob_start(fn (): string => '', 1 << 16);
+        (new FinderExportController)(Request::create('/finder/found.csv', parameters: $search), $offer, 'csv')->sendContent();
+        ob_end_clean();
+    });
+    $whole = Search::from($offer, $search)->total();
+    say(sprintf('%s contacts given out as CSV: %.1f s, %.2f ms for each', number_format($whole), $taken, 1000 * $taken / max(1, $whole)));
     $account = Account::query()->firstOrFail();
     $median = function (callable $work): float {
         $times = array_map(fn (): float => 1000 * seconds($work), range(1, 15));

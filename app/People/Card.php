@@ -7,10 +7,21 @@ namespace App\People;
 use App\Models\Contact;
 use Luftig\Core\Priority\ChannelType;
 use Sabre\VObject\Component\VCard;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** A contact as a vCard 4.0 (RFC 6350). Addresses that are known to be dead are left out. */
 final class Card
 {
+    /** @param  iterable<Contact>  $contacts  with their account and channels */
+    public static function download(string $name, iterable $contacts): StreamedResponse
+    {
+        return response()->streamDownload(function () use ($contacts): void {
+            foreach ($contacts as $contact) {
+                echo self::of($contact);
+            }
+        }, $name, ['Content-Type' => 'text/vcard; charset=UTF-8']);
+    }
+
     public static function of(Contact $contact): string
     {
         $card = new VCard(['VERSION' => '4.0', 'UID' => 'urn:luftig:contact:'.$contact->id, 'FN' => $contact->name(), 'N' => [$contact->last_name, $contact->first_name, '', '', ''], 'ORG' => [$contact->account->name]]);

@@ -24,7 +24,7 @@ final class AccessibilityTest extends BrowserTestCase
         $this->signIn('Ylva');
         $reason = $this->recorded();
         $draft = $this->draft();
-        foreach (['/', '/accounts', '/accounts?view=picture', '/accounts?tab=waiting', '/accounts?tab=out', '/accounts?tab=kept_out', '/accounts/1', '/contacts', '/contacts?q=nobody-at-all', '/contacts/1', '/accounts/1/reasons/new', '/finder', '/finder?on=accounts&add=industry&c[0][f]=headcount&c[0][lo]=x', ...$this->kept(), '/lists', '/reasons', $reason, '/intake', '/intake/1', $draft, '/keep-out', '/pace', '/rules/1', '/team', '/go?q=a', '/no-such-page'] as $view) {
+        foreach (['/', '/accounts', '/accounts?view=picture', '/accounts?tab=waiting', '/accounts?tab=out', '/accounts?tab=kept_out', '/accounts/1', '/contacts', '/contacts?q=nobody-at-all', '/contacts/1', '/accounts/1/reasons/new', '/finder', '/finder?on=accounts&add=industry&c[0][f]=headcount&c[0][lo]=x', '/finder?on=contacts&add=event&every=1', '/finder?on=contacts&add=reach', '/finder?on=contacts&c[0][f]=country&c[0][v]=SE&vary=0', '/finder/words?on=contacts&c[0][f]=country&c[0][v]=SE', ...$this->kept(), '/lists', '/network', '/network/relations', '/reasons', $reason, '/intake', '/intake/1', $draft, '/keep-out', '/pace', '/rules/1', '/team', '/go?q=a', '/no-such-page'] as $view) {
             $found += $this->check($view, $theme);
         }
         $this->open('/finder');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Luftig\Core\Firm\Agency;
 use Luftig\Core\Firm\Domain;
 use Luftig\Core\Firm\Industries;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -41,5 +42,16 @@ final class FirmTest extends TestCase
         self::assertSame(['2220', false], Industries::read('Plastics and more'));
         self::assertSame([null, false], Industries::read('circular materials'));
         self::assertSame('Glass and glass products', Industries::name('2310'));
+    }
+
+    public function test_agencies_are_known_by_industry_name_or_wording_and_clients_alone_make_none(): void
+    {
+        self::assertSame('agency, by its industry', Agency::because('Verket', ['7810'], ''));
+        self::assertSame('agency, by its name: “zeitarbeit”', Agency::because('Uhlstedt Zeitarbeit GmbH', ['25'], ''));
+        self::assertSame('agency, by its name: “rekrytering”', Agency::because('Kråkvik Rekrytering AB', [], ''));
+        self::assertSame('agency, by its wording: “im auftrag unserer kunden”', Agency::because('Uhlstedt', [], 'Im Auftrag unserer Kunden suchen wir Schlosser.'));
+        foreach ([['Staffingsborg Glas', ['23'], 'Our clients make glass.'], ['Bemanningen', [], ''], ['Verkstad', ['25', '78'], 'On behalf of nobody.']] as $none) {
+            self::assertNull(Agency::because(...$none), $none[0]);
+        }
     }
 }

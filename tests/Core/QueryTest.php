@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Luftig\Core\Text\Fold;
+use Luftig\Core\Text\Phrases;
 use Luftig\Core\Text\Query;
 use Luftig\Core\Text\QueryMistake;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -84,5 +86,21 @@ final class QueryTest extends TestCase
         self::assertCount(1, Query::parse('sales - marketing')->hints);
         self::assertSame([], Query::parse('sales OR marketing')->hints);
         self::assertTrue(Query::parse('sales - marketing')->matches('marketing and sales'));
+    }
+
+    public function test_typical_phrases_are_frequent_here_and_rare_elsewhere(): void
+    {
+        $fold = fn (string $text, int $times): array => array_fill(0, $times, Fold::line($text));
+        $here = [...$fold('Head of compressed air, three shifts', 12), ...$fold('Plant manager', 8)];
+        $elsewhere = [...$fold('Plant manager, three shifts', 40), ...$fold('Head of sales', 40)];
+        $typical = Phrases::typical($here, $elsewhere);
+        self::assertArrayHasKey('compressed air', $typical);
+        self::assertArrayNotHasKey('compressed', $typical, 'the pair says as much');
+        foreach (['three shifts', 'plant manager', 'head', 'of'] as $common) {
+            self::assertArrayNotHasKey($common, $typical);
+        }
+        self::assertGreaterThanOrEqual(Phrases::SURE, min($typical));
+        self::assertSame([], Phrases::typical($fold('once only', 1), $elsewhere), 'one text is no pattern');
+        self::assertSame([], Phrases::typical([], []));
     }
 }

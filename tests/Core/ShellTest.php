@@ -13,7 +13,7 @@ final class ShellTest extends TestCase
     /** @return list<array{string}> */
     public static function operations(): array
     {
-        return [['timing'], ['fit'], ['access'], ['priority'], ['match'], ['domain']];
+        return [['timing'], ['fit'], ['access'], ['priority'], ['match'], ['domain'], ['relation'], ['spot-check'], ['title'], ['contacts'], ['identity']];
     }
 
     #[DataProvider('operations')]

@@ -32,11 +32,11 @@ final class ContactExportController extends Controller
 
         $columns = Column::of(Subject::Contacts);
 
-        return $format === 'csv' ? Csv::download('contacts.csv', array_column($columns, 'value'), $this->rows($offer, $list, $columns)) : response()->streamDownload(function () use ($offer, $list): void {
+        return $format === 'csv' ? Csv::download('contacts.csv', array_column($columns, 'value'), $this->rows($offer, $list, $columns)) : Card::download('contacts.vcf', (function () use ($offer, $list): Generator {
             foreach ($this->contacts($offer, $list) as [$contact]) {
-                echo Card::of($contact);
+                yield $contact;
             }
-        }, 'contacts.vcf', ['Content-Type' => 'text/vcard; charset=UTF-8']);
+        })());
     }
 
     public function card(Contact $contact): Response

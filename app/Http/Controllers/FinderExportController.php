@@ -39,18 +39,22 @@ final class FinderExportController extends Controller
             })());
         }
 
-        return response()->streamDownload(function () use ($format, $offer, $search, $columns, $headings, $address): void {
-            if ($format === 'jsonl') {
-                echo json_encode(['search' => $address, 'found' => $search->total()], JSON_UNESCAPED_SLASHES)."\n";
-                foreach ($this->lines($offer, $search, $columns) as $line) {
-                    echo json_encode(array_combine($headings, $line), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
-                }
-            } else {
+        if ($format === 'vcf') {
+            return Card::download($name, (function () use ($offer, $search): Generator {
                 foreach ($this->records($offer, $search) as [$record]) {
-                    echo $record instanceof Contact ? Card::of($record) : '';
+                    if ($record instanceof Contact) {
+                        yield $record;
+                    }
                 }
+            })());
+        }
+
+        return response()->streamDownload(function () use ($offer, $search, $columns, $headings, $address): void {
+            echo json_encode(['search' => $address, 'found' => $search->total()], JSON_UNESCAPED_SLASHES)."\n";
+            foreach ($this->lines($offer, $search, $columns) as $line) {
+                echo json_encode(array_combine($headings, $line), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
             }
-        }, $name, ['Content-Type' => $format === 'vcf' ? 'text/vcard; charset=UTF-8' : 'application/x-ndjson']);
+        }, $name, ['Content-Type' => 'application/x-ndjson']);
     }
 
     /**

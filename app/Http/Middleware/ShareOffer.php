@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Models\Approach;
 use App\Models\Offer;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\View;
 use Symfony\Component\HttpFoundation\Response;
 
-/** The offer that somebody works for, chosen beside their name, known to every screen. */
+/** What stands on every screen: the offer that somebody works for, and how far they are today. */
 final class ShareOffer
 {
     public function handle(Request $request, Closure $next): Response
@@ -21,7 +22,7 @@ final class ShareOffer
             if ($offer !== null) {
                 app()->instance(Offer::class, $offer);
             }
-            View::share(['offers' => $offers, 'offer' => $offer]);
+            View::share(['offers' => $offers, 'offer' => $offer, 'approachesToday' => Approach::query()->where('user_id', $request->user()->id)->where('made_at', '>=', today())->count()]);
         }
 
         return $next($request);

@@ -29,8 +29,7 @@
             @endforeach
         </nav>
         <button class="jump" type="button" data-open="go">Go to… <kbd>/</kbd></button>
-        @php $used = \App\Models\Approach::query()->where('user_id', auth()->id())->where('made_at', '>=', today())->count(); @endphp
-        <a class="pace-bar" href="/pace" title="Approaches today, of your pace"><span class="meter"><i style="width: {{ min(100, 100 * $used / max(1, auth()->user()->pace)) }}%"></i></span>{{ $used }} of {{ auth()->user()->pace }}</a>
+        <a class="pace-bar" href="/pace" title="Approaches today, of your pace"><span class="meter"><i style="width: {{ min(100, 100 * ($approachesToday ?? 0) / max(1, auth()->user()->pace)) }}%"></i></span>{{ $approachesToday ?? 0 }} of {{ auth()->user()->pace }}</a>
         @if (count($offers ?? []) > 1)<span class="offer-name" title="The offer you work for">{{ $offer->name }}</span>@endif
         <details class="menu">
             <summary aria-label="{{ auth()->user()->initials() }}, menu of {{ auth()->user()->name }}">{{ auth()->user()->initials() }}</summary>
