@@ -24,6 +24,9 @@ final readonly class StepForm
 {
     private const DAYS_IN_MONTH = 30.4375;
 
+    /** So many values are named. */
+    private const SAID = 6;
+
     private const KEYS = ['f', 'v', 'w', 'all', 'lo', 'hi', 'cur', 'q', 'q2', 'km', 'st', 'slo', 'shi', 'rd', 'alo', 'ahi', 'n', 'new', 'x', 'u', 'off'];
 
     /**
@@ -44,7 +47,8 @@ final readonly class StepForm
                 $row[$key] = implode(',', array_filter($row[$key], is_scalar(...)));
             }
             if (is_scalar($row[$key] ?? null) && trim((string) $row[$key]) !== '') {
-                $given[$key] = mb_substr(trim((string) $row[$key]), 0, 4000);
+                $text = trim((string) $row[$key]);
+                $given[$key] = $key === 'v' ? Pasted::short(mb_strcut($text, 0, Pasted::LONGEST)) : mb_substr($text, 0, 2000);
             }
         }
         $field = Field::tryFrom($given['f'] ?? '');
@@ -82,7 +86,7 @@ final readonly class StepForm
     /** @return list<string> values, as typed or pasted: parted by commas, semicolons or lines */
     public function values(string $key = 'v'): array
     {
-        return array_values(array_unique(array_filter(array_map(trim(...), preg_split('/[,;\n]/', $this->given[$key] ?? '') ?: []), fn (string $value): bool => $value !== '')));
+        return array_values(array_unique(array_filter(array_map(trim(...), preg_split('/[,;\n]/', Pasted::text($this->given[$key] ?? '')) ?: []), fn (string $value): bool => $value !== '')));
     }
 
     /** @throws Mistake with a sentence */
@@ -233,7 +237,11 @@ final readonly class StepForm
 
     private function labels(Field $field, string $key): string
     {
-        return implode($this->given('all') === '1' ? ' and ' : ', ', array_map(fn (string $value): string => self::label($field, $field === $this->field ? $this->code($value) : $value), $this->values($key)));
+        $values = $this->values($key);
+        $shown = array_map(fn (string $value): string => self::label($field, $field === $this->field ? $this->code($value) : $value), array_slice($values, 0, self::SAID));
+        $more = count($values) - count($shown);
+
+        return implode($this->given('all') === '1' ? ' and ' : ', ', $shown).($more > 0 ? " and $more more" : '');
     }
 
     private function between(string $from, string $to, string $unit): string

@@ -52,6 +52,11 @@ return new class extends Migration
             $table->foreignId('brought_by')->nullable()->constrained('users')->nullOnDelete();
             $table->timestamps();
         });
+        Schema::create('pasted', function (Blueprint $table): void {
+            $table->char('mark', 21)->charset('ascii')->collation('ascii_bin')->primary();
+            $table->mediumText('text');
+            $table->timestamp('created_at')->nullable();
+        });
         Schema::create('tags', function (Blueprint $table): void {
             $table->id();
             $table->string('name', 60)->unique();
@@ -90,7 +95,7 @@ return new class extends Migration
         Schema::table('lists', fn (Blueprint $table) => $table->dropConstrainedForeignId('held_for'));
         Schema::table('posts', fn (Blueprint $table) => $table->dropIndex(['company']));
         Schema::table('accounts', fn (Blueprint $table) => $table->dropColumn('no_agency'));
-        foreach (['recognised', 'taggings', 'tags', 'stations', 'relations', 'affiliations'] as $table) {
+        foreach (['pasted', 'recognised', 'taggings', 'tags', 'stations', 'relations', 'affiliations'] as $table) {
             Schema::dropIfExists($table);
         }
     }

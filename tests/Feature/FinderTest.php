@@ -329,6 +329,19 @@ final class FinderTest extends TestCase
         $this->get(route('finder', $query + ['every' => '1']))->assertOk()->assertSeeText('Contacts known');
     }
 
+    public function test_a_long_list_is_pasted_and_the_address_stays_short(): void
+    {
+        $domains = implode("\n", [...array_map(fn (int $i): string => "nobody$i.example", range(1, 900)), 'tunhede.example', 'www.sverkhult.example']);
+        $search = $this->search(['on' => 'accounts', 'c' => [['f' => 'domain', 'v' => $domains]]]);
+        self::assertSame(2, $search->total());
+        $address = http_build_query($search->parameters());
+        self::assertLessThan(200, strlen($address));
+        parse_str($address, $again);
+        self::assertSame(['Glasverk Tunhede', 'Papir Sverkhult'], $this->found($again));
+        $this->actingAs($this->rep)->get(route('finder', $again))->assertOk()->assertSee('and 896 more')->assertSee('nobody900.example');
+        $this->get(route('finder', ['on' => 'accounts', 'c' => [['f' => 'domain', 'v' => '@'.str_repeat('0', 20)]]]))->assertOk()->assertSeeText('Choose at least one value');
+    }
+
     public function test_a_mistake_stands_at_its_step_and_the_others_hold(): void
     {
         $page = $this->actingAs($this->rep)->get(route('finder', ['on' => 'contacts', 'c' => [['f' => 'title', 'q' => '(head'], ['f' => 'country', 'v' => 'DK'], ['f' => 'headcount', 'lo' => 'many'], ['f' => 'near', 'q' => 'Nowhere', 'km' => '5'], ['f' => 'no-such-field']]]))->assertOk();

@@ -24,7 +24,7 @@
     @if ($field === Field::Attribute)
         <label class="field"><span>Attribute</span><select name="{{ $name('w') }}" required>@foreach ($options->which($field) as $which)<option @selected($which === mb_strtolower($given['w'] ?? ''))>{{ $which }}</option>@endforeach</select></label>
     @endif
-    <label class="field"><span>{{ $field === Field::Attribute ? 'Values; none: any' : ucfirst($field->label()) }}, parted by commas or lines</span><textarea name="{{ $name('v') }}" rows="2" maxlength="4000" @required($field !== Field::Attribute) data-first>{{ $given['v'] ?? '' }}</textarea></label>
+    <label class="field"><span>{{ $field === Field::Attribute ? 'Values; none: any' : ucfirst($field->label()) }}, parted by commas or lines</span><textarea name="{{ $name('v') }}" rows="2" maxlength="{{ App\Finder\Pasted::LONGEST }}" @required($field !== Field::Attribute) data-first>{{ App\Finder\Pasted::text($given['v'] ?? '') }}</textarea></label>
     @if ($field === Field::Technology)<label><input type="checkbox" name="{{ $name('all') }}" value="1" @checked(($given['all'] ?? '') === '1')> all of them together</label>@endif
 @elseif ($field->test() === Test::Range)
     @if ($field === Field::KnownContacts && $options->which($field) !== [])

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Finder;
+
+use Illuminate\Support\Facades\DB;
+
+/** Long lists of values, kept under a short mark, so that the address of a search stays one that can be sent. */
+final class Pasted
+{
+    /** Up to so many characters stand in the address itself. */
+    private const SHORT = 600;
+
+    public const LONGEST = 400_000;
+
+    /** @return string the text, or the mark under which it is kept */
+    public static function short(string $text): string
+    {
+        if (strlen($text) <= self::SHORT) {
+            return $text;
+        }
+        $mark = '@'.substr(hash('sha256', $text), 0, 20);
+        DB::table('pasted')->insertOrIgnore(['mark' => $mark, 'text' => $text, 'created_at' => now()]);
+
+        return $mark;
+    }
+
+    public static function text(string $short): string
+    {
+        return preg_match('/^@[0-9a-f]{20}$/', $short) === 1 ? (string) DB::table('pasted')->where('mark', $short)->value('text') : $short;
+    }
+}
