@@ -70,9 +70,10 @@ final class Scenario
         $this->bring(IntakeKind::Signals, 'signals.csv', (new Happenings($this->dice, $this->now->getTimestamp()))->make($companies, $people, $this->signals), $team[4]);
         $this->bring(IntakeKind::Accounts, 'fair-accounts.csv', Stories::fair(), $team[0]);
         $this->bring(IntakeKind::Contacts, 'fair-visitors.csv', Stories::visitors(), $team[0]);
-        $books = $this->acquaintances->books($people, $team, $this->relations);
-        if ($books !== []) {
-            $this->bring(IntakeKind::Relations, 'relations.csv', $books, $team[0]);
+        // Each brings their own; those of the leaders come through the lead.
+        $books = collect($this->acquaintances->books($people, $team, $this->relations))->groupBy('known by');
+        foreach (array_filter($team, fn (User $one): bool => $books->has($one->name)) as $one) {
+            $this->bring(IntakeKind::Relations, 'relations.csv', array_values($books[$one->name]->all()), $one->signs_in ? $one : $team[4]);
         }
         $this->acquaintances->stations($team);
         KeepOut::query()->create(['type' => 'domain', 'value' => 'papper-brannhult.example', 'reason' => 'asked not to be contacted', 'user_id' => $team[4]->id]);

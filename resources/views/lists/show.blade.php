@@ -10,7 +10,8 @@
         <div class="card gap spread"><p>Held until the answers of <a href="{{ route('lists.show', $trial->list) }}">{{ $trial->list->name }}</a> are in: {{ $trial->approached }} of {{ $trial->size }} approached, {{ $trial->answered }} answered or silent for two weeks. @if ($trial->isIn())<strong>They are in.</strong>@endif</p>
             <form method="post" action="{{ route('lists.release', $list) }}">@csrf @method('DELETE')<button class="button">{{ $trial->isIn() ? 'Go on with it' : 'Go on all the same' }}</button></form></div>
     @endif
-    <details class="gap"><summary class="pine">Split into batches</summary>
+    <div class="list-more gap">
+    <details><summary class="pine">Split into batches</summary>
         <form method="post" action="{{ route('lists.split', $list) }}" class="buttons" style="padding-top: 8px; align-items: end">@csrf
             <label class="field"><span>By</span><select name="by">@foreach (App\Finder\SplitBy::of($subject) as $by)<option value="{{ $by->value }}">{{ $by->label() }}</option>@endforeach</select></label>
             <label class="field"><span>Parts, if evenly</span><input type="number" name="parts" min="2" max="20" value="2" style="width: 90px"></label>
@@ -21,6 +22,7 @@
     @endif
     <details><summary class="pine">Tag them</summary>
         <form method="post" action="{{ route('tags.store') }}" class="buttons list-form">@csrf<input type="hidden" name="subject" value="{{ $list->subject }}"><input type="hidden" name="list" value="{{ $list->id }}"><label class="field"><span>Tag</span><input name="tag" required maxlength="60" list="tags"></label><datalist id="tags">@foreach ($tags as $tag)<option>{{ $tag }}</option>@endforeach</datalist><button class="button">Tag all {{ number_format($size) }}</button></form></details>
+    </div>
     <p class="soft gap">Made by: @foreach ($search->steps as $step)<strong>{{ $step->excludes() ? 'not ' : '' }}{{ $step->field->label() }}</strong> {{ $step->says() }}{{ $loop->last ? '' : ' · ' }}@endforeach{{ $list->per_account ? ', at most '.$list->per_account.' at one account' : '' }};
         <a href="{{ route('finder', $search->parameters()) }}">the same search today</a> would add {{ number_format($newer) }} and miss {{ number_format($gone) }}.</p>
     <div class="scroll gap">@include('finder.table', ['rows' => $rows, 'choose' => false])</div>
