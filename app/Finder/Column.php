@@ -9,6 +9,7 @@ use App\Models\Contact;
 use Illuminate\Http\Request;
 use Luftig\Core\Finder\Subject;
 use Luftig\Core\Person\Title;
+use Luftig\Core\Priority\ChannelType;
 
 /** What can be given out of an account or a contact; the value is the heading. */
 enum Column: string
@@ -68,12 +69,9 @@ enum Column: string
     {
         $contact = $record instanceof Contact ? $record : null;
         $account = $record instanceof Contact ? $record->account : $record;
-        $standing = $rows->standing($record);
-        $email = $contact?->channels->firstWhere('type.value', 'email');
-        $priority = $rows->priority($record);
 
         return (string) match ($this) {
-            self::Priority => $priority === null ? '' : number_format($priority, 1),
+            self::Priority => ($priority = $rows->priority($record)) === null ? '' : number_format($priority, 1),
             self::Part => $contact === null ? '' : $rows->part($contact)?->label(),
             self::FirstName => $contact?->first_name,
             self::LastName => $contact?->last_name,
@@ -82,9 +80,9 @@ enum Column: string
             self::InPostSince => $contact?->posts->firstWhere('until', null)?->since?->toDateString(),
             self::Account => $account->name,
             self::Domain => $account->domain,
-            self::Email => $email?->value,
-            self::EmailState => $email?->state->label(),
-            self::Phone => $contact?->channels->firstWhere('type.value', 'direct_phone')?->value,
+            self::Email => $contact?->channels->firstWhere('type', ChannelType::Email)?->value,
+            self::EmailState => $contact?->channels->firstWhere('type', ChannelType::Email)?->state->label(),
+            self::Phone => $contact?->channels->firstWhere('type', ChannelType::DirectPhone)?->value,
             self::Profile => $contact?->profile,
             self::Industry => $account->industries->pluck('code')->filter()->implode(' '),
             self::Country => $account->headquarters()?->country,
@@ -93,8 +91,8 @@ enum Column: string
             self::Revenue => $account->revenue,
             self::ContactsKnown => $account->getAttribute('contacts_count'),
             self::Owner => $account->owner?->name,
-            self::Fit => $standing === null ? '' : number_format($standing->fit, 2),
-            self::ActBy => $standing?->act_by?->toDateString(),
+            self::Fit => ($standing = $rows->standing($record)) === null ? '' : number_format($standing->fit, 2),
+            self::ActBy => $rows->standing($record)?->act_by?->toDateString(),
             self::Source => $record->source,
         };
     }

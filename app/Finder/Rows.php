@@ -15,12 +15,22 @@ use Luftig\Core\Priority\Part;
 /** Those who were found, with what is shown of them, in the order given. */
 final readonly class Rows
 {
+    /** @var array<int, array{float, string}> contact → priority and part */
+    private array $ranked;
+
     /**
      * @param  Collection<int, Standing>  $standings  by account
      * @param  list<Account|Contact>  $records
      */
     private function __construct(public array $records, public Collection $standings)
     {
+        $ranked = [];
+        foreach ($standings as $standing) {
+            foreach ($standing->contacts ?? [] as [$id, $priority, $part]) {
+                $ranked[$id] = [$priority, $part];
+            }
+        }
+        $this->ranked = $ranked;
     }
 
     /** @param  list<int>  $ids */
@@ -42,17 +52,12 @@ final readonly class Rows
 
     public function part(Contact $contact): ?Part
     {
-        return Part::tryFrom((string) (array_column($this->standing($contact)->contacts ?? [], 2, 0)[$contact->id] ?? ''));
+        return Part::tryFrom($this->ranked[$contact->id][1] ?? '');
     }
 
     /** The priority of an account, or of a contact. */
     public function priority(Account|Contact $record): ?float
     {
-        $standing = $this->standing($record);
-        if ($record instanceof Account) {
-            return $standing?->priority;
-        }
-
-        return array_column($standing->contacts ?? [], 1, 0)[$record->id] ?? null;
+        return $record instanceof Account ? $this->standing($record)?->priority : $this->ranked[$record->id][0] ?? null;
     }
 }
