@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Finder;
 
 use App\Models\Offer;
-use Illuminate\Support\Facades\File;
 use Luftig\Core\Finder\Index;
 use Luftig\Core\Finder\Indexer;
+use Luftig\Core\Finder\Memory;
 use Luftig\Core\Finder\Record;
 use Luftig\Core\Finder\Store;
-use RuntimeException;
 
 /**
  * Small indexes beside the large one, of accounts that changed since it was built. Each is made once, by the first search after a
@@ -52,7 +51,7 @@ final readonly class Patches
 
     /**
      * @param  array<int, string>  $changed
-     * @return list<array{FileStore, array<int, string>}> the oldest first; together they hold all that changed, as it is now
+     * @return list<array{Memory, array<int, string>}> the oldest first; together they hold all that changed, as it is now
      */
     private function current(array $changed): array
     {
@@ -69,51 +68,44 @@ final readonly class Patches
         return $whole ? [$patch] : [...array_values($patches), $patch];
     }
 
-    /** @return array<int, array{FileStore, array<int, string>}> by number, from the last one on that was made of all */
+    /** @return array<int, array{Memory, array<int, string>}> by number, from the last one on that was made of all */
     private function there(): array
     {
         $patches = [];
-        foreach (glob("{$this->folder}/patch-*") ?: [] as $folder) {
-            $store = FileStore::open($folder);
-            if ($store !== null) {
-                $patches[(int) substr(strrchr($folder, '-') ?: '', 1)] = [$store, json_decode($store->get('changed') ?? '[]', true, flags: JSON_THROW_ON_ERROR), $store->get('whole') === '1'];
+        $whole = 0;
+        foreach (glob("{$this->folder}/patch-*") ?: [] as $file) {
+            // A whole file or none, since it is renamed into its place; another process may just have taken it away.
+            $pieces = @unserialize((string) @file_get_contents($file), ['allowed_classes' => false]);
+            if (is_array($pieces)) {
+                $number = (int) substr(strrchr($file, '-') ?: '', 1);
+                $patches[$number] = [new Memory($pieces), json_decode($pieces['changed'], true, flags: JSON_THROW_ON_ERROR)];
+                $whole = $pieces['whole'] === '1' ? max($whole, $number) : $whole;
             }
         }
         ksort($patches);
-        foreach (array_reverse($patches, true) as $number => [, , $whole]) {
-            if ($whole) {
-                $patches = array_filter($patches, fn (int $one): bool => $one >= $number, ARRAY_FILTER_USE_KEY);
-                break;
-            }
-        }
 
-        return array_map(fn (array $patch): array => [$patch[0], $patch[1]], $patches);
+        return array_filter($patches, static fn (int $number): bool => $number >= $whole, ARRAY_FILTER_USE_KEY);
     }
 
     /**
      * @param  array<int, string>  $accounts
      * @param  bool  $whole  they are all that changed
-     * @return array{FileStore, array<int, string>}
+     * @return array{Memory, array<int, string>}
      */
     private function make(int $number, array $accounts, bool $whole): array
     {
-        $folder = "{$this->folder}/patch-$number";
-        $made = "{$this->folder}/made-".getmypid().'-'.hrtime(true);
         $records = iterator_to_array((new Records($this->offer))->read(array_keys($accounts)), false);
-        $indexer = new Indexer(array_map(fn (Record $account): int => Indexer::pagesFor(count($account->contacts), count($account->parts ?? [])), $records));
-        FileStore::write($made, ['changed' => json_encode($accounts, JSON_THROW_ON_ERROR), 'whole' => $whole ? '1' : '0'] + iterator_to_array(Indexes::pieces($indexer, $records)));
-        // Of two who make it at once, one is first; the other keeps its own for this once.
-        $store = @rename($made, $folder) ? FileStore::open($folder) : FileStore::open($made);
-        if ($store === null) {
-            throw new RuntimeException('The patch of the index cannot be read.');
-        }
-        is_dir($made) && File::deleteDirectory($made);
-        if ($whole) {
-            foreach (glob("{$this->folder}/patch-*") ?: [] as $old) {
-                (int) substr(strrchr($old, '-') ?: '', 1) < $number && File::deleteDirectory($old);
-            }
+        $indexer = new Indexer(array_map(static fn (Record $account): int => Indexer::pagesFor(count($account->contacts), count($account->parts ?? [])), $records));
+        $pieces = ['changed' => json_encode($accounts, JSON_THROW_ON_ERROR), 'whole' => $whole ? '1' : '0'] + iterator_to_array(Indexes::pieces($indexer, $records));
+        $made = "{$this->folder}/made-".getmypid().'-'.hrtime(true);
+        file_put_contents($made, serialize($pieces));
+        // Of two who make it at once, the first is kept; the other uses its own for this once.
+        @link($made, "{$this->folder}/patch-$number");
+        unlink($made);
+        foreach ($whole ? glob("{$this->folder}/patch-*") ?: [] : [] as $old) {
+            (int) substr(strrchr($old, '-') ?: '', 1) < $number && @unlink($old);
         }
 
-        return [$store, $accounts];
+        return [new Memory($pieces), $accounts];
     }
 }
