@@ -9,6 +9,7 @@ use App\Network\Knowing;
 use App\People\Fingerprints;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Text\Fold;
+use stdClass;
 
 /** Relations: an address book of one of us, of the one chosen at intake or the uploader where no column says whose; the same by person within one book. */
 final class RelationRows implements Rows
@@ -62,6 +63,8 @@ final class RelationRows implements Rows
         $intake = DB::table('intakes')->where('id', $ledger->intake)->first(['user_id', 'whose_id']);
         $uploader = $intake?->user_id;
         $now = now()->toDateTimeString();
+        $prints = array_map(fn (array $record): string => $this->key(['known_by' => null] + $record), $records);
+        $known = DB::table('relations')->whereIn('fingerprint', $prints)->get()->keyBy(fn (stdClass $row): string => $row->user_id.$row->fingerprint);
         $new = [];
         foreach ($records as $line => $record) {
             $named = $record['known_by'] === null ? $intake->whose_id ?? $uploader : $users->first(fn (User $user): bool => in_array(mb_strtolower($record['known_by']), [mb_strtolower($user->name), mb_strtolower((string) $user->email)], true))?->id;
@@ -75,10 +78,16 @@ final class RelationRows implements Rows
 
                 continue;
             }
-            $print = $this->key(['known_by' => null] + $record);
-            $there = DB::table('relations')->where('user_id', $named)->where('fingerprint', $print)->first();
+            $print = $prints[$line];
+            $there = $known[$named.$print] ?? null;
+            if (isset($new[$named.$print])) {
+                // One of us can be named in two ways, by name and by address.
+                $tally->unchanged++;
+
+                continue;
+            }
             if ($there === null) {
-                $new[] = [$named, $record['person'], $record['email'], $record['profile'], $record['domain'], ...array_map(fn (string $field) => $record[$field], self::FIELDS), $uploader, $print, $now, $now];
+                $new[$named.$print] = [$named, $record['person'], $record['email'], $record['profile'], $record['domain'], ...array_map(fn (string $field) => $record[$field], self::FIELDS), $uploader, $print, $now, $now];
 
                 continue;
             }
@@ -92,7 +101,7 @@ final class RelationRows implements Rows
             $ledger->changed('relation', $there->id, array_intersect_key((array) $there, $after), $after);
             $tally->updated++;
         }
-        $ids = Bulk::insert('relations', ['user_id', 'person', 'email', 'profile', 'domain', ...self::FIELDS, 'brought_by', 'fingerprint', 'created_at', 'updated_at'], $new);
+        $ids = Bulk::insert('relations', ['user_id', 'person', 'email', 'profile', 'domain', ...self::FIELDS, 'brought_by', 'fingerprint', 'created_at', 'updated_at'], array_values($new));
         $ledger->created('relation', $ids);
         $tally->created = count($ids);
         Knowing::tie();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Finder\Indexes;
 use App\Models\Intake;
 use App\People\DerivedSignals;
 use Illuminate\Database\Query\Builder;
@@ -50,6 +51,8 @@ final class Undo
                 return $changes->count();
             });
         } while ($done > 0);
+        // Accounts that are gone cannot be hidden one by one: no change of theirs is left to tell of them.
+        Indexes::forget();
         $intake->update([
             'state' => IntakeState::Undone, 'finished_at' => now(),
             'message' => $kept === 0 ? null : "$kept records were kept, because they were changed or built on since.",

@@ -20,7 +20,7 @@ final class Phrases
 
     /** Words that join others and say nothing by themselves, in the languages of titles. */
     private const JOINING = [
-        'the', 'and', 'for', 'with', 'from', 'our', 'are', 'that', 'this', 'into', 'und', 'der', 'die', 'das', 'den', 'des', 'mit', 'fur', 'von', 'bei', 'och', 'for', 'med', 'som', 'til', 'van', 'het', 'een', 'voor', 'dla', 'oraz', 'les', 'pour',
+        'the', 'and', 'for', 'with', 'from', 'our', 'are', 'that', 'this', 'into', 'und', 'der', 'die', 'das', 'den', 'des', 'mit', 'fur', 'von', 'bei', 'och', 'med', 'som', 'til', 'van', 'het', 'een', 'voor', 'dla', 'oraz', 'les', 'pour',
     ];
 
     /**

@@ -113,6 +113,7 @@ final class FinderDemoTest extends TestCase
         $search = Search::from($offer, $query);
         self::assertGreaterThan(20, $search->total());
         foreach ([Field::Country, Field::Technology, Field::Seniority, Field::BusinessFunction, Field::Signal, Field::City, Field::Language, Field::BuyerRole] as $field) {
+            self::assertNotSame([], $search->counts($field, 4), $field->value);
             foreach ($search->counts($field, 4) as $value => $count) {
                 $narrowed = Search::from($offer, ['c' => [...$query['c'], ['f' => $field->value, 'v' => (string) $value]]] + $query);
                 self::assertSame($count, $narrowed->total(), "{$field->value}: $value");

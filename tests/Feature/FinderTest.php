@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Finder\Search;
 use App\Finder\Varying;
 use App\Finder\Watching;
+use App\Intake\Importer;
 use App\Intake\IntakeKind;
 use App\Jobs\RefreshStandings;
 use App\Mail\WatchDigest;
@@ -340,6 +341,16 @@ final class FinderTest extends TestCase
         self::assertSame(['Glasverk Tunhede', 'Papir Sverkhult'], $this->found($again));
         $this->actingAs($this->rep)->get(route('finder', $again))->assertOk()->assertSee('and 896 more')->assertSee('nobody900.example');
         $this->get(route('finder', ['on' => 'accounts', 'c' => [['f' => 'domain', 'v' => '@'.str_repeat('0', 20)]]]))->assertOk()->assertSeeText('Choose at least one value');
+    }
+
+    public function test_accounts_that_an_undo_takes_away_are_counted_no_longer(): void
+    {
+        $intake = $this->bring(IntakeKind::Accounts, "domain;name;country\ngone.example;Soon gone;FI\n");
+        (new Standings)->refresh();
+        self::assertSame(5, $this->search(['on' => 'accounts'])->total());
+        (new Importer)->undo($intake);
+        (new Standings)->refresh();
+        self::assertSame([4, 0], [$this->search(['on' => 'accounts'])->total(), $this->search(['on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'FI']]])->total()]);
     }
 
     public function test_a_mistake_stands_at_its_step_and_the_others_hold(): void

@@ -60,6 +60,13 @@ final class NetworkTest extends TestCase
         self::assertSame(0, Relation::query()->count());
     }
 
+    public function test_one_of_us_who_is_named_in_two_ways_has_one_book(): void
+    {
+        $intake = $this->bring(IntakeKind::Relations, "known by;name;email\nAnton;Pernille Rye;pernille@tunhede.example\nanton@blasvik.example;Pernille Rye;pernille@tunhede.example\nGreta Nystierna;Pernille Rye;pernille@tunhede.example\n");
+        self::assertSame([2, 1, 0], [$intake->created, $intake->unchanged, $intake->rejected]);
+        self::assertSame(1, Relation::query()->where('user_id', $this->anton->id)->count());
+    }
+
     public function test_a_book_of_vcards_is_taken_in_as_relations(): void
     {
         $cards = "BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Pernille Rye\r\nN:Rye;Pernille;;;\r\nEMAIL:pernille@tunhede.example\r\nEND:VCARD\r\nBEGIN:VCARD\r\nVERSION:4.0\r\nFN:Ola Nobody\r\nEND:VCARD\r\n";

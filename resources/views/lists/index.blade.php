@@ -14,11 +14,11 @@
     @endif
     @if ($lists->count() > 1)
         <x-wrong :for="['name', 'how', 'first', 'second']" />
-        <details @if ($errors->any()) open @endif><summary class="pine">Combine two lists</summary>
+        <details class="combine" @if ($errors->any()) open @endif><summary class="pine">Combine two lists</summary>
             <form method="post" action="{{ route('lists.combine') }}" class="buttons list-form">@csrf
-                <label class="field"><span>List</span><select name="first">@foreach ($lists as $one)<option value="{{ $one->id }}" @selected((int) old('first') === $one->id)>{{ $one->name }}</option>@endforeach</select></label>
-                <label class="field"><span>How</span><select name="how">@foreach (['union' => 'and also', 'overlap' => 'only those also on', 'difference' => 'without those on'] as $how => $label)<option value="{{ $how }}" @selected(old('how') === $how)>{{ $label }}</option>@endforeach</select></label>
-                <label class="field"><span>List</span><select name="second">@foreach ($lists as $one)<option value="{{ $one->id }}" @selected((int) old('second') === $one->id)>{{ $one->name }}</option>@endforeach</select></label>
+                <label class="field"><span>First list</span><select name="first">@foreach ($lists as $one)<option value="{{ $one->id }}" @selected((int) old('first') === $one->id)>{{ $one->name }}</option>@endforeach</select></label>
+                <label class="field"><span>How</span><select name="how">@foreach (['union' => 'all of both', 'overlap' => 'only who is on both', 'difference' => 'the first without the second'] as $how => $label)<option value="{{ $how }}" @selected(old('how') === $how)>{{ $label }}</option>@endforeach</select></label>
+                <label class="field"><span>Second list</span><select name="second">@foreach ($lists as $one)<option value="{{ $one->id }}" @selected((int) old('second', $lists[1]->id) === $one->id)>{{ $one->name }}</option>@endforeach</select></label>
                 <label class="field"><span>Name of the new list</span><input name="name" required maxlength="100" value="{{ old('name') }}"></label><button class="button">Combine</button></form></details>
     @endif
     @forelse ($lists as $list)
