@@ -18,7 +18,7 @@ use Luftig\Core\Mistake;
 /** A search: what is looked for, and the row of steps. It stands whole in its address, so that it can be sent, kept and gone back from. */
 final class Search
 {
-    private const MOST = 20;
+    public const MOST = 20;
 
     /** @var list<array{Index, Narrowing}>|null */
     private ?array $asked = null;

@@ -215,7 +215,7 @@ final readonly class StepForm
             $this->field === Field::Before => implode(' · ', array_filter([$this->given('q'), $this->given('q2') === '' ? '' : 'at '.$this->given('q2'), $this->between('lo', 'hi', ' months ago')])),
             $this->field === Field::Spending => $this->given('lo').' '.$this->currency()." at $which % of revenue",
             $this->field === Field::Attribute => $which.': '.($this->values() === [] ? 'any' : implode(', ', $this->values())),
-            $this->field === Field::Reach => $this->reach()->says(),
+            $this->field === Field::Reach => $this->reaches(),
             $this->field === Field::KeptOut => 'customers, competitors, agencies, keep-out',
             $this->field->test() === Test::Range => $this->between('lo', 'hi', $this->given('cur') === '' ? '' : ' '.$this->currency()),
             $this->field->test() === Test::Query => $this->given('q'),
@@ -228,6 +228,15 @@ final readonly class StepForm
             $this->field === Field::KnownContacts && $which !== '' => "$said in the role $which",
             default => $said,
         };
+    }
+
+    private function reaches(): string
+    {
+        try {
+            return $this->reach()->says();
+        } catch (Mistake) {
+            return 'through nobody we know of';
+        }
     }
 
     private function given(string $key): string

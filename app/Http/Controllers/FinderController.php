@@ -107,7 +107,7 @@ final class FinderController extends Controller
         if (! is_numeric($at) || ! isset($search->steps[(int) $at])) {
             return null;
         }
-        $lines = mb_substr($request->string('over')->toString(), 0, 2000);
+        $lines = is_string($request->query('over')) ? mb_substr($request->query('over'), 0, 2000) : '';
 
         return ['at' => (int) $at, 'lines' => $lines, 'tried' => Varying::of($search, (int) $at, $lines)];
     }

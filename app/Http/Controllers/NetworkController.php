@@ -48,8 +48,8 @@ final class NetworkController extends Controller
     /** What somebody brought, or what others brought of theirs. */
     public function relations(Request $request): View
     {
-        $find = $request->string('find')->trim()->toString();
-        $relations = $this->mine($request)->with('user', 'contact.account')->when($find !== '', fn (Builder $query) => $query->where(fn (Builder $either) => $either->where('person', 'like', "%$find%")->orWhere('domain', 'like', "%$find%")))->orderBy('person')->paginate(self::PAGE)->withQueryString();
+        $find = trim((string) ($request->validate(['find' => ['nullable', 'string', 'max:190']])['find'] ?? ''));
+        $relations = $this->mine($request)->with('user', 'contact.account')->when($find !== '', fn (Builder $query) => $query->where(fn (Builder $either) => $either->where('person', 'like', '%'.addcslashes($find, '%_\\').'%')->orWhere('domain', 'like', '%'.addcslashes($find, '%_\\').'%')))->orderBy('person')->paginate(self::PAGE)->withQueryString();
 
         return view('network.relations', ['relations' => $relations, 'find' => $find, 'books' => $this->mine($request)->with('user')->selectRaw('user_id, source, COUNT(*) AS size, COUNT(contact_id) AS known')->groupBy('user_id', 'source')->get()]);
     }

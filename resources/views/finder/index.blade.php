@@ -50,7 +50,9 @@
         @endforeach
     </ol>
     <section class="adding" aria-label="Add a condition">
-        @if ($add !== null && $add->suits($search->subject))
+        @if (count($steps) >= App\Finder\Search::MOST)
+            <p class="soft">A search has at most {{ App\Finder\Search::MOST }} steps; take one out to add another.</p>
+        @elseif ($add !== null && $add->suits($search->subject))
             <form method="get" action="{{ route('finder') }}" class="card stack" id="adding">
                 <h2>{{ ucfirst($add->label()) }}</h2>
                 @include('finder.hidden', ['steps' => $steps])
