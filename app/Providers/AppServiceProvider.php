@@ -19,8 +19,13 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        // Standings are written as files that the server reads (App\Intake\Bulk).
-        config(['database.connections.mariadb.options' => [PDO::MYSQL_ATTR_LOCAL_INFILE => true]]);
+        config(['database.connections.mariadb.options' => [
+            // Standings are written as files that the server reads (App\Intake\Bulk).
+            PDO::MYSQL_ATTR_LOCAL_INFILE => true,
+            // One way to the server for a question instead of two; no statement is asked twice on one connection.
+            PDO::ATTR_EMULATE_PREPARES => true,
+            PDO::MYSQL_ATTR_MULTI_STATEMENTS => false,
+        ]]);
     }
 
     public function boot(): void
