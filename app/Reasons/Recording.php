@@ -25,7 +25,7 @@ final class Recording
      */
     public static function record(Offer $offer, Account $account, ?Contact $contact, User $by, Standing $standing, string $words, ?string $channel, array $lines, array $facts): Reason
     {
-        $catalogue = RuleBook::of($offer->rules ?? throw new \LogicException('An offer without rules has no reasons.'))->catalogue;
+        $catalogue = RuleBook::catalogueOf($offer->rules ?? throw new \LogicException('An offer without rules has no reasons.'));
 
         return Reason::query()->create([
             'offer_id' => $offer->id, 'account_id' => $account->id, 'contact_id' => $contact?->id, 'user_id' => $by->id, 'words' => $words, 'channel' => $channel,

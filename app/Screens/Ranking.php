@@ -72,7 +72,7 @@ final readonly class Ranking
     {
         $ids = $standings->flatMap(fn (Standing $standing): array => array_column($standing->lines, 0));
         $signals = Signal::query()->with('contact')->whereIn('id', $ids)->get()->keyBy('id');
-        $catalogue = RuleBook::of($offer->rules ?? throw new \LogicException('An offer without rules has no standings.'))->catalogue;
+        $catalogue = RuleBook::catalogueOf($offer->rules ?? throw new \LogicException('An offer without rules has no standings.'));
 
         return $standings->mapWithKeys(fn (Standing $standing): array => [$standing->account_id => Line::of($standing, $signals, $catalogue)])->all();
     }

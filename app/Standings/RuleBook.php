@@ -31,7 +31,7 @@ final readonly class RuleBook
             (int) $rules->offer_id,
             (int) $rules->id,
             new TargetProfile(...self::each($rules->criteria, 'criteria', FitOperation::criterion(...))),
-            self::catalogue($rules->kinds),
+            self::catalogueOf($rules),
             new BuyerRoles(self::each($rules->buyer_roles, 'buyer_roles', ContactsOperation::role(...))),
             self::each($rules->roles_of_interest, 'roles_of_interest', self::interest(...)),
         );
@@ -62,11 +62,11 @@ final readonly class RuleBook
         return array_map(static fn (array $one, int $i): mixed => $make(Input::of($one, "{$place}[$i]")), $stored, array_keys($stored));
     }
 
-    /** @param  array<string, array<string, mixed>>  $changes by kind */
-    private static function catalogue(array $changes): Catalogue
+    /** The kinds of signals as the rules have them, where nothing else of the rules is wanted. */
+    public static function catalogueOf(RuleSet $rules): Catalogue
     {
         $catalogue = Catalogue::standard();
-        foreach ($changes as $name => $change) {
+        foreach ($rules->kinds as $name => $change) {
             $kind = Kind::from($name);
             $catalogue = $catalogue->with($catalogue->of($kind)->with(
                 isset($change['weight']) ? (float) $change['weight'] : null,

@@ -65,7 +65,7 @@ final class ContactController extends Controller
 
         return view('contacts.show', [
             'contact' => $contact, 'account' => $contact->account, 'standing' => $standing, 'group' => $group, 'row' => $group?->row($contact), 'signals' => $signals, 'barred' => Barred::now(),
-            'lines' => $standing === null ? [] : Line::of($standing, $signals, RuleBook::of($standing->ruleSet)->catalogue),
+            'lines' => $standing === null ? [] : Line::of($standing, $signals, RuleBook::catalogueOf($standing->ruleSet)),
             'all' => $standing === null ? [] : Ranking::lines($offer, $standing->newCollection([$standing]))[$standing->account_id],
             'reasons' => Reason::query()->with('user')->where('contact_id', $contact->id)->latest()->limit(10)->get(),
             'approaches' => Approach::query()->with('user')->where('contact_id', $contact->id)->latest('made_at')->limit(20)->get(),

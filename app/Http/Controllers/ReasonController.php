@@ -97,7 +97,7 @@ final class ReasonController extends Controller
         $account->load(['signals' => fn ($query) => $query->with('contact')->where(fn ($either) => $either->whereNull('offer_id')->orWhere('offer_id', $offer->id))]);
         $account->load('industries', 'technologies', 'places');
 
-        return [$standing, Line::of($standing, $account->signals, RuleBook::of($standing->ruleSet)->catalogue)];
+        return [$standing, Line::of($standing, $account->signals, RuleBook::catalogueOf($standing->ruleSet))];
     }
 
     /** @return Collection<int, Contact> */

@@ -41,7 +41,7 @@ final class RulesController extends Controller
     {
         $this->authorize('viewAny', RuleSet::class);
 
-        return view('rules.edit', [...$this->form($ruleSet->offer), 'rules' => $ruleSet, 'catalogue' => RuleBook::of($ruleSet)->catalogue, 'old' => $ruleSet->isNot($ruleSet->offer->rules)]);
+        return view('rules.edit', [...$this->form($ruleSet->offer), 'rules' => $ruleSet, 'catalogue' => RuleBook::catalogueOf($ruleSet), 'old' => $ruleSet->isNot($ruleSet->offer->rules)]);
     }
 
     /** What these rules would move, before they are saved. */
@@ -94,7 +94,7 @@ final class RulesController extends Controller
         $rules = $offer->rules ?? new RuleSet(['offer_id' => $offer->id, 'criteria' => [], 'kinds' => [], 'version' => 0]);
 
         return [
-            'editing' => $offer, 'rules' => $rules, 'catalogue' => RuleBook::of($rules)->catalogue, 'standard' => Catalogue::standard(),
+            'editing' => $offer, 'rules' => $rules, 'catalogue' => RuleBook::catalogueOf($rules), 'standard' => Catalogue::standard(),
             'kinds' => Kind::cases(), 'unread' => Contact::query()->where('reading', 0)->whereNotNull('title')->count(), 'lessons' => TitleLesson::query()->with('user')->orderBy('title')->get(),
             'titles' => Contact::query()->where('reading', 0)->whereNotNull('title')->groupBy('title')->selectRaw('title, COUNT(*) AS n')->orderByDesc('n')->limit(self::TITLES)->toBase()->get(), 'versions' => $offer->ruleSets()->with('author')->get(), 'old' => false, 'newest' => (int) $offer->ruleSets()->max('version'),
         ];
