@@ -30,6 +30,11 @@ final class Column
         if ($number > $this->most) {
             $this->heighten($number);
         }
+        if (! isset($this->planes[1])) {
+            $this->planes[0][$place] = chr($number);
+
+            return;
+        }
         // By reference, since this is done tens of millions of times.
         foreach ($this->planes as &$plane) {
             $plane[$place] = chr($number & 255);
@@ -67,6 +72,12 @@ final class Column
         }
 
         return $places;
+    }
+
+    /** The numbers below 256, a byte each. */
+    public function lowest(): string
+    {
+        return $this->planes[0];
     }
 
     /** All bytes, from 0 to 255. */

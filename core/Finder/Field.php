@@ -148,13 +148,21 @@ enum Field: string
      */
     public function scaled(float $value): int
     {
-        return (int) max(0, round(match ($this) {
-            self::Revenue, self::EventAmount => $value / 1000,
-            self::Growth => ($value + 1) * 1000,
-            self::Fit, self::Coverage, self::Timing, self::Access, self::EventStrength => $value * 1000,
-            self::Priority => $value * 10,
-            default => $value,
-        }));
+        [$plus, $times] = $this->scale();
+
+        return (int) max(0, round(($value + $plus) * $times));
+    }
+
+    /** @return array{int, float} what is added to a number, and by what it is then multiplied, to be held by the index */
+    public function scale(): array
+    {
+        return match ($this) {
+            self::Revenue, self::EventAmount => [0, .001],
+            self::Growth => [1, 1000.0],
+            self::Fit, self::Coverage, self::Timing, self::Access, self::EventStrength => [0, 1000.0],
+            self::Priority => [0, 10.0],
+            default => [0, 1.0],
+        };
     }
 
     /** Days a range counts back from today, rather than the numbers themselves. */

@@ -30,11 +30,17 @@ final class Indexer
 
     private const PRECISION = 100_000;
 
-    /** @var array<string, string> key → bits */
-    private array $bits = [];
+    /** @var array<string, array<string, Collected>> of → field → its values */
+    private array $values = [];
 
-    /** @var array<string, Lines> by text field */
-    private array $lines = [];
+    /** @var array<string, array<string, array{Column, int, float}>> of → field → its numbers, each one higher than it is, and their scale */
+    private array $numbers = [];
+
+    /** @var array<string, array<string, array{Bits, Lines}>> of → field → where there is a text, and these */
+    private array $texts = [];
+
+    /** @var array<string, Bits> key → bits */
+    private array $bits = [];
 
     /** @var array<int, int> page → account */
     private array $accountOf = [];
@@ -45,29 +51,8 @@ final class Indexer
     /** @var list<array{float, float, int, bool}> latitude, longitude, page, headquarters */
     private array $places = [];
 
-    /** @var array<string, array<array-key, array{int, int}>> of:field → value → how many accounts and contacts have it */
-    private array $totals = [];
-
-    /** @var array<string, array<int, string>> of:field → place → its one value, for fields that never have several */
-    private array $single = [];
-
-    /** @var array<string, true> */
-    private array $several = [];
-
-    /** @var array<string, Column> of:field → its numbers, each one higher than it is */
-    private array $columns = [];
-
-    /** @var array<string, Column> of:field → the number of its first value */
-    private array $coded = [];
-
-    /** @var array<string, array<array-key, int>> of:field → value → its number */
-    private array $codes = [];
-
-    /** @var array<string, Field> */
-    private array $bases = [];
-
-    /** @var array<string, array{bool, bool}> field → what sort() says of it, which is asked tens of millions of times */
-    private array $sorts = [];
+    /** @var array<int, int> first page of an account → how many contacts it has */
+    private array $contactsAt = [];
 
     private int $page = 0;
 
@@ -93,9 +78,10 @@ final class Indexer
     {
         $own = self::pagesFor(count($account->contacts), count($account->parts ?? []));
         $this->set('a:first', $this->page, $this->pages);
+        $this->contactsAt[$this->page] = count($account->contacts);
         for ($page = $this->page; $page < $this->page + $own; $page++) {
             $this->accountOf[$page] = $account->id;
-            $this->describe('a', $account, $page, $this->pages, $page === $this->page ? [1, count($account->contacts)] : [0, 0]);
+            $this->describe('a', $account, $page, $this->pages);
             foreach ($account->places ?? [] as [$latitude, $longitude, $seat]) {
                 $this->places[] = [$latitude, $longitude, $page, $seat];
                 $this->set('a:near:any:known', $page, $this->pages);
@@ -109,7 +95,9 @@ final class Indexer
         }
         $this->pack('a:order', $this->page, self::order($account), $this->pages);
         foreach ($account->parts ?? [] as $i => $event) {
-            $this->describePart('e', $event, ($i % self::EVENTS) * $this->pages + $this->page + intdiv($i, self::EVENTS), self::EVENTS * $this->pages);
+            $place = ($i % self::EVENTS) * $this->pages + $this->page + intdiv($i, self::EVENTS);
+            $this->set('e:all', $place, self::EVENTS * $this->pages);
+            $this->describe('e', $event, $place, self::EVENTS * $this->pages);
         }
         $levels = self::LEVELS * $this->pages;
         foreach ($account->contacts as $i => $contact) {
@@ -119,7 +107,8 @@ final class Indexer
             $this->describe('c', $contact, $place, $levels);
             $this->pack('c:order', $place, self::order($contact), $levels);
             foreach ($contact->parts ?? [] as $j => $post) {
-                $this->describePart('b', $post, $j * $levels + $place, ($j + 1) * $levels);
+                $this->set('b:all', $j * $levels + $place, ($j + 1) * $levels);
+                $this->describe('b', $post, $j * $levels + $place, ($j + 1) * $levels);
             }
         }
         $this->page += $own;
@@ -135,21 +124,6 @@ final class Indexer
         yield 'pages' => pack('P', $this->pages);
         yield 'accounts' => self::numbers($this->accountOf);
         yield from $this->cut();
-        foreach ($this->lines as $field => $lines) {
-            unset($this->lines[$field]);
-            yield from $lines->pieces($field);
-        }
-        foreach ($this->totals as $field => $totals) {
-            uasort($totals, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
-            yield "n:$field" => json_encode($totals, JSON_THROW_ON_ERROR);
-            if (count($totals) > self::MANY && isset($this->single[$field])) {
-                $number = array_flip(array_keys($totals));
-                foreach ($this->single[$field] as $page => $value) {
-                    $this->pack("k:$field", $page, $number[$value] + 1, $this->pages);
-                }
-                unset($this->single[$field]);
-            }
-        }
         // By latitude, so that those near a place are a stretch.
         sort($this->places);
         yield 'places' => implode('', array_map(static fn (array $place): string => pack('eeVV', $place[0], $place[1], $place[2], $place[3] ? 1 : 0), $this->places));
@@ -203,138 +177,82 @@ final class Indexer
         return implode('', array_map(static fn (array $some): string => pack('V*', ...$some), array_chunk($numbers, 1000)));
     }
 
-    /** @param  array{int, int}|null  $counts  as how many accounts and contacts it counts; null: as one contact */
-    private function describe(string $of, Record $record, int $place, int $width, ?array $counts = null): void
+    private function describe(string $of, Record $record, int $place, int $width): void
     {
         foreach ($record->values as $field => $values) {
-            $key = "$of:$field";
-            [$isName, $isCounted] = $this->sorts[$field] ??= self::sort($field);
-            if ($values === []) {
-                $this->set("$key:known", $place, $width);
-
-                continue;
-            }
-            if (isset($values[1])) {
-                $this->several[$key] = true;
-                unset($this->single[$key]);
-            } elseif ($of === 'a' && ! isset($this->several[$key]) && $isCounted) {
-                $this->single[$key][$place] = $values[0];
-            }
-            if ($isName) {
-                $this->set("$key:known", $place, $width);
-                foreach ($values as $value) {
-                    ($this->lines["v:$key"] ??= new Lines)->add(strtr($value, "\n", ' '), $place);
-                }
-            } else {
-                $this->put($key, $values, $place, $width);
-            }
-            foreach ($isCounted ? $values : [] as $value) {
-                $this->totals[$key][$value] ??= [0, 0];
-                $total = &$this->totals[$key][$value];
-                $total[0] += $counts[0] ?? 0;
-                $total[1] += $counts[1] ?? 1;
-            }
+            ($this->values[$of][$field] ??= self::base($field)->isName() ? new Names($width) : new Values($width))->add($values, $place);
         }
-        $this->measure($of, $record, $place, $width);
+        foreach ($record->numbers as $field => $number) {
+            [$column, $plus, $times] = $this->numbers[$of][$field] ??= [new Column($width), ...self::base($field)->scale()];
+            $scaled = (int) round(($number + $plus) * $times);
+            $column->put($place, $scaled < 0 ? 1 : $scaled + 1);
+        }
+        foreach ($record->texts as $field => $line) {
+            [$known, $lines] = $this->texts[$of][$field] ??= [new Bits($width), new Lines];
+            $known->add($place);
+            $lines->add($line, $place);
+        }
         if ($record->parts !== null) {
             $this->set("$of:parts:known", $place, $width);
         }
     }
 
-    /** A signal or a post, of which nothing is counted. */
-    private function describePart(string $of, Record $record, int $place, int $width): void
-    {
-        $this->set("$of:all", $place, $width);
-        foreach ($record->values as $field => $values) {
-            $this->put("$of:$field", $values, $place, $width);
-        }
-        $this->measure($of, $record, $place, $width);
-    }
-
     /**
-     * The first of several values stands in a column, as a number of its own; the others, and those beyond what a byte can tell, in sets.
-     *
-     * @param  list<string>  $values
-     */
-    private function put(string $key, array $values, int $place, int $width): void
-    {
-        $first = true;
-        foreach ($values as $value) {
-            $number = $first ? $this->codes[$key][$value] ?? $this->numbered($key, $value, $width) : 0;
-            if ($number > 0) {
-                $this->coded[$key]->put($place, $number);
-            } else {
-                $this->set("$key:known", $place, $width);
-                $this->set("$key=$value", $place, $width);
-            }
-            $first = false;
-        }
-    }
-
-    /** @return int the number of a value that comes for the first time, from 1; 0: there are too many for a number */
-    private function numbered(string $key, string $value, int $width): int
-    {
-        $this->coded[$key] ??= new Column($width);
-        $number = count($this->codes[$key] ?? []) + 1;
-
-        return $this->codes[$key][$value] = $number < 256 ? $number : 0;
-    }
-
-    private function measure(string $of, Record $record, int $place, int $width): void
-    {
-        foreach ($record->numbers as $field => $number) {
-            $base = $this->bases[$field] ??= self::base($field);
-            ($this->columns["$of:$field"] ??= new Column($width))->put($place, $base->scaled($number) + 1);
-        }
-        foreach ($record->texts as $field => $line) {
-            $this->set("$of:$field:known", $place, $width);
-            ($this->lines[$field] ??= new Lines)->add($line, $place);
-        }
-    }
-
-    /**
-     * The sets that were collected in columns: where each value stands, the binary digits of numbers, and where there is any; and all others.
+     * The sets that were collected: where each value stands and how many have it, the binary digits of numbers, lines, and all others.
      *
      * @return Generator<string, string>
      */
     private function cut(): Generator
     {
-        foreach ($this->coded as $key => $column) {
-            unset($this->coded[$key]);
-            $places = $column->places();
-            foreach (array_filter($this->codes[$key]) as $value => $number) {
-                yield "$key=$value" => $this->with("$key=$value", $places[$number]);
+        $none = new Bits(0);
+        $first = ($this->bits['a:first'] ?? $none)->set();
+        $contacts = ($this->bits['c:all'] ?? $none)->set();
+        $weights = [Of::Account->value => Weights::ofPages($this->contactsAt, $first, $contacts, $this->pages), Of::Contact->value => Weights::ofContacts()];
+        foreach ($this->values as $of => $fields) {
+            foreach ($fields as $field => $values) {
+                unset($this->values[$of][$field], $fields[$field]);
+                yield from $values->pieces("$of:$field");
+                if (isset($weights[$of]) && self::base($field)->isCounted()) {
+                    yield from $this->counted("$of:$field", $values, $weights[$of]);
+                }
             }
-            yield "$key:known" => $this->with("$key:known", self::anyOf($places));
         }
-        foreach ($this->columns as $key => $column) {
-            unset($this->columns[$key]);
-            $digits = $column->digits();
-            foreach ($digits as $digit => $set) {
-                yield "$key#$digit" => $set->bytes();
+        foreach ($this->numbers as $of => $fields) {
+            foreach ($fields as $field => [$column]) {
+                unset($this->numbers[$of][$field], $fields[$field]);
+                $known = Bitmap::none();
+                $digits = $column->digits();
+                foreach ($digits as $digit => $set) {
+                    yield "$of:$field#$digit" => $set->bytes();
+                    $known = $known->or($set);
+                }
+                yield "$of:$field:known" => $known->bytes();
+                yield "d:$of:$field" => (string) count($digits);
             }
-            yield "$key:known" => self::anyOf($digits)->bytes();
-            yield "d:$key" => (string) count($digits);
         }
-        yield from $this->bits;
+        foreach ($this->texts as $of => $fields) {
+            foreach ($fields as $field => [$known, $lines]) {
+                unset($this->texts[$of][$field], $fields[$field]);
+                yield "$of:$field:known" => $known->bytes();
+                yield from $lines->pieces($field);
+            }
+        }
+        foreach ($this->bits as $key => $bits) {
+            yield $key => $bits->bytes();
+        }
         $this->bits = [];
     }
 
-    /** A set, and what else was collected under its key. */
-    private function with(string $key, Bitmap $set): string
+    /** @return Generator<string, string> how many have each value, and the value of each page where there are many */
+    private function counted(string $key, Collected $values, Weights $weights): Generator
     {
-        if (isset($this->bits[$key])) {
-            $set = $set->or(Bitmap::ofBytes($this->bits[$key]));
-            unset($this->bits[$key]);
+        $totals = $values->totals($weights);
+        uasort($totals, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
+        yield "n:$key" => json_encode($totals, JSON_THROW_ON_ERROR);
+        $codes = count($totals) > self::MANY && $key[0] === Of::Account->value ? $values->numbers(array_combine(array_keys($totals), range(1, count($totals))), $this->pages) : null;
+        if ($codes !== null) {
+            yield "k:$key" => $codes;
         }
-
-        return $set->bytes();
-    }
-
-    /** @param  array<Bitmap>  $sets */
-    private static function anyOf(array $sets): Bitmap
-    {
-        return array_reduce($sets, static fn (Bitmap $all, Bitmap $set): Bitmap => $all->or($set), Bitmap::none());
     }
 
     private function pack(string $key, int $place, int $number, int $width): void
@@ -348,14 +266,6 @@ final class Indexer
         $bytes[$at + 3] = chr($number >> 24 & 255);
     }
 
-    /** @return array{bool, bool} whether the values of a field are names, and whether they are counted */
-    private static function sort(string $key): array
-    {
-        $field = self::base($key);
-
-        return [$field->isName(), $field->isCounted()];
-    }
-
     /** The field that a key is of (Condition::named). */
     private static function base(string $key): Field
     {
@@ -364,13 +274,6 @@ final class Indexer
 
     private function set(string $key, int $place, int $width): void
     {
-        $this->bits[$key] ??= '';
-        // By reference, since this is done tens of millions of times.
-        $bits = &$this->bits[$key];
-        $byte = $place >> 3;
-        if (! isset($bits[$byte])) {
-            $bits = str_pad($bits, $width >> 3, "\0");
-        }
-        $bits[$byte] = chr(ord($bits[$byte]) | 1 << ($place & 7));
+        ($this->bits[$key] ??= new Bits($width))->add($place);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Finder;
 
+use Generator;
+
 /** The lines of a text field, each once as far as they are remembered, with the places where they stand. */
 final class Lines
 {
@@ -41,6 +43,17 @@ final class Lines
             $this->tail .= pack('V', $place);
         }
         $this->text .= $this->count++ === 0 ? $line : "\n$line";
+    }
+
+    /** @return Generator<string, string> line → its places, four bytes each; one that is not remembered comes again for each place */
+    public function each(): Generator
+    {
+        foreach ($this->number as $line => $number) {
+            yield (string) $line => $this->places[$number];
+        }
+        foreach ($this->tail === '' ? [] : array_slice(explode("\n", $this->text), count($this->places)) as $i => $line) {
+            yield $line => substr($this->tail, 4 * $i, 4);
+        }
     }
 
     /** @return array<string, string> the lines, where the places of each begin, and the places; a set of its own for those that stand often */
