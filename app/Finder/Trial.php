@@ -6,6 +6,7 @@ namespace App\Finder;
 
 use App\Models\Approach;
 use App\Models\KeptList;
+use App\Models\Offer;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Finder\SpotCheck;
@@ -52,6 +53,19 @@ final readonly class Trial
         $approaches = fn () => Approach::query()->where('offer_id', $trial->offer_id)->whereIn($column, $members)->where('made_at', '>=', $trial->created_at);
 
         return new self($trial, count($members), $approaches()->distinct()->count($column), $approaches()->where(fn ($either) => $either->whereNotNull('result')->orWhere('made_at', '<', now()->subDays(self::SILENT)))->distinct()->count($column));
+    }
+
+    /**
+     * Which of these are held by a list whose trial still waits for answers.
+     *
+     * @param  array<int>  $ids
+     * @return array<int, true>
+     */
+    public static function holding(Offer $offer, string $subject, array $ids): array
+    {
+        $lists = KeptList::query()->where('offer_id', $offer->id)->where('subject', $subject)->whereNotNull('held_for')->get()->reject(fn (KeptList $list): bool => self::of($list)?->isIn() ?? true);
+
+        return $lists->isEmpty() ? [] : array_fill_keys(DB::table('list_members')->whereIn('list_id', $lists->pluck('id'))->whereIn('record_id', $ids)->pluck('record_id')->all(), true);
     }
 
     public function isIn(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Finder\Trial;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\Contact;
@@ -49,13 +50,15 @@ final readonly class Choosing
         $pressed = self::pressed($ids);
         $approached = Approach::query()->whereIn('account_id', $ids)->whereNotNull('contact_id')->where('made_at', '>=', now()->subDays(self::DAYS_OF_CONTACT))->groupBy('contact_id')->selectRaw('contact_id, MAX(made_at) AS made_at')->toBase()->pluck('made_at', 'contact_id');
         $reserved = Reservation::query()->whereIn('account_id', $ids)->where('until', '>=', today())->where('user_id', '<>', $this->rep->id)->pluck('user_id', 'contact_id');
+        $held = Trial::holding($this->offer, 'contacts', $contacts->pluck('id')->all());
+        $heldAccounts = Trial::holding($this->offer, 'accounts', $ids);
         $places = GroupPlace::query()->where('offer_id', $this->offer->id)->whereIn('account_id', $ids)->get()->keyBy('contact_id');
         $byAccount = $contacts->groupBy('account_id');
         $withRoles = ($this->offer->rules->buyer_roles ?? []) !== [];
         $choices = [];
         foreach ($standings as $standing) {
             $ranked = array_column($standing->contacts ?? [], null, 0);
-            $choosable = ($byAccount[$standing->account_id] ?? collect())->map(function (Contact $contact) use ($ranked, $approached, $reserved, $places, $withRoles): Choosable {
+            $choosable = ($byAccount[$standing->account_id] ?? collect())->map(function (Contact $contact) use ($ranked, $approached, $reserved, $held, $heldAccounts, $places, $withRoles): Choosable {
                 $place = $places[$contact->id] ?? null;
                 $row = $place?->removed || $place?->part === Part::Blocker ? null : $ranked[$contact->id] ?? null;
                 $made = $approached[$contact->id] ?? null;
@@ -70,6 +73,7 @@ final readonly class Choosing
                     $this->barred->contact($contact->id) !== null,
                     isset($reserved[$contact->id]),
                     $made === null ? null : CarbonImmutable::parse($made, 'UTC')->diffInSeconds(CarbonImmutable::now()) / 86400,
+                    isset($held[$contact->id]) || isset($heldAccounts[$contact->account_id]),
                 );
             });
             $choices[$standing->account_id] = Choice::of($choosable, Choice::most($standing->account->headcount), $pressed[$standing->account_id] ?? 0);

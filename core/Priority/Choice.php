@@ -77,6 +77,7 @@ final readonly class Choice
             $contact->keptOut => Skip::KeptOut,
             $contact->priority === null => Skip::NotEligible,
             $contact->reserved => Skip::Reserved,
+            $contact->held => Skip::Held,
             $contact->approachedDaysAgo !== null && $contact->approachedDaysAgo <= self::REST => Skip::Approached,
             ! $contact->reachable => Skip::NoWay,
             $contact->priority < self::ENOUGH => Skip::Below20,

@@ -11,6 +11,7 @@ final readonly class Choosable
      * @param  float|null  $priority  0–100; null: not eligible
      * @param  int  $functions  a set
      * @param  bool  $reachable  has a channel or a path
+     * @param  bool  $held  until the answers of a trial are in
      */
     public function __construct(
         public int|string $id,
@@ -21,6 +22,7 @@ final readonly class Choosable
         public bool $keptOut = false,
         public bool $reserved = false,
         public ?float $approachedDaysAgo = null,
+        public bool $held = false,
     ) {
     }
 }

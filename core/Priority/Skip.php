@@ -10,6 +10,7 @@ enum Skip: string
     case NotEligible = 'not_eligible';
     case KeptOut = 'kept_out';
     case Reserved = 'reserved';
+    case Held = 'held';
     case Approached = 'approached';
     case NoWay = 'no_way';
     case Below20 = 'below_20';
@@ -21,6 +22,7 @@ enum Skip: string
             self::NotEligible => 'takes no part in buying',
             self::KeptOut => 'kept out',
             self::Reserved => 'taken by a colleague',
+            self::Held => 'held until a trial has its answers',
             self::Approached => 'approached in the last 30 days',
             self::NoWay => 'neither a channel nor a path',
             self::Below20 => 'priority under 20',

@@ -38,7 +38,7 @@ final class ContactsOperation implements Operation
             'buyer_roles[].exclude' => 'text query, optional: titles that are not eligible for it',
             'buyer_roles[].weight' => 'above 0 (1 without one)',
             'buyer_roles[].variants' => '{country: text query}, optional: titles that belong to it there as well',
-            'contacts[]' => 'id, title, country?, push, access (0–1), intro? (0–1), live?, approached_days_ago?, kept_out?, reserved?',
+            'contacts[]' => 'id, title, country?, push, access (0–1), intro? (0–1), live?, approached_days_ago?, kept_out?, reserved?, held?',
             'approached_14d' => 'approaches in the last 14 days, optional',
             'take' => 'how many at most, optional (rule 9 without one)',
             'answer: skipped[].why' => Input::values(Skip::class),
@@ -127,7 +127,7 @@ final class ContactsOperation implements Operation
         $part = $role?->part($headcount, $live, $intro);
         $choosable = new Choosable(
             $id, $priority, $part, $title->functions, $access > 0 || $intro > 0,
-            $input->boolean('kept_out'), $input->boolean('reserved'), $input->optionalNumber('approached_days_ago', 0),
+            $input->boolean('kept_out'), $input->boolean('reserved'), $input->optionalNumber('approached_days_ago', 0), $input->boolean('held'),
         );
         $input->done();
 

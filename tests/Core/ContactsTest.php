@@ -91,11 +91,11 @@ final class ContactsTest extends TestCase
     {
         $choice = Choice::of([
             new Choosable(1, 80, Part::SignsOff, keptOut: true), new Choosable(2, null, null), new Choosable(3, 60, Part::User, reserved: true), new Choosable(4, 60, Part::User, approachedDaysAgo: 30),
-            new Choosable(5, 60, Part::User, approachedDaysAgo: 31), new Choosable(6, 60, Part::User, reachable: false), new Choosable(7, 12, Part::User), new Choosable(8, 59, Part::User),
+            new Choosable(5, 60, Part::User, approachedDaysAgo: 31), new Choosable(6, 60, Part::User, reachable: false), new Choosable(7, 12, Part::User), new Choosable(8, 59, Part::User), new Choosable(9, 90, Part::User, held: true),
         ], 1);
 
         self::assertSame([5], $choice->taken);
-        self::assertEquals([1 => Skip::KeptOut, 2 => Skip::NotEligible, 3 => Skip::Reserved, 4 => Skip::Approached, 6 => Skip::NoWay, 7 => Skip::Below20, 8 => Skip::AccountFull], $choice->skipped);
+        self::assertEquals([1 => Skip::KeptOut, 2 => Skip::NotEligible, 3 => Skip::Reserved, 4 => Skip::Approached, 6 => Skip::NoWay, 7 => Skip::Below20, 9 => Skip::Held, 8 => Skip::AccountFull], $choice->skipped);
     }
 
     public function test_never_more_than_allowed_and_everyone_once(): void
