@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Finder\Tagging;
 use App\Intake\AccountIds;
 use App\Models\Double;
 use App\Models\User;
@@ -99,6 +100,7 @@ final class Doubles
                 DB::table($of)->whereIn('id', $ids)->update([$column => $kept->id]);
                 $moved['ids']["$of.$column"] = $ids;
             }
+            $moved['tags'] = Tagging::move($table, $merged->id, $kept->id);
             $fill = [];
             foreach (self::FILLED[$double->record] as $field) {
                 if (($kept->$field === null || $field === 'reading' && isset($fill['title'])) && $merged->$field !== null) {
@@ -129,6 +131,7 @@ final class Doubles
                     [$of, $column] = explode('.', $place);
                     DB::table($of)->whereIn('id', $ids)->where($column, $double->first_id)->update([$column => $double->second_id]);
                 }
+                Tagging::move($table, $double->first_id, $double->second_id, $double->moved['tags'] ?? []);
                 DB::table($table)->where('id', $double->second_id)->update(['merged_into' => null]);
                 DB::table($table)->where('id', $double->first_id)->update(($double->moved['filled'] ?? []) + ['updated_at' => now()]);
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Finder\Tagging;
 use App\Intake\IntakeKind;
 use App\Models\Account;
 use App\Models\Approach;
@@ -18,6 +19,7 @@ use App\Models\Reservation;
 use App\Models\Role;
 use App\Models\Signal;
 use App\Models\Standing;
+use App\Models\Tag;
 use App\Models\TitleLesson;
 use App\People\Taking;
 use App\Screens\BuyingGroup;
@@ -269,9 +271,13 @@ final class PeopleTest extends TestCase
         $this->bring(IntakeKind::Contacts, $visitors);
         self::assertSame([0, 0, 1], array_values($this->bring(IntakeKind::Contacts, $visitors)->only('created', 'updated', 'unchanged')));
         $pair = Double::query()->where('record', 'contact')->sole();
+        [$fair, $spring] = array_map(fn (string $name): Tag => Tag::query()->create(['name' => $name]), ['fair', 'spring']);
+        Tagging::put($fair, 'contacts', [$pair->first_id, $pair->second_id], $this->rep);
+        Tagging::put($spring, 'contacts', [$pair->second_id], $this->rep);
         $this->actingAs($this->rep)->patch(route('doubles.update', $pair), ['decision' => 'same'])->assertSessionHasNoErrors();
 
         $pernille = Contact::query()->findOrFail($pair->first_id);
+        self::assertSame(['fair', 'spring'], Tagging::of('contacts', $pernille->id)->pluck('name')->all(), 'tags move along');
         self::assertSame(['p.a@tunhede.example', 'pernille@tunhede.example'], $pernille->channels()->orderBy('value')->pluck('value')->all());
         self::assertSame(5, $this->account->contacts()->count());
         $this->bring(IntakeKind::Contacts, "domain;first name;last name;email;email state\ntunhede.example;Pernille;Askov Rye;p.a@tunhede.example;valid\n");
@@ -279,6 +285,7 @@ final class PeopleTest extends TestCase
         $this->get(route('contacts.show', $pair->second_id))->assertRedirect(route('contacts.show', $pair->first_id));
         $this->delete(route('doubles.destroy', $pair));
         self::assertSame(6, $this->account->contacts()->count());
+        self::assertSame([['fair'], ['fair', 'spring']], array_map(fn (int $id): array => Tagging::of('contacts', $id)->pluck('name')->all(), [$pair->first_id, $pair->second_id]));
     }
 
     public function test_an_erased_person_is_gone_and_does_not_come_back(): void
