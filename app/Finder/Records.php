@@ -14,6 +14,7 @@ use LogicException;
 use Luftig\Core\Finder\Condition;
 use Luftig\Core\Finder\Field;
 use Luftig\Core\Finder\Indexer;
+use Luftig\Core\Finder\Passage;
 use Luftig\Core\Finder\Record;
 use Luftig\Core\Firm\IndustryTree;
 use Luftig\Core\Person\Career;
@@ -184,7 +185,7 @@ final class Records
             }
         }
 
-        return new Record($id, $values, $numbers, [Field::Name->value => Fold::line($name), Field::Words->value => Fold::line("$name $keywords $description")], $coordinates === [] ? null : $coordinates, $contacts, ($state === StandingState::Ranked->value ? 1000 : 0) + (float) $points, $events);
+        return new Record($id, $values, $numbers, [Field::Name->value => Fold::line($name), Field::Words->value => Passage::line($name, $keywords, $description)], $coordinates === [] ? null : $coordinates, $contacts, ($state === StandingState::Ranked->value ? 1000 : 0) + (float) $points, $events);
     }
 
     /**

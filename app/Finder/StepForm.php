@@ -12,6 +12,7 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Finder\Condition;
 use Luftig\Core\Finder\Field;
+use Luftig\Core\Finder\Passage;
 use Luftig\Core\Finder\Subject;
 use Luftig\Core\Finder\Test;
 use Luftig\Core\Firm\Domain;
@@ -30,7 +31,7 @@ final readonly class StepForm
     private const KEYS = ['f', 'v', 'w', 'all', 'lo', 'hi', 'cur', 'q', 'q2', 'km', 'st', 'slo', 'shi', 'rd', 'alo', 'ahi', 'n', 'new', 'x', 'u', 'off'];
 
     /**
-     * @param  array<string, string>  $given  f field; v values, all of them (all); w which: "any" site, an attribute, a buyer role, whose relations, a share; lo, hi and their currency; q query or place, km;
+     * @param  array<string, string>  $given  f field; v values, all of them (all); w which: "any" site, passages, an attribute, a buyer role, whose relations, a share; lo, hi and their currency; q query or place, km;
      *                                        of a signal also st states, slo and shi strength, rd rounds, alo and ahi amount; of a post before q2 company; n how many, or steps; new: without those known already;
      *                                        x exclude, u keep (1) or drop (0) unknowns, off
      */
@@ -94,7 +95,7 @@ final readonly class StepForm
     {
         $x = $this->excludes();
         $unknown = isset($this->given['u']) ? $this->given['u'] === '1' : null;
-        $which = mb_strtolower($this->given['w'] ?? '');
+        $which = $this->which();
 
         return match (true) {
             $this->field === Field::Event => Condition::together($this->field, $this->eventParts(), $this->whole('n', 1), $x, $unknown),
@@ -103,11 +104,19 @@ final readonly class StepForm
             $this->field === Field::Attribute => Condition::any($this->field, $this->values() ?: ['*'], $x, $unknown, which: $which === '' ? throw new Mistake('Choose the attribute.') : $which),
             $this->field->test() === Test::Any => Condition::any($this->field, array_map($this->code(...), $this->values()), $x, $unknown, ($this->given['all'] ?? '') === '1', $which),
             $this->field->test() === Test::Range => Condition::range($this->field, $this->bound('lo'), $this->bound('hi'), $x, $unknown, $which),
-            $this->field->test() === Test::Query => Condition::query($this->field, $this->given['q'] ?? '', $x, $unknown),
+            $this->field->test() === Test::Query => Condition::query($this->field, $this->given['q'] ?? '', $x, $unknown, $this->field === Field::Words ? $which : ''),
             $this->field->test() === Test::Near => Condition::near($this->place(), $this->number('km') ?? throw new Mistake('Give the radius in km.'), $x, $unknown, $which === 'any'),
             $this->field === Field::Reach => Condition::any($this->field, [$this->reach()->named()], $x),
             default => $this->field === Field::KeptOut || $this->values() !== [] ? Sets::condition($this->field, $subject, $this->values(), $x) : throw new Mistake('Choose at least one.'),
         };
+    }
+
+    private function which(): string
+    {
+        $which = mb_strtolower($this->given('w'));
+
+        // In all of them is as good as in any.
+        return $this->field === Field::Words && count(Passage::named($which)) === count(Passage::cases()) ? '' : $which;
     }
 
     public function reach(): Reaching
@@ -206,7 +215,7 @@ final readonly class StepForm
     /** What it asks, in words. */
     public function says(): string
     {
-        $which = $this->given('w');
+        $which = $this->which();
         $said = match (true) {
             $this->field === Field::Event => implode(' · ', array_filter([
                 in_array($this->given('n'), ['', '1'], true) ? '' : 'at least '.$this->given('n'), $this->labels(Field::Signal, 'v'), $this->labels(Field::EventStage, 'st'), $this->given('rd') === '' ? '' : 'round '.strtoupper($this->labels(Field::EventRound, 'rd')),
@@ -225,6 +234,7 @@ final readonly class StepForm
 
         return match (true) {
             $this->field->isOfSite() && $which === 'any' => "$said, any site",
+            $this->field === Field::Words && $which !== '' => "$said, in ".implode(' or ', array_map(fn (Passage $passage): string => $passage->label(), Passage::named($which))),
             $this->field === Field::KnownContacts && $which !== '' => "$said in the role $which",
             default => $said,
         };

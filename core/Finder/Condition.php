@@ -63,9 +63,14 @@ final readonly class Condition
         return new self($field, $exclude, $keepsUnknown ?? $exclude, low: $low, high: $high, which: $which);
     }
 
-    public static function query(Field $field, string $query, bool $exclude = false, ?bool $keepsUnknown = null): self
+    /** @param  string  $which  of an account's words: the passages in which they are looked for (Passage), parted by commas; empty: in all */
+    public static function query(Field $field, string $query, bool $exclude = false, ?bool $keepsUnknown = null, string $which = ''): self
     {
-        return new self($field, $exclude, $keepsUnknown ?? $exclude, query: Query::parse($query));
+        if (count(Passage::named($which)) !== count(array_filter(explode(',', $which)))) {
+            throw new Mistake('Words are looked for in '.implode(', ', array_column(Passage::cases(), 'value')).'.');
+        }
+
+        return new self($field, $exclude, $keepsUnknown ?? $exclude, query: Query::parse($query), which: $which);
     }
 
     /** @param  array{float, float}  $of */

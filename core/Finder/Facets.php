@@ -24,7 +24,7 @@ final class Facets
             $totals = $index->totals($field);
             $walked = $index->walked($field, array_keys($totals), $result, $subject);
             foreach ($walked ?? $totals as $spelling => $total) {
-                $value = $field->isName() ? mb_strtolower((string) $spelling) : $spelling;
+                $value = $field->spelled((string) $spelling);
                 $spellings[$value] ??= (string) $spelling;
                 $bounds[$value] = ($bounds[$value] ?? 0) + (is_int($total) ? $total : max($total));
                 if ($walked !== null) {

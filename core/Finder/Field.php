@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Finder;
 
+use Luftig\Core\Firm\Technology;
+
 /** What a condition can be about. */
 enum Field: string
 {
@@ -134,6 +136,16 @@ enum Field: string
     public function isName(): bool
     {
         return in_array($this, [self::Region, self::City, self::PostalArea, self::Technology, self::Attribute, self::Parent, self::Domain, self::BuyerRole, self::OwnCity, self::Language, self::School, self::Association], true);
+    }
+
+    /** What values have in common that are one, written in different ways. */
+    public function spelled(string $value): string
+    {
+        return match (true) {
+            $this === self::Technology => Technology::key($value) ?: mb_strtolower($value),
+            $this->isName() => mb_strtolower($value),
+            default => $value,
+        };
     }
 
     /** Whether it can be asked of the headquarters, or of any site. */

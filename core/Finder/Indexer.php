@@ -191,6 +191,9 @@ final class Indexer
             [$known, $lines] = $this->texts[$of][$field] ??= [new Bits($width), new Lines];
             $known->add($place);
             $lines->add($line, $place);
+            foreach ($field === Field::Words->value ? Passage::filled($line) : [] as $passage) {
+                $this->set("$of:$field:{$passage->value}:known", $place, $width);
+            }
         }
         if ($record->parts !== null) {
             $this->set("$of:parts:known", $place, $width);

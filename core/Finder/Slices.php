@@ -41,4 +41,23 @@ final readonly class Slices
 
         return $high === null ? $from : $from->without($this->atLeast($high + 1, $known));
     }
+
+    /**
+     * How often each place of a stretch is in a set, in binary digits.
+     *
+     * @return list<Bitmap> the lowest digit first
+     */
+    public static function sums(Bitmap $set, int $width): array
+    {
+        $digits = [];
+        foreach ($set->stretches($width) as $carry) {
+            for ($digit = 0; ! $carry->isEmpty(); $digit++) {
+                $before = $digits[$digit] ?? Bitmap::none();
+                $digits[$digit] = $before->or($carry)->without($before->and($carry));
+                $carry = $before->and($carry);
+            }
+        }
+
+        return array_values($digits);
+    }
 }

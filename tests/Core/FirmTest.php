@@ -7,6 +7,7 @@ namespace Tests\Core;
 use Luftig\Core\Firm\Agency;
 use Luftig\Core\Firm\Domain;
 use Luftig\Core\Firm\Industries;
+use Luftig\Core\Firm\Technology;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -42,6 +43,14 @@ final class FirmTest extends TestCase
         self::assertSame(['2220', false], Industries::read('Plastics and more'));
         self::assertSame([null, false], Industries::read('circular materials'));
         self::assertSame('Glass and glass products', Industries::name('2310'));
+    }
+
+    public function test_variants_of_a_technology_are_one(): void
+    {
+        foreach (['Vedliko Plan', 'vedliko-plan', 'VedlikoPlan', 'Vedliko Plan 4', 'Vedliko Plan v2.1', 'Vedliko Plan, version 12', 'Védliko Plan (release 3)'] as $name) {
+            self::assertSame('vedlikoplan', Technology::key($name), $name);
+        }
+        self::assertSame(['vedlikoboard', 'c++', 'c#', '365', 'tryklog3d'], array_map(Technology::key(...), ['Vedliko Board', 'C++', 'C#', '365', 'Tryklog 3D']));
     }
 
     public function test_agencies_are_known_by_industry_name_or_wording_and_clients_alone_make_none(): void

@@ -96,15 +96,23 @@ final class Plain
         $number = $of->numbers[$condition->key] ?? null;
         $number = $number !== null && $condition->field->countsBack() ? $today - $number : $number;
         $values = $of->values[$condition->key] ?? null;
-        if ($condition->field->isName() && $values !== null) {
-            $values = array_map(mb_strtolower(...), $values);
-        }
-        $asked = $condition->field->isName() ? array_map(mb_strtolower(...), $condition->any) : $condition->any;
+        $values = $values === null ? null : array_unique(array_map($condition->field->spelled(...), $values));
+        $asked = array_unique(array_map($condition->field->spelled(...), $condition->any));
 
         return match ($condition->field->test()) {
             Test::Any => $values === null ? null : count(array_intersect($asked, $values)) >= ($condition->all ? count($asked) : 1),
             Test::Range => $number === null ? null : ($condition->low === null || $number >= $condition->low) && ($condition->high === null || $number <= $condition->high),
-            default => isset($of->texts[$condition->key]) ? $condition->query?->matchesLine($of->texts[$condition->key]) : null,
+            default => self::reads($condition, $of->texts[$condition->field->value] ?? null),
         };
+    }
+
+    private static function reads(Condition $condition, ?string $line): ?bool
+    {
+        if ($line !== null && $condition->which !== '') {
+            $passages = array_combine(['name', 'keywords', 'description'], explode("\x1F", $line));
+            $line = implode('|', array_filter(array_map(fn (string $passage): string => $passages[$passage], explode(',', $condition->which)), fn (string $text): bool => trim($text) !== ''));
+        }
+
+        return $line === null || $line === '' ? null : $condition->query?->matchesLine($line);
     }
 }

@@ -19,13 +19,16 @@ use App\Models\KeepOut;
 use App\Models\KeptList;
 use App\Models\Place;
 use App\Models\Reservation;
+use App\Models\Standing;
 use App\Models\Tag;
 use App\Models\Watch;
+use App\People\Choosing;
 use App\Standings\Standings;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Luftig\Core\Finder\Field;
 use Luftig\Core\Finder\Subject;
+use Luftig\Core\Priority\Skip;
 use Tests\TestCase;
 
 /** The Finder on the base: conditions, what changes meanwhile, lists, spot checks, export. */
@@ -66,7 +69,7 @@ final class FinderTest extends TestCase
             ['contacts', 'f=industry&v=C', ['Ida', 'Maren', 'Olav', 'Pernille', 'Rolf']], ['contacts', 'f=industry&v=glass, 17', ['Ida', 'Olav', 'Pernille']], ['contacts', 'f=country&v=Denmark;NO', ['Ida', 'Olav', 'Pernille']],
             ['contacts', 'f=headcount&lo=50&hi=100', ['Ida', 'Rolf']], ['contacts', 'f=headcount&lo=50&hi=100&u=1', ['Ida', 'Maren', 'Rolf']], ['contacts', 'f=headcount&lo=50&hi=100&x=1', ['Maren', 'Olav', 'Pernille']], ['contacts', 'f=headcount&lo=50&hi=100&x=1&u=0', ['Olav', 'Pernille']],
             ['contacts', 'f=revenue&hi=9000000', ['Maren']], ['contacts', 'f=postal_area&v=95', ['Olav', 'Pernille']], ['contacts', 'f=near&q=56.6,9.8&km=50', ['Olav', 'Pernille']], ['contacts', 'f=technology&v=Tryklog,Ordvika', ['Maren', 'Olav', 'Pernille']],
-            ['contacts', 'f=words&q="three shifts" -glasverk', ['Maren']], ['contacts', 'f=signal&v=expansion', ['Olav', 'Pernille']], ['contacts', 'f=title&q=maintenance -planner', ['Pernille', 'Rolf']], ['contacts', 'f=before&q=planner', ['Olav', 'Pernille']],
+            ['contacts', 'f=words&q="three shifts" -glasverk', ['Maren']], ['contacts', 'f=words&q="three shifts" -glasverk&w=keywords', ['Maren', 'Olav', 'Pernille']], ['contacts', 'f=words&q=-shifts&w=keywords', []], ['contacts', 'f=words&q=-shifts&w=keywords&u=1', ['Ida', 'Rolf']], ['contacts', 'f=words&q=tunhede three&w=name,keywords,description', ['Olav', 'Pernille']], ['contacts', 'f=words&q="tunhede three"', []], ['contacts', 'f=signal&v=expansion', ['Olav', 'Pernille']], ['contacts', 'f=title&q=maintenance -planner', ['Pernille', 'Rolf']], ['contacts', 'f=before&q=planner', ['Olav', 'Pernille']],
             ['contacts', 'f=before&q2=fjernlund', ['Olav', 'Pernille']], ['contacts', 'f=seniority&v=head', ['Pernille', 'Rolf']], ['contacts', 'f=function&v=maintenance,operations', ['Ida', 'Olav', 'Pernille', 'Rolf']], ['contacts', 'f=function&v=operations&x=1', ['Ida', 'Maren', 'Pernille', 'Rolf']],
             ['contacts', 'f=part&v=signs_off', ['Pernille']], ['contacts', 'f=in_post&hi=6', ['Maren', 'Pernille']], ['contacts', 'f=in_post&lo=6', ['Olav']], ['contacts', 'f=arrival&v=joined', ['Pernille']], ['contacts', 'f=channel&v=email_checked,direct_phone', ['Olav', 'Pernille', 'Rolf']],
             ['contacts', 'f=kept_out&x=1', ['Ida', 'Maren', 'Olav', 'Pernille']], ['contacts', 'f=founded&lo=1990', ['Maren']],
@@ -78,7 +81,7 @@ final class FinderTest extends TestCase
             ['accounts', 'f=attribute&w=shifts&v=Three', ['Glasverk Tunhede']], ['accounts', 'f=attribute&w=shifts', ['Glasverk Tunhede', 'Ostholz Platten']], ['accounts', 'f=attribute&w=shifts&v=three&x=1', ['Ostholz Platten', 'Papir Sverkhult', 'Rival Luft']], ['accounts', 'f=attribute&w=shifts&v=three&x=1&u=0', ['Ostholz Platten']],
             ['accounts', 'f=country&v=NL', []], ['accounts', 'f=country&v=NL&w=any', ['Glasverk Tunhede']], ['accounts', 'f=city&v=emmen&w=any', ['Glasverk Tunhede']], ['accounts', 'f=region&v=nordjylland', ['Glasverk Tunhede']],
             ['accounts', 'f=near&q=52.8,6.9&km=20', []], ['accounts', 'f=near&q=52.8,6.9&km=20&w=any', ['Glasverk Tunhede']], ['accounts', 'f=spending&lo=300000&w=.5', ['Glasverk Tunhede']], ['accounts', 'f=spending&lo=300000&w=4', ['Glasverk Tunhede', 'Ostholz Platten']], ['accounts', 'f=revenue&lo=800&hi=110000000&cur=SEK', ['Ostholz Platten']],
-            ['accounts', 'f=technology&v=TRYKLOG,Ordvika', ['Glasverk Tunhede', 'Ostholz Platten']], ['accounts', 'f=technology&v=tryklog,ordvika&all=1', []], ['accounts', 'f=main_industry&v=23', ['Glasverk Tunhede']], ['accounts', 'f=coverage&lo=1', ['Glasverk Tunhede', 'Ostholz Platten', 'Papir Sverkhult', 'Rival Luft']],
+            ['accounts', 'f=technology&v=tryk-log v3', ['Glasverk Tunhede']], ['accounts', 'f=technology&v=TRYKLOG,Ordvika', ['Glasverk Tunhede', 'Ostholz Platten']], ['accounts', 'f=technology&v=tryklog,ordvika&all=1', []], ['accounts', 'f=main_industry&v=23', ['Glasverk Tunhede']], ['accounts', 'f=coverage&lo=1', ['Glasverk Tunhede', 'Ostholz Platten', 'Papir Sverkhult', 'Rival Luft']],
             ['accounts', 'f=known_contacts&w=Maintenance&lo=1', ['Glasverk Tunhede', 'Papir Sverkhult', 'Rival Luft']], ['accounts', 'f=approached&v=anyone', ['Ostholz Platten']], ['contacts', 'f=buyer_role&v=Maintenance', ['Ida', 'Pernille', 'Rolf']],
             ['contacts', 'f=before&q=planner&q2=hollenbruk', ['Olav']], ['contacts', 'f=before&q=planner&q2=fjernlund', ['Pernille']], ['contacts', 'f=before&q=shift&hi=200', ['Olav']], ['contacts', 'f=before&q=shift&hi=100', []], ['contacts', 'f=origin&v=elsewhere', ['Olav', 'Pernille']], ['contacts', 'f=at_work&lo=240', ['Olav']],
             ['contacts', 'f=language&v=DANISH', ['Pernille']], ['contacts', 'f=school&v=Maskinskolen Hestbæk', ['Pernille']], ['contacts', 'f=association&v=circle of air users', ['Pernille']], ['contacts', 'f=own_country&v=Denmark', ['Pernille']], ['contacts', 'f=own_country&v=Denmark&x=1&u=0', ['Ida']], ['contacts', 'f=own_city&v=aarhus', ['Pernille']],
@@ -263,14 +266,16 @@ final class FinderTest extends TestCase
 
     public function test_a_trial_is_drawn_and_the_rest_is_held_until_its_answers_are_in(): void
     {
-        $list = $this->keep('All', []);
+        $list = $this->keep('All', ['c' => [['f' => 'function', 'v' => 'maintenance,operations'], ['f' => 'kept_out', 'x' => '1']]]);
         $this->post(route('lists.trial', $list), ['trial' => '9'])->assertSessionHasErrors('trial');
         $this->post(route('lists.trial', $list), ['trial' => '2'])->assertRedirect();
         [$trial, $held] = [KeptList::query()->where('name', 'All · trial')->sole(), KeptList::query()->where('name', 'All · held')->sole()];
         $drawn = $trial->members()->pluck('record_id')->all();
-        self::assertSame([2, 2], [count($drawn), $held->members()->count()]);
+        self::assertSame([2, 1], [count($drawn), $held->members()->count()]);
         self::assertEqualsCanonicalizing($list->members()->pluck('record_id')->all(), [...$drawn, ...$held->members()->pluck('record_id')->all()]);
         $this->get(route('lists.show', $held))->assertOk()->assertSeeText('0 of 2 approached, 0 answered')->assertDontSeeText('They are in.');
+        $held->members()->pluck('record_id')->each(fn (int $id) => self::assertSame(Skip::Held, $this->skipped($id), 'nobody held is taken'));
+        self::assertNotContains(Skip::Held, array_map($this->skipped(...), $drawn));
         foreach ($drawn as $i => $contact) {
             Approach::query()->create(['offer_id' => $this->offer->id, 'account_id' => Contact::query()->findOrFail($contact)->account_id, 'contact_id' => $contact, 'kind' => 'call', 'snapshot' => [], 'made_at' => now()->addHour(), 'result' => $i === 0 ? 'interested' : null]);
         }
@@ -278,8 +283,17 @@ final class FinderTest extends TestCase
         $this->get(route('lists.show', $held))->assertSeeText('2 of 2 approached, 1 answered')->assertDontSeeText('They are in.');
         $this->at('2026-12-09T09:00:00Z');
         $this->get(route('lists.show', $held))->assertSeeText('They are in.');
+        self::assertNotContains(Skip::Held, array_map($this->skipped(...), $held->members()->pluck('record_id')->all()));
         $this->delete(route('lists.release', $held))->assertRedirect();
         $this->get(route('lists.show', $held))->assertDontSeeText('Held until');
+    }
+
+    private function skipped(int $contact): ?Skip
+    {
+        $contact = Contact::query()->with('channels')->findOrFail($contact);
+        $standings = Standing::query()->with('account')->where('offer_id', $this->offer->id)->where('account_id', $contact->account_id)->get();
+
+        return (new Choosing($this->offer, $this->rep))->of($standings->toBase(), collect([$contact]))[$contact->account_id]->skipped[$contact->id] ?? null;
     }
 
     public function test_two_lists_are_combined_and_one_of_a_list_goes_onto_another(): void

@@ -1,4 +1,5 @@
 @use('Luftig\Core\Finder\Field')
+@use('Luftig\Core\Finder\Passage')
 @use('Luftig\Core\Finder\Test')
 @use('App\Finder\StepForm')
 @php
@@ -37,6 +38,12 @@
     <datalist id="places"></datalist>
 @else
     <label class="field"><span>{{ ucfirst($field->label()) }}, as a query</span><input name="{{ $name('q') }}" value="{{ $given['q'] ?? '' }}" required maxlength="2000" placeholder="maintenance OR energy -assistant" data-first></label>
+    @if ($field === Field::Words)
+        @php $passages = Passage::named($given['w'] ?? '') ?: Passage::cases(); @endphp
+        <fieldset class="step-values"><legend class="small soft">Looked for in</legend>
+            @foreach (Passage::cases() as $passage)<label><input type="checkbox" name="{{ $name('w') }}[]" value="{{ $passage->value }}" @checked(in_array($passage, $passages, true))> {{ $passage->label() }}</label>@endforeach
+        </fieldset>
+    @endif
 @endif
 @if ($field->isOfSite())
     <label class="field"><span>Of</span><select name="{{ $name('w') }}"><option value="">the headquarters</option><option value="any" @selected(($given['w'] ?? '') === 'any')>any site</option></select></label>

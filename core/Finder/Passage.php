@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Luftig\Core\Finder;
+
+use Luftig\Core\Text\Fold;
+
+/** The texts in which an account's words stand. One query is asked of all of them, or of some; a phrase lies within one. */
+enum Passage: string
+{
+    case Name = 'name';
+    case Keywords = 'keywords';
+    case Description = 'description';
+
+    private const BETWEEN = "\x1F";
+
+    /** All texts as one line, in which each keeps its place. */
+    public static function line(?string $name, ?string $keywords, ?string $description): string
+    {
+        return implode(self::BETWEEN, array_map(static fn (?string $text): string => Fold::line((string) $text), [$name, $keywords, $description]));
+    }
+
+    /**
+     * What stands in some of them only.
+     *
+     * @param  list<self>  $of
+     */
+    public static function some(string $line, array $of): string
+    {
+        return implode(self::BETWEEN, array_intersect_key(self::parts($line), array_fill_keys(array_column($of, 'value'), true)));
+    }
+
+    /**
+     * Those in which anything stands.
+     *
+     * @return list<self>
+     */
+    public static function filled(string $line): array
+    {
+        return array_map(self::from(...), array_keys(array_filter(self::parts($line), static fn (string $part): bool => trim($part) !== '')));
+    }
+
+    /**
+     * As a condition names them.
+     *
+     * @return list<self>
+     */
+    public static function named(string $names): array
+    {
+        return array_values(array_filter(array_map(self::tryFrom(...), explode(',', $names))));
+    }
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Name => 'their name',
+            self::Keywords => 'keywords',
+            self::Description => 'what they say of themselves',
+        };
+    }
+
+    /** @return array<string, string> */
+    private static function parts(string $line): array
+    {
+        return array_combine(array_column(self::cases(), 'value'), array_pad(explode(self::BETWEEN, $line), count(self::cases()), ''));
+    }
+}
