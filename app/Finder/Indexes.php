@@ -116,7 +116,7 @@ final class Indexes
     {
         $now = self::moment();
         foreach (array_chunk($accounts, 1000) as $ids) {
-            DB::table('finder_changes')->upsert(array_map(fn (int $id): array => ['account_id' => $id, 'changed_at' => $now], $ids), ['account_id'], ['changed_at']);
+            DB::statement('INSERT INTO finder_changes (account_id, changed_at) VALUES '.implode(', ', array_map(fn (int $id): string => "($id, '$now')", $ids)).' ON DUPLICATE KEY UPDATE changed_at = VALUES(changed_at)');
         }
     }
 

@@ -59,8 +59,11 @@ final class Records
     /** @var array<int, list<list<mixed>>>|null account → since and until of its customer periods, in days since 1970; looked up with the first post */
     private ?array $customers = null;
 
+    private readonly PDO $database;
+
     public function __construct(private readonly Offer $offer)
     {
+        $this->database = DB::connection()->getPdo();
         $this->today = intdiv(CarbonImmutable::today()->getTimestamp(), 86400);
         $this->now = (float) CarbonImmutable::now()->getTimestamp();
         $this->catalogue = $offer->rules === null ? Catalogue::standard() : RuleBook::catalogueOf($offer->rules);
@@ -102,12 +105,12 @@ final class Records
                 UNION ALL SELECT 'technology', account_id, name, NULL, NULL, NULL, NULL, NULL, NULL FROM account_technology JOIN technologies ON technologies.id = technology_id WHERE {$on('account_id')}
                 UNION ALL SELECT 'attribute', account_id, name, value, NULL, NULL, NULL, NULL, NULL FROM account_attribute JOIN attributes ON attributes.id = attribute_id WHERE {$on('account_id')}
                 UNION ALL SELECT 'place', account_id, headquarters, country, region, city, postal_code, latitude, longitude FROM places WHERE {$on('account_id')}
-                UNION ALL SELECT 'affiliation', account_id, contact_id, kind, name, NULL, NULL, NULL, NULL FROM affiliations JOIN contacts ON contacts.id = contact_id WHERE {$on('account_id')}") as $row) {
+                UNION ALL SELECT 'affiliation', account_id, contact_id, kind, name, NULL, NULL, NULL, NULL FROM affiliations JOIN contacts ON contacts.id = contact_id WHERE {$on('account_id')}
+                UNION ALL SELECT 'post', c.account_id, contact_id, p.account_id, COALESCE(a.name, company), p.title, p.reading, TO_DAYS(since) - 719528, TO_DAYS(until) - 719528 FROM posts p JOIN contacts c ON c.id = contact_id LEFT JOIN accounts a ON a.id = p.account_id WHERE {$on('c.account_id')}") as $row) {
                 $facts[$row[1]][$row[0]][] = array_slice($row, 2);
             }
             // With a row for each of their channels: the contacts are looked up once, which is most of the time.
             $contacts = $this->grouped("SELECT c.account_id, c.id, title, reading, about, interests, city, country, type, state, TO_DAYS(active_at) - 719528 FROM contacts c LEFT JOIN channels ON contact_id = c.id WHERE {$on('c.account_id')} AND merged_into IS NULL");
-            $posts = $this->grouped("SELECT contact_id, p.account_id, COALESCE(a.name, company), p.title, p.reading, TO_DAYS(since) - 719528, TO_DAYS(until) - 719528 FROM posts p JOIN contacts c ON c.id = contact_id LEFT JOIN accounts a ON a.id = p.account_id WHERE {$on('c.account_id')}");
             $signals = $this->grouped("SELECT account_id, kind, UNIX_TIMESTAMP(occurred_at), strength, facts, title, quote, contact_id FROM signals WHERE {$on('account_id')} AND (offer_id IS NULL OR offer_id = {$this->offer->id})");
             foreach ($this->rows("SELECT a.id, a.name, a.domain, a.owner_id, a.description, a.keywords, a.headcount, a.revenue, a.growth, a.sites, a.founded, parent.name, state, fit, coverage, push, access, points, priority, `lines`, s.contacts, (SELECT TO_DAYS(MAX(made_at)) - 719528 FROM approaches WHERE account_id = a.id AND offer_id = {$this->offer->id}) FROM accounts a LEFT JOIN accounts parent ON parent.id = a.parent_id LEFT JOIN standings s ON s.account_id = a.id AND s.offer_id = {$this->offer->id} WHERE {$on('a.id')} AND a.merged_into IS NULL ORDER BY a.id") as $row) {
                 $ranked = array_column(json_decode($row[20] ?? '[]', true), null, 0);
@@ -130,9 +133,13 @@ final class Records
                         $channels[$contact[0]][] = $contact;
                     }
                 }
-                $own = $affiliations = [];
+                $own = $affiliations = $posts = [];
                 foreach ($facts[$row[0]]['affiliation'] ?? [] as [$id, $kind, $name]) {
                     $affiliations[$id][] = [$kind, $name];
+                }
+                foreach ($facts[$row[0]]['post'] ?? [] as [$id, $at, $company, $title, $reading, $since, $until]) {
+                    // What stands in one column with texts, or with fractions, comes as these.
+                    $posts[$id][] = [self::whole($at), $company, $title, (int) $reading, self::whole($since), self::whole($until)];
                 }
                 foreach ($people as $id => $contact) {
                     $own[] = $this->contact($row[0], $contact, $posts[$id] ?? [], $channels[$id] ?? [], $affiliations[$id] ?? [], $ranked[$id] ?? null, $engaged[$id] ?? null);
@@ -384,6 +391,11 @@ final class Records
         return $last - $ids[0] < 2 * count($ids) ? "$column BETWEEN $ids[0] AND $last" : "$column IN (".implode(',', $ids).')';
     }
 
+    private static function whole(string|float|int|null $number): ?int
+    {
+        return $number === null ? null : (int) $number;
+    }
+
     /** @return array<int, list<list<mixed>>> first column → the rest of its rows */
     private function grouped(string $sql): array
     {
@@ -401,7 +413,6 @@ final class Records
 
     private function asked(string $sql): PDOStatement
     {
-        // Not prepared first: nothing in it comes from outside, and a few accounts are read in half the time.
-        return DB::connection()->getPdo()->query($sql) ?: throw new LogicException('PDO is set to throw.');
+        return $this->database->query($sql) ?: throw new LogicException('PDO is set to throw.');
     }
 }
