@@ -86,6 +86,14 @@ final class Indexes
         return [[], [], ''];
     }
 
+    /** Changes with every fact of an account that is computed anew. */
+    public static function stamp(Offer $offer): string
+    {
+        [$stores] = self::state($offer);
+
+        return ($stores === [] ? '' : $stores[0]->get('built')).' '.DB::scalar("SELECT CONCAT_WS(' ', COUNT(*), MAX(changed_at)) FROM finder_changes");
+    }
+
     public static function build(Offer $offer): void
     {
         $begun = self::moment();

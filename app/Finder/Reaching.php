@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace App\Finder;
 
+use App\Models\Offer;
 use App\Models\User;
 use App\Network\Knowing;
+use App\Network\Spreading;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 use Luftig\Core\Mistake;
 
 /** Whom we can reach, through whose relations, in how many steps. It names people, so that a search means the same to whoever opens it. */
@@ -68,8 +72,27 @@ final readonly class Reaching
         return $how.($this->new ? ', not known yet' : '');
     }
 
-    /** @return list<int> contacts */
-    public function ids(): array
+    /**
+     * Asked again only when something changed that may say who knows whom: to go over thousands of people takes seconds.
+     *
+     * @return list<int> contacts
+     */
+    public function ids(Offer $offer): array
+    {
+        $stamp = Indexes::stamp($offer).' '.Knowing::stamp();
+        [$known, $ids] = Cache::get($key = "{$this->named()} ".DB::getDatabaseName(), ['', '']);
+        if ($known !== $stamp) {
+            $found = $this->found();
+            sort($found);
+            $ids = pack('V*', ...$found);
+            Cache::put($key, [$stamp, $ids], now()->addDay());
+        }
+
+        return array_values(unpack('V*', $ids) ?: []);
+    }
+
+    /** @return list<int> */
+    private function found(): array
     {
         $users = array_values(match ($this->whose) {
             'anyone' => User::query()->pluck('id')->all(),
@@ -78,10 +101,7 @@ final readonly class Reaching
             default => [(int) $this->whose],
         });
         $known = Knowing::by($users);
-        $reached = $this->steps === null ? Knowing::whereWorked($users) : $known;
-        for ($step = 1; $step < ($this->steps ?? 1); $step++) {
-            $reached = array_values(array_unique([...$reached, ...Knowing::through($reached)]));
-        }
+        $reached = $this->steps === null ? Knowing::whereWorked($users) : Spreading::from($known, $this->steps - 1);
 
         return $this->new ? array_values(array_diff($reached, $known)) : $reached;
     }

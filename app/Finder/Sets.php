@@ -71,7 +71,7 @@ final class Sets
             return Approach::query()->where('offer_id', $this->offer->id)->when($by > 0, fn ($query) => $query->where('user_id', $by))->whereNotNull($column)->distinct()->pluck($column)->all();
         }
         if (str_starts_with($what, 'reach-')) {
-            return Reaching::fromName(substr($what, 6))->ids();
+            return Reaching::fromName(substr($what, 6))->ids($this->offer);
         }
 
         return match ($what) {

@@ -12,8 +12,6 @@ use Illuminate\Support\Facades\DB;
  */
 final class Knowing
 {
-    private const CHUNK = 2000;
-
     /**
      * Contacts whom any of us knows.
      *
@@ -44,23 +42,12 @@ final class Knowing
             UNION SELECT p.contact_id FROM stations s JOIN posts p ON p.company = s.name AND p.account_id IS NULL WHERE s.user_id IN ($in) AND s.kind = 'post' AND s.account_id IS NULL");
     }
 
-    /**
-     * Contacts whom any of these contacts knows.
-     *
-     * @param  list<int>  $contacts
-     * @return list<int>
-     */
-    public static function through(array $contacts): array
+    /** Changes with whatever says who knows whom and is no fact of an account; those of accounts are dated in the Finder. */
+    public static function stamp(): string
     {
-        $found = [];
-        foreach (array_chunk($contacts, self::CHUNK) as $ids) {
-            $in = self::in($ids);
-            $found += array_fill_keys(self::ids("SELECT q.contact_id FROM posts p JOIN posts q ON q.account_id = p.account_id WHERE p.contact_id IN ($in) AND ".self::atOneTime('p', 'q')."
-                UNION SELECT q.contact_id FROM posts p JOIN posts q ON q.company = p.company AND q.account_id IS NULL WHERE p.contact_id IN ($in) AND p.account_id IS NULL AND ".self::atOneTime('p', 'q')."
-                UNION SELECT b.contact_id FROM affiliations a JOIN affiliations b ON b.kind = a.kind AND b.name = a.name WHERE a.contact_id IN ($in) AND a.kind <> 'language'"), true);
-        }
+        $of = fn (string $table, string $more): string => "(SELECT CONCAT_WS(' ', COUNT(*), MAX(id), $more) FROM $table)";
 
-        return array_keys($found);
+        return today()->toDateString().' '.DB::scalar("SELECT CONCAT_WS(' ', {$of('relations', 'MAX(updated_at)')}, {$of('stations', 'MAX(updated_at)')}, {$of('users', 'SUM(signs_in)')}, (SELECT MAX(id) FROM posts), (SELECT MAX(id) FROM affiliations))");
     }
 
     /** Ties people in address books to contacts who came in since: by address, by profile, or by name at the domain. */

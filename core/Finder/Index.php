@@ -247,7 +247,7 @@ final class Index
             return $this->all($subject)->without($this->ofSet(substr($name, 1), $ids, $subject));
         }
         if (str_starts_with($name, 'contact:')) {
-            return Bitmap::of(array_filter(array_map($this->layout->placeOf(...), $ids), static fn (int $place): bool => $place >= 0));
+            return $this->layout->placesOf($ids);
         }
         $pages = $this->layout->pagesOf($ids);
 

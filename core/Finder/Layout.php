@@ -10,15 +10,13 @@ final class Layout
     /** So few accounts are looked for one by one. */
     private const SOUGHT = 1000;
 
+    /** Bytes of ids that are searched at once. */
+    private const BLOCK = 1024;
+
     public readonly int $pages;
 
     /** @var array<int, int>|null page → account */
     private ?array $accounts = null;
-
-    /** Ids of contacts in their order, and their places in that order: four bytes each. */
-    private ?string $sorted = null;
-
-    private ?string $places = null;
 
     public function __construct(private readonly Pieces $pieces)
     {
@@ -89,12 +87,40 @@ final class Layout
         return $subject === Subject::Accounts ? $this->accounts()[$place] : Pieces::number($this->pieces->store->part('c:ids', 4 * $place, 4), 0);
     }
 
-    /** Where a contact stands; −1: not here. */
-    public function placeOf(int $id): int
+    /**
+     * Where these contacts stand, as far as they do.
+     *
+     * @param  list<int>  $ids
+     */
+    public function placesOf(array $ids): Bitmap
     {
-        $ids = $this->sorted ??= $this->pieces->get('by id');
-        $at = Pieces::lowest($ids, $id);
+        $known = $this->pieces->get('by id');
+        $places = $this->pieces->get('places by id');
+        sort($ids);
+        $found = [];
+        $block = '';
+        $start = 0;
+        $last = -1;
+        foreach ($ids as $id) {
+            if ($id > $last) {
+                $start = Pieces::lowest($known, $id);
+                $block = substr($known, 4 * $start, self::BLOCK);
+                if ($block === '') {
+                    break;
+                }
+                $last = Pieces::number($block, intdiv(strlen($block), 4) - 1);
+            }
+            // A string is searched many times as fast as numbers are compared.
+            $bytes = pack('V', $id);
+            $at = strpos($block, $bytes);
+            while ($at !== false && $at % 4 !== 0) {
+                $at = strpos($block, $bytes, $at + 1);
+            }
+            if ($at !== false) {
+                $found[] = Pieces::number($places, $start + intdiv($at, 4));
+            }
+        }
 
-        return 4 * $at < strlen($ids) && Pieces::number($ids, $at) === $id ? Pieces::number($this->places ??= $this->pieces->get('places by id'), $at) : -1;
+        return Bitmap::of($found);
     }
 }

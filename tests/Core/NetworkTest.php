@@ -7,6 +7,7 @@ namespace Tests\Core;
 use Eris\Generators;
 use Eris\TestTrait;
 use Luftig\Core\Mistake;
+use Luftig\Core\Network\Spans;
 use Luftig\Core\Network\Strength;
 use PHPUnit\Framework\TestCase;
 
@@ -41,6 +42,15 @@ final class NetworkTest extends TestCase
         self::assertSame(.8, Strength::ofWorkingTogether(400, 10, true), 'at most');
         self::assertLessThan(Strength::ofWorkingTogether(18, 50, false), Strength::ofWorkingTogether(18, null, false));
         self::assertGreaterThan(Strength::ofWorkingTogether(18, 249, false), Strength::ofWorkingTogether(18, null, false));
+    }
+
+    public function test_days_lie_in_stretches_however_these_overlap(): void
+    {
+        $day = Generators::choose(0, 40);
+        $this->limitTo(300)->forAll(Generators::seq(Generators::tuple($day, $day)), $day, $day)->then(function (array $stretches, int $first, int $last): void {
+            $days = array_merge([], ...array_map(fn (array $stretch): array => $stretch[0] <= $stretch[1] ? range(...$stretch) : [], $stretches));
+            self::assertSame($first <= $last && array_intersect(range($first, $last), $days) !== [], Spans::of($stretches)->meets($first, $last));
+        });
     }
 
     public function test_several_ways_are_more_than_the_best_and_never_certain(): void

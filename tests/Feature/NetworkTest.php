@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Finder\Search;
+use App\Intake\AccountIds;
 use App\Intake\IntakeKind;
 use App\Intake\IntakeState;
 use App\Models\Account;
@@ -97,8 +98,13 @@ final class NetworkTest extends TestCase
         self::assertSame(['Maren', 'Pernille'], $this->reached((string) $this->rep->id, '1'), 'who studied there');
         self::assertSame([['Pernille'], ['Maren', 'Olav', 'Pernille']], [$this->reached('leaders', '1'), $this->reached('mates', '1')]);
         self::assertSame(['Ida', 'Lena'], $this->reached('anyone', '1', exclude: true));
-        DB::table('posts')->where('company', 'Fjernlund Papir')->where('contact_id', Contact::query()->where('first_name', 'Ida')->value('id'))->update(['since' => '2023-01-01', 'until' => '2024-01-01']);
+        $ida = Contact::query()->where('first_name', 'Ida')->sole();
+        DB::table('posts')->where('company', 'Fjernlund Papir')->where('contact_id', $ida->id)->update(['since' => '2023-01-01', 'until' => '2024-01-01']);
+        AccountIds::markStale([$ida->account_id]);
+        (new Standings)->refresh();
         self::assertSame(['Maren', 'Olav', 'Pernille'], $this->reached($greta, '2'), 'it follows the posts');
+        Relation::query()->delete();
+        self::assertSame([], $this->reached($greta, '2'), 'and the books');
     }
 
     public function test_the_screen_says_who_knows_whom_and_each_withdraws_what_they_brought(): void
