@@ -12,6 +12,9 @@ final readonly class Bitmap
     /** Bytes of a word of the machine, by which numbers are read and written some forty times as fast as byte by byte. */
     private const WORD = 8;
 
+    /** Bytes that are looked at together. */
+    private const BLOCK = 32;
+
     private function __construct(private GMP $bits)
     {
     }
@@ -19,6 +22,12 @@ final readonly class Bitmap
     public static function none(): self
     {
         return new self(gmp_init(0));
+    }
+
+    /** The positions below a number. */
+    public static function first(int $count): self
+    {
+        return new self(gmp_sub(gmp_pow(2, $count), 1));
     }
 
     /** @param  string  $bytes  the lowest position in the lowest bit of the first byte */
@@ -116,6 +125,33 @@ final readonly class Bitmap
         for ($at = gmp_scan1($this->bits, 0); $at >= 0; $at = gmp_scan1($this->bits, $at + 1)) {
             yield $at;
         }
+    }
+
+    /**
+     * The positions that stand at these places of the order, without a walk over all of them.
+     *
+     * @param  list<int>  $ranks  from 0, ascending
+     * @return list<int>
+     */
+    public function ranked(array $ranks): array
+    {
+        $found = [];
+        $next = $before = 0;
+        foreach (str_split($this->bytes(), self::BLOCK) as $i => $bytes) {
+            $block = self::ofBytes($bytes);
+            $until = $before + $block->count();
+            if (isset($ranks[$next]) && $ranks[$next] < $until) {
+                foreach ($block->positions() as $position) {
+                    if ($before++ === ($ranks[$next] ?? null)) {
+                        $found[] = 8 * self::BLOCK * $i + $position;
+                        $next++;
+                    }
+                }
+            }
+            $before = $until;
+        }
+
+        return $found;
     }
 
     /** @param  int|null  $length  bytes; without one as many as it needs, in whole words */

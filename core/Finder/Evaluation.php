@@ -151,21 +151,15 @@ final class Evaluation
 
     private function found(Condition $condition, Bitmap $known): Bitmap
     {
-        $field = $condition->field->value;
         if ($condition->query === null) {
             return Bitmap::none();
         }
-        $passages = $condition->field === Field::Words ? Passage::named($condition->which) : [];
-        $matching = $others = [];
-        foreach ($this->pieces->lines("t:$field") as $i => $line) {
-            if ($condition->query->matchesLine($passages === [] ? $line : Passage::some($line, $passages))) {
-                $matching[] = $i;
-            } else {
-                $others[] = $i;
-            }
-        }
+        $field = $condition->field->value;
+        $lines = new LineSets($this->pieces, $field, $condition->field === Field::Words ? Passage::named($condition->which) : []);
+        $matching = $condition->query->in($lines);
+        $others = $lines->not($matching);
 
-        return count($matching) <= count($others) ? $this->pieces->ofLines($field, $matching)->and($known) : $known->without($this->pieces->ofLines($field, $others));
+        return $matching->count() <= $others->count() ? $this->pieces->ofLines($field, $matching->positions())->and($known) : $known->without($this->pieces->ofLines($field, $others->positions()));
     }
 
     /** @return array{Bitmap, Bitmap} which pages have a place near enough, and which have a place at all */

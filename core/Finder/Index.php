@@ -197,16 +197,14 @@ final class Index
      */
     public function evenly(Bitmap $result, Subject $subject, int $most): array
     {
-        $every = max(1, intdiv($result->count(), max(1, $most)));
-        $ids = [];
-        $number = 0;
-        foreach ($result->positions() as $place) {
-            if ($number++ % $every === 0 && count($ids) < $most) {
-                $ids[] = $this->layout->id($place, $subject);
-            }
+        $count = $result->count();
+        $every = max(1, intdiv($count, max(1, $most)));
+        $ranks = [];
+        for ($rank = 0; $rank < $count && count($ranks) < $most; $rank += $every) {
+            $ranks[] = $rank;
         }
 
-        return $ids;
+        return array_map(fn (int $place): int => $this->layout->id($place, $subject), $result->ranked($ranks));
     }
 
     /**

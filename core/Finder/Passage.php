@@ -21,14 +21,13 @@ enum Passage: string
         return implode(self::BETWEEN, array_map(static fn (?string $text): string => Fold::line((string) $text), [$name, $keywords, $description]));
     }
 
-    /**
-     * What stands in some of them only.
-     *
-     * @param  list<self>  $of
-     */
-    public static function some(string $line, array $of): string
+    /** In which of them a position of a text lies that has such lines. */
+    public static function at(string $lines, int $position): self
     {
-        return implode(self::BETWEEN, array_intersect_key(self::parts($line), array_fill_keys(array_column($of, 'value'), true)));
+        $end = $position > 0 ? strrpos($lines, "\n", $position - strlen($lines)) : false;
+        $start = $end === false ? 0 : $end + 1;
+
+        return self::cases()[substr_count($lines, self::BETWEEN, $start, $position - $start)];
     }
 
     /**

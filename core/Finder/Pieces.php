@@ -28,29 +28,79 @@ final class Pieces
         return $this->store->get($key) ?? '';
     }
 
-    /** @return iterable<int, string> the lines of a piece, a part of it at a time */
+    /** @return iterable<int, string> the lines of a piece */
     public function lines(string $key): iterable
     {
-        $rest = null;
         $number = 0;
-        for ($offset = 0; ($chunk = $this->store->part($key, $offset, self::CHUNK)) !== ''; $offset += strlen($chunk)) {
-            $lines = explode("\n", $rest.$chunk);
-            $rest = array_pop($lines);
-            foreach ($lines as $line) {
+        foreach ($this->stretches($key) as $stretch) {
+            foreach (explode("\n", $stretch) as $line) {
                 yield $number++ => $line;
             }
         }
-        if ($rest !== null) {
-            yield $number => $rest;
+    }
+
+    /** How many lines a text field has. */
+    public function countOfLines(string $field): int
+    {
+        return max(0, intdiv(strlen($this->get("o:$field")), 4) - 1);
+    }
+
+    /**
+     * The lines of a text field in which a text stands.
+     *
+     * @param  string  $needle  within one line
+     * @param  list<Passage>  $passages  in which it stands; none: wherever
+     * @return list<int> numbers of lines, ascending
+     */
+    public function linesWith(string $field, string $needle, array $passages = []): array
+    {
+        $found = [];
+        $number = 0;
+        foreach ($this->stretches("t:$field") as $stretch) {
+            $counted = $from = 0;
+            while (($hit = strpos($stretch, $needle, $from)) !== false) {
+                $number += substr_count($stretch, "\n", $counted, $hit - $counted);
+                $counted = $hit;
+                if ($passages === [] || in_array(Passage::at($stretch, $hit), $passages, true)) {
+                    $found[] = $number;
+                    // On with the next line.
+                    $from = strpos($stretch, "\n", $hit);
+                    if ($from === false) {
+                        break;
+                    }
+                } else {
+                    $from = $hit + 1;
+                }
+            }
+            $number += substr_count($stretch, "\n", $counted) + 1;
+        }
+
+        return $found;
+    }
+
+    /** @return iterable<string> whole lines of a piece, many at once */
+    private function stretches(string $key): iterable
+    {
+        $length = self::CHUNK;
+        for ($offset = 0; ($chunk = $this->store->part($key, $offset, $length)) !== ''; $offset += $end + 1) {
+            $end = strlen($chunk) < $length ? strlen($chunk) : strrpos($chunk, "\n");
+            if ($end === false) {
+                // A line that is longer than all that was read.
+                $length *= 2;
+                $end = -1;
+            } else {
+                yield substr($chunk, 0, $end);
+                $length = self::CHUNK;
+            }
         }
     }
 
     /**
      * Where any of these lines of a text field stands.
      *
-     * @param  list<int>  $lines  numbers of lines
+     * @param  iterable<int>  $lines  numbers of lines
      */
-    public function ofLines(string $field, array $lines): Bitmap
+    public function ofLines(string $field, iterable $lines): Bitmap
     {
         $starts = $this->get("o:$field");
         $numbers = $this->get("p:$field");

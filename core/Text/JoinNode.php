@@ -35,6 +35,13 @@ final readonly class JoinNode implements Node
         return $this->all;
     }
 
+    public function in(Algebra $algebra): mixed
+    {
+        $parts = array_map(static fn (Node $node): mixed => $node->in($algebra), $this->nodes);
+
+        return $this->all ? $algebra->all($parts) : $algebra->any($parts);
+    }
+
     public function inWords(bool $inside): string
     {
         $parts = array_map(static fn (Node $node): string => $node->inWords(true), $this->nodes);

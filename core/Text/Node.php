@@ -10,6 +10,14 @@ interface Node
     /** @param  string  $line folded words as Fold::line makes them */
     public function matches(string $line): bool;
 
+    /**
+     * @template T
+     *
+     * @param  Algebra<T>  $algebra
+     * @return T
+     */
+    public function in(Algebra $algebra): mixed;
+
     /** @param  bool  $inside whether it stands within another operator, and needs parentheses to be clear */
     public function inWords(bool $inside): string;
 }

@@ -15,6 +15,11 @@ final readonly class NotNode implements Node
         return ! $this->node->matches($line);
     }
 
+    public function in(Algebra $algebra): mixed
+    {
+        return $algebra->not($this->node->in($algebra));
+    }
+
     public function inWords(bool $inside): string
     {
         return 'not '.$this->node->inWords(true);

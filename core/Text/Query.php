@@ -31,6 +31,17 @@ final readonly class Query
         return $this->root->matches($line);
     }
 
+    /**
+     * @template T
+     *
+     * @param  Algebra<T>  $algebra
+     * @return T
+     */
+    public function in(Algebra $algebra): mixed
+    {
+        return $this->root->in($algebra);
+    }
+
     /** The query in words, fully parenthesised where it mixes operators. */
     public function readsAs(): string
     {

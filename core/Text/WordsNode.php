@@ -20,6 +20,11 @@ final readonly class WordsNode implements Node
         return str_contains($line, $this->needle);
     }
 
+    public function in(Algebra $algebra): mixed
+    {
+        return $algebra->words($this->needle);
+    }
+
     public function inWords(bool $inside): string
     {
         $text = implode(' ', $this->words).($this->open ? '…' : '');

@@ -15,6 +15,7 @@ use Luftig\Core\Finder\Indexer;
 use Luftig\Core\Finder\Memory;
 use Luftig\Core\Finder\Narrowing;
 use Luftig\Core\Finder\Passage;
+use Luftig\Core\Finder\Pieces;
 use Luftig\Core\Finder\Record;
 use Luftig\Core\Finder\Slices;
 use Luftig\Core\Finder\SpotCheck;
@@ -86,6 +87,8 @@ final class FinderTest extends TestCase
             $expected = array_keys(array_filter($numbers, fn (int $n): bool => $n >= $low && $n <= $high));
             self::assertSame($expected, [...(new Slices($digits))->between($low, $high, $known)->positions()]);
             self::assertSame(count($numbers), $known->count());
+            $every = max(1, intdiv($low, 100));
+            self::assertSame(array_values(array_filter($expected, fn (int $i): bool => $i % $every === 0, ARRAY_FILTER_USE_KEY)), Bitmap::of($expected)->ranked(range(0, 5000, $every)));
         });
     }
 
@@ -124,6 +127,23 @@ final class FinderTest extends TestCase
                 self::assertSame($countries, $counts);
             }
         });
+    }
+
+    public function test_words_are_found_in_every_line_of_a_long_text(): void
+    {
+        $random = new Randomizer(new Mt19937(5));
+        $words = ['three', 'shifts', 'glass', 'air', 'pumps', 'line'];
+        $text = fn (): string => implode(' ', array_map(fn (): string => $words[$random->getInt(0, 5)], range(1, $random->getInt(1, 40))));
+        $lines = array_map(fn (): string => Passage::line($text(), $text(), $text()), range(1, 9000));
+        $pieces = new Pieces(new Memory(['t:words' => implode("\n", $lines)]));
+        self::assertGreaterThan(2 << 20, strlen($pieces->get('t:words')), 'more than is read at once');
+        $in = fn (callable $part, string $needle): array => array_keys(array_filter($lines, fn (string $line): bool => str_contains($part(explode("\x1F", $line)), $needle)));
+        foreach ([' three shifts ', ' glass glass glass ', ' pum', ' nothing '] as $needle) {
+            self::assertSame($in(fn (array $parts): string => implode('|', $parts), $needle), $pieces->linesWith('words', $needle));
+            self::assertSame($in(fn (array $parts): string => $parts[1], $needle), $pieces->linesWith('words', $needle, [Passage::Keywords]));
+            self::assertSame($in(fn (array $parts): string => "$parts[0]|$parts[2]", $needle), $pieces->linesWith('words', $needle, [Passage::Description, Passage::Name]));
+        }
+        self::assertSame($lines, [...$pieces->lines('t:words')]);
     }
 
     public function test_what_stands_in_several_indexes_is_counted_as_one(): void
