@@ -53,9 +53,9 @@ enum Passage: string
     public function label(): string
     {
         return match ($this) {
-            self::Name => 'their name',
+            self::Name => 'name',
             self::Keywords => 'keywords',
-            self::Description => 'what they say of themselves',
+            self::Description => 'description',
         };
     }
 

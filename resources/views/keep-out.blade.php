@@ -1,7 +1,7 @@
 @use('App\Screens\Say')
 <x-layout title="Keep-out" at="">
     <h1>Keep-out</h1>
-    <p class="soft" style="margin-top: 6px">Who must not be approached, by anyone on the team. Besides the entries here, {{ Say::count($customers, 'customer') }}, {{ Say::count($competitors, 'competitor') }} and {{ number_format($agencies) }} {{ $agencies === 1 ? 'agency' : 'agencies' }} are kept out by what they are; <a href="{{ route('accounts.index', ['tab' => 'kept_out']) }}">see the accounts</a>.</p>
+    <p class="soft above">Who must not be approached, by anyone on the team. Besides the entries here, {{ Say::count($customers, 'customer') }}, {{ Say::count($competitors, 'competitor') }} and {{ number_format($agencies) }} {{ $agencies === 1 ? 'agency' : 'agencies' }} are kept out by what they are; <a href="{{ route('accounts.index', ['tab' => 'kept_out']) }}">see the accounts</a>.</p>
     <div class="two gap">
         <div>
             @if ($entries->isEmpty())<p class="empty">No entry yet.</p>
@@ -13,7 +13,7 @@
                     @endforeach</table></div>
                 <x-pager :pages="$entries" />
             @endif
-            @if ($ended > 0)<p class="muted small" style="padding-top: 10px">{{ Say::count($ended, 'entry') === '1 entry' ? '1 entry has' : number_format($ended).' entries have' }} ended.</p>@endif
+            @if ($ended > 0)<p class="muted small above">{{ Say::count($ended, 'entry') === '1 entry' ? '1 entry has' : number_format($ended).' entries have' }} ended.</p>@endif
         </div>
         <form method="post" action="{{ route('keep-out.store') }}" class="card stack aside">@csrf
             <h2>Keep somebody out</h2>

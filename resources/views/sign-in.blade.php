@@ -16,7 +16,7 @@
         @if ($people->isNotEmpty())
             <div>
                 <h2>Look around as …</h2>
-                <p class="muted" style="margin: 4px 0 12px">Blåsvik Metering and everybody in it are invented.</p>
+                <p class="muted around">Blåsvik Metering and everybody in it are invented.</p>
                 <form method="post" action="{{ route('sign-in.demo') }}">
                     @csrf
                     @foreach ($people as $person)

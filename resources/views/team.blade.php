@@ -1,6 +1,6 @@
 <x-layout title="Team" at="">
     <h1>Team</h1>
-    <p class="soft" style="margin-top: 6px">Who signs in, and leaders and colleagues who never do but know many people.</p>
+    <p class="soft above">Who signs in, and leaders and colleagues who never do but know many people.</p>
     <div class="two gap">
         <div>
             @foreach ($people as $person)

@@ -22,12 +22,12 @@
                 </span>
             </div>
         @empty
-            <p class="soft" style="padding: 8px 0">{{ $people->isEmpty() ? 'Nobody is known here yet.' : 'Nobody just now; why not stands beside each below.' }}</p>
+            <p class="soft around">{{ $people->isEmpty() ? 'Nobody is known here yet.' : 'Nobody just now; why not stands beside each below.' }}</p>
         @endforelse
         @php $left = $people->filter(fn ($row) => $row->skip !== null && $row->skip !== \Luftig\Core\Priority\Skip::NotEligible && $row->part() !== null)->countBy(fn ($row) => $row->skip->label()); @endphp
-        <p class="muted small" style="margin-top: 6px">At most {{ Choice::most($account->headcount) }} of its people within 14 days.@if ($left->isNotEmpty()) Left out: {{ $left->map(fn ($n, $why) => "$n $why")->implode('; ') }}.@endif</p>
+        <p class="muted small above">At most {{ Choice::most($account->headcount) }} of its people within 14 days.@if ($left->isNotEmpty()) Left out: {{ $left->map(fn ($n, $why) => "$n $why")->implode('; ') }}.@endif</p>
     </div>
-    <div class="line" style="justify-content: space-between; margin-top: 18px"><h2 class="head" style="border: 0; padding: 0">Buying group</h2><span class="muted small">drag a person, or <kbd>Shift</kbd> <kbd>↑</kbd> <kbd>↓</kbd></span></div>
+    <div class="line" style="justify-content: space-between; margin-top: 18px"><h2 class="head">Buying group</h2><span class="muted small">drag a person, or <kbd>Shift</kbd> <kbd>↑</kbd> <kbd>↓</kbd></span></div>
     @foreach ($group->gaps as $gap)<p class="small rowan" data-gap>{{ $gap }}</p>@endforeach
     @foreach (Part::cases() as $part)
         <div class="part-row">
@@ -38,7 +38,7 @@
                     @include('accounts.group-person', ['row' => $row, 'names' => $names, 'focused' => isset($moved) && $moved->is($row->contact)])
                     @if ($part === Part::NextDoor && $i >= 3 && $loop->last)</details>@endif
                 @empty
-                    <p class="muted small" style="padding: 7px 0">{{ $empty[$part->value] }}</p>
+                    <p class="muted small around">{{ $empty[$part->value] }}</p>
                 @endforelse
             </div>
         </div>
@@ -47,5 +47,5 @@
         <details class="part-row-out"><summary class="pine small">{{ Say::count(count($group->others), 'person') === '1 person' ? '1 person takes' : count($group->others).' people take' }} no part</summary>
             <div class="part-people" data-part="out">@foreach ($group->others as $row)@include('accounts.group-person', ['row' => $row, 'names' => $names, 'focused' => isset($moved) && $moved->is($row->contact)])@endforeach</div></details>
     @endif
-    <p style="padding-top: 10px"><button class="button" type="button" data-open="new-person">Add a person</button></p>
+    <p class="above"><button class="button" type="button" data-open="new-person">Add a person</button></p>
 </section>

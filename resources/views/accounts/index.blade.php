@@ -20,7 +20,7 @@
     </nav>
     @if ($picture)
         <div class="gap" style="display: grid; grid-template-columns: minmax(0, 1fr) 240px; gap: 20px">
-            <div><canvas class="picture" data-url="{{ route('accounts.picture', $ranking->parameters()) }}" role="img" aria-label="Ranked accounts, fit across and timing upwards; the larger the dot, the better they are reached. The list shows the same accounts."></canvas><p class="muted small" id="picture-of" style="margin-top: 6px"></p></div>
+            <div><canvas class="picture" data-url="{{ route('accounts.picture', $ranking->parameters()) }}" role="img" aria-label="Ranked accounts, fit across and timing upwards; the larger the dot, the better they are reached. The list shows the same accounts."></canvas><p class="muted small above" id="picture-of"></p></div>
             <div><p class="soft" id="chosen-count" aria-live="polite"></p><ul class="plain" id="chosen"></ul></div>
         </div>
     @elseif ($standings->isEmpty())
@@ -36,7 +36,7 @@
                 @foreach (['priority' => $ranked ? 'Priority' : 'Points', 'name' => 'Account', '' => $ranked || $ranking->state === StandingState::Waiting ? 'Why now' : 'Why', 'fit' => 'Fit', 'timing' => 'Timing', 'access' => 'Access', 'act_by' => 'Act by', '-owner' => 'Owner', '-last' => 'Last approach', 'moved' => 'In a week'] as $sort => $name)
                     @if (! $ranked && in_array($sort, ['act_by', 'moved'], true)) @continue @endif
                     <th @class(['number' => in_array($sort, ['fit', 'timing', 'access', 'moved', 'priority'], true)]) scope="col" @if ($sort === $ranking->sort) aria-sort="{{ in_array($sort, ['name', 'act_by'], true) ? 'ascending' : 'descending' }}" @endif>
-                        @if ($sort !== '' && $sort[0] !== '-')<a href="{{ route('accounts.index', ['sort' => $sort] + $ranking->parameters()) }}" style="color: inherit">{{ $name }}@if ($sort === $ranking->sort) {{ in_array($sort, ['name', 'act_by'], true) ? '↑' : '↓' }}@endif</a>@else{{ $name }}@endif
+                        @if ($sort !== '' && $sort[0] !== '-')<a href="{{ route('accounts.index', ['sort' => $sort] + $ranking->parameters()) }}">{{ $name }}@if ($sort === $ranking->sort) {{ in_array($sort, ['name', 'act_by'], true) ? '↑' : '↓' }}@endif</a>@else{{ $name }}@endif
                     </th>
                 @endforeach
             </tr></thead>
@@ -48,8 +48,8 @@
                     $url = route('accounts.show', [$account] + $ranking->parameters());
                 @endphp
                 <tr data-row data-url="{{ $url }}" data-reason="{{ route('reasons.create', $account) }}" data-account="{{ $account->id }}">
-                    <td class="number"><span class="figure" style="font-size: 19px; font-weight: 650">{{ $standing->priority !== null ? round($standing->priority) : Say::points($standing->points) }}</span></td>
-                    <td><a href="{{ $url }}" class="strong" style="color: inherit">{{ $account->name }}</a><br><span class="muted small">{{ collect([$place?->city, $account->headcount ? ($account->headcount_given ?? number_format($account->headcount)).' heads' : 'heads unknown'])->filter()->implode(' · ') }}</span></td>
+                    <td class="number"><span class="figure large">{{ $standing->priority !== null ? round($standing->priority) : Say::points($standing->points) }}</span></td>
+                    <td><a href="{{ $url }}" class="strong">{{ $account->name }}</a><br><span class="muted small">{{ collect([$place?->city, $account->headcount ? ($account->headcount_given ?? number_format($account->headcount)).' heads' : 'heads unknown'])->filter()->implode(' · ') }}</span></td>
                     <td style="max-width: 330px">
                         @if ($standing->cause)<span class="soft">{{ ucfirst($standing->cause) }}</span>@if ($standing->isDragged())<br>@endif @endif
                         @if ($ranked || $standing->isDragged())

@@ -20,9 +20,9 @@
         </span>
     </div>
     <div class="spread" style="align-items: flex-start">
-        <div style="max-width: 680px">
+        <div class="measure">
             <h1>{{ $account->name }}</h1>
-            <p class="soft" style="margin-top: 6px">{{ collect([
+            <p class="soft above">{{ collect([
                 $account->domain, $industry ? lcfirst(Industries::name($industry)).' (ISIC '.$industry.')' : 'industry unknown',
                 collect([$place?->city, Countries::name($place?->country)])->filter()->implode(', ') ?: 'place unknown',
                 $account->headcount !== null ? ($account->headcount_given ?? number_format($account->headcount)).' heads' : 'heads unknown',
@@ -65,12 +65,12 @@
             <h2 class="head">What happened</h2>
             @php $live = collect($lines)->keyBy(fn ($line) => $line->signal->id); @endphp
             @forelse ($account->signals as $i => $signal)
-                @if ($i === 8) <details><summary class="pine" style="padding: 8px 0">{{ count($account->signals) - 8 }} earlier</summary> @endif
+                @if ($i === 8) <details><summary class="pine around">{{ count($account->signals) - 8 }} earlier</summary> @endif
                 <div class="happened">
                     <span class="muted strong"><x-ago :time="$signal->occurred_at" short /></span>
                     <div>
                         <div style="display: flex; gap: 6px">@if ($live->has($signal->id))<x-barb :line="$live[$signal->id]" bare />@endif<span>{{ $signal->title }}</span></div>
-                        <span class="muted small">{{ $signal->kind->label() }}@if ($signal->source) · {{ $signal->source }}@endif @if ($signal->confidence < 1) · {{ Say::percent($signal->confidence) }} sure @endif @if ($signal->link) · <a class="inline" style="text-decoration: underline" href="{{ $signal->link }}" rel="noreferrer noopener" target="_blank">source page</a>@endif @unless ($live->has($signal->id)) · {{ $signal->occurred_at->isFuture() ? 'announced' : ($catalogue ? $catalogue->of($signal->kind)->stage(($signal->occurred_at->diffInSeconds(now())) / 86400)->value : '') }}@endunless</span>
+                        <span class="muted small">{{ $signal->kind->label() }}@if ($signal->source) · {{ $signal->source }}@endif @if ($signal->confidence < 1) · {{ Say::percent($signal->confidence) }} sure @endif @if ($signal->link) · <a class="inline underlined" href="{{ $signal->link }}" rel="noreferrer noopener" target="_blank">source page</a>@endif @unless ($live->has($signal->id)) · {{ $signal->occurred_at->isFuture() ? 'announced' : ($catalogue ? $catalogue->of($signal->kind)->stage(($signal->occurred_at->diffInSeconds(now())) / 86400)->value : '') }}@endunless</span>
                         @if ($signal->quote)<blockquote>{{ $signal->quote }}</blockquote>@endif
                     </div>
                 </div>
@@ -86,21 +86,21 @@
             </div>
             <div>
                 <h2 class="head">What they run</h2>
-                <p style="padding-top: 8px">{{ $account->technologies->pluck('name')->implode(', ') ?: 'Unknown' }}</p>
+                <p class="above">{{ $account->technologies->pluck('name')->implode(', ') ?: 'Unknown' }}</p>
             </div>
             <div>
                 <h2 class="head">Notes</h2>
                 @foreach ($account->notes as $note)
-                    <div style="padding: 8px 0; border-bottom: 1px solid var(--hairline)"><p style="white-space: pre-line">{{ $note->text }}</p>
+                    <div class="ruled"><p style="white-space: pre-line">{{ $note->text }}</p>
                         <div class="line small muted"><span>{{ $note->user->name }}, <x-ago :time="$note->created_at" /></span>@can('delete', $note)<form method="post" action="{{ route('notes.destroy', $note) }}">@csrf @method('DELETE')<button class="button slight small">Delete</button></form>@endcan</div></div>
                 @endforeach
-                <form method="post" action="{{ route('notes.store', $account) }}" class="stack" style="margin-top: 10px">@csrf
+                <form method="post" action="{{ route('notes.store', $account) }}" class="stack above">@csrf
                     <label class="visually-hidden" for="note">Note</label><textarea id="note" name="text" rows="2" data-note placeholder="A note for the team" required maxlength="5000">{{ old('text') }}</textarea>
                     <button class="button">Keep the note</button></form>
             </div>
             <details>
                 <summary class="pine">What is known of it, and from where</summary>
-                <dl class="stack" style="padding-top: 8px">
+                <dl class="stack above">
                     @foreach ([
                         'Revenue' => $account->revenue_amount !== null ? ($account->revenue_given ?? Say::money($account->revenue_amount, $account->revenue_currency)).($account->revenue_currency !== 'EUR' ? ' ('.Say::money($account->revenue, 'EUR').')' : '') : null,
                         'Description' => $account->description, 'Keywords' => $account->keywords, 'Founded' => $account->founded, 'Parent' => $account->parent?->name,
@@ -116,7 +116,7 @@
             @if ($account->approaches->isNotEmpty())
                 <div><h2 class="head">Approaches</h2>
                     @foreach ($account->approaches->take(6) as $approach)
-                        <p class="small" style="padding: 6px 0; border-bottom: 1px solid var(--hairline)"><x-ago :time="$approach->made_at" />: {{ $approach->kind->label() }} @if ($approach->contact) to {{ $approach->contact->name() }}@endif, {{ $approach->user?->name ?? 'somebody' }} · <strong>{{ $approach->result?->label() ?? 'no result yet' }}</strong></p>
+                        <p class="small ruled"><x-ago :time="$approach->made_at" />: {{ $approach->kind->label() }} @if ($approach->contact) to {{ $approach->contact->name() }}@endif, {{ $approach->user?->name ?? 'somebody' }} · <strong>{{ $approach->result?->label() ?? 'no result yet' }}</strong></p>
                     @endforeach</div>
             @endif
         </section>

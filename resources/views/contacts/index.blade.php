@@ -36,8 +36,8 @@
                     $own = collect($lines[$accountId])->sortByDesc(fn ($line) => [$line->signal->contact_id === $id, $line->push])->first();
                 @endphp
                 <tr data-row data-url="{{ route('contacts.show', $contact) }}" data-reason="{{ route('reasons.create', [$accountId, 'contact' => $id]) }}">
-                    <td class="number"><span class="figure" style="font-size: 19px; font-weight: 650">{{ round($priority) }}</span></td>
-                    <td><a class="strong" style="color: inherit" href="{{ route('contacts.show', $contact) }}">{{ $contact->name() }}</a><br><span class="muted small">{{ $contact->title ?? 'title unknown' }}</span></td>
+                    <td class="number"><span class="figure large">{{ round($priority) }}</span></td>
+                    <td><a class="strong" href="{{ route('contacts.show', $contact) }}">{{ $contact->name() }}</a><br><span class="muted small">{{ $contact->title ?? 'title unknown' }}</span></td>
                     <td class="small">{{ Part::from($part)->label() }}</td>
                     <td><a href="{{ route('accounts.show', $accountId) }}">{{ $standing->account->name }}</a><br><span class="muted small">{{ collect([$standing->account->headquarters()?->city, $standing->priority !== null ? 'priority '.round($standing->priority) : 'waiting'])->filter()->implode(' · ') }}</span></td>
                     <td style="max-width: 250px">@if ($own)<x-barb :line="$own" />@else<span class="muted small">no live signal</span>@endif</td>

@@ -6,17 +6,17 @@
 <x-layout :title="$contact->name()" at="contacts">
     <p class="back"><a href="{{ route('accounts.show', $account) }}#group" data-back>← {{ $account->name }}</a></p>
     <div class="spread" style="align-items: flex-start">
-        <div style="max-width: 700px">
+        <div class="measure">
             <h1>{{ $contact->name() }}</h1>
-            <p class="soft" style="margin-top: 6px">{{ $contact->title ?? 'title unknown' }} · <a href="{{ route('accounts.show', $account) }}">{{ $account->name }}</a>@if ($times->inPost()) · {{ $times->inPost() }} in the post @endif @if ($times->inCompany()) · {{ $times->inCompany() }} in the company @endif @if ($contact->city) · {{ $contact->city }} @endif</p>
+            <p class="soft above">{{ $contact->title ?? 'title unknown' }} · <a href="{{ route('accounts.show', $account) }}">{{ $account->name }}</a>@if ($times->inPost()) · {{ $times->inPost() }} in the post @endif @if ($times->inCompany()) · {{ $times->inCompany() }} in the company @endif @if ($contact->city) · {{ $contact->city }} @endif</p>
             <p class="small muted">Read as {{ $title->inWords() }}@if ($lesson), as {{ $lesson->user->name ?? 'somebody' }} taught it @endif @if ($times->arrival) · <span class="pine">{{ $times->arrival }}</span>@endif</p>
             <x-tags :tags="$tags" subject="contacts" :record="$contact->id" />
             @if ($out)<p class="gap"><strong>Kept out</strong>: {{ $out }}</p>@endif
         </div>
         @if ($row)<div style="display: flex; gap: 22px; align-items: center">
             <div><span class="big">{{ $row->ranked ? round($row->ranked->priority) : '–' }}</span><br><span class="small muted">priority</span></div>
-            <div><span class="figure" style="font-size: 18px; font-weight: 600">{{ $row->part()?->label() ?? 'no part' }}</span><br><span class="small muted">{{ $row->isByHand() ? 'set by hand; the rules say '.($row->ranked?->part->label() ?? 'no part') : 'part in buying' }}</span></div>
-            <div><span class="figure" style="font-size: 18px; font-weight: 600">{{ Say::part($row->reach->access) }}</span><br><span class="small muted">Access</span></div>
+            <div><span class="figure large">{{ $row->part()?->label() ?? 'no part' }}</span><br><span class="small muted">{{ $row->isByHand() ? 'set by hand; the rules say '.($row->ranked?->part->label() ?? 'no part') : 'part in buying' }}</span></div>
+            <div><span class="figure large">{{ Say::part($row->reach->access) }}</span><br><span class="small muted">Access</span></div>
         </div>@endif
     </div>
     <div class="buttons gap">
@@ -29,7 +29,7 @@
         <a class="button" href="{{ route('contacts.card', $contact) }}">vCard</a>
     </div>
     <x-wrong :for="['taken', 'reason', 'until', 'first_name', 'title', 'country', 'since', 'company', 'sure', 'seniority']" />
-    @if ($row?->why() && ! $out)<p class="small soft" style="margin-top: 8px">Not among those to contact now: {{ $row->why() }}.</p>@endif
+    @if ($row?->why() && ! $out)<p class="small soft above">Not among those to contact now: {{ $row->why() }}.</p>@endif
     <div class="three gap">
         <section class="stack">
             <h2 class="head">Why this priority</h2>
@@ -46,11 +46,11 @@
                         <span class="muted small">{{ $post->since?->isoFormat('MMM YYYY') ?? '?' }} – {{ $post->until?->isoFormat('MMM YYYY') ?? 'now' }}</span>
                         <div><strong>{{ $post->title ?? 'title unknown' }}</strong>@if ($post->by_hand) <span class="by-hand small">set by hand</span>@endif<br><span class="small soft">@if ($post->account)<a href="{{ route('accounts.show', $post->account) }}">{{ $post->account->name }}</a>@else{{ $post->company ?? 'company unknown' }}@endif</span>
                             <details class="small"><summary class="pine">Correct</summary>
-                                <form method="post" action="{{ route('posts.update', [$contact, $post]) }}" class="stack" style="padding: 6px 0">@csrf @method('PATCH') @include('contacts.post-fields', ['post' => $post])<button class="button small">Keep</button></form>
+                                <form method="post" action="{{ route('posts.update', [$contact, $post]) }}" class="stack around">@csrf @method('PATCH') @include('contacts.post-fields', ['post' => $post])<button class="button small">Keep</button></form>
                                 <form method="post" action="{{ route('posts.destroy', [$contact, $post]) }}">@csrf @method('DELETE')<button class="button slight small">Take it away</button></form></details></div>
                     </div>
                 @endforeach
-                <details style="padding-top: 8px"><summary class="pine">Add a post</summary><form method="post" action="{{ route('posts.store', $contact) }}" class="stack" style="padding: 6px 0">@csrf @include('contacts.post-fields', ['post' => null])<button class="button small">Add</button></form></details>
+                <details class="above"><summary class="pine">Add a post</summary><form method="post" action="{{ route('posts.store', $contact) }}" class="stack around">@csrf @include('contacts.post-fields', ['post' => null])<button class="button small">Add</button></form></details>
             </div>
             <div>
                 <h2 class="head">What happened</h2>
@@ -58,7 +58,7 @@
                 @forelse ($signals as $signal)
                     <div class="happened"><span class="muted strong"><x-ago :time="$signal->occurred_at" short /></span>
                         <div>@if ($live->has($signal->id))<x-barb :line="$live[$signal->id]" bare /> @endif{{ $signal->title }}<br><span class="small muted">{{ $signal->kind->label() }} · {{ $signal->derived ? 'follows from the posts' : $signal->source }}@if ($signal->confidence < 1) · {{ Say::percent($signal->confidence) }} sure @endif</span>@if ($signal->quote)<blockquote>{{ $signal->quote }}</blockquote>@endif</div></div>
-                @empty<p class="soft" style="padding: 8px 0">No signal is about this person.</p>@endforelse
+                @empty<p class="soft around">No signal is about this person.</p>@endforelse
             </div>
         </section>
         <section class="stack">
@@ -66,8 +66,8 @@
                 <h2 class="head">Channels</h2>
                 @forelse ($contact->channels as $channel)
                     @php $kept = $barred->address($channel->value); @endphp
-                    <div class="person"><div><span style="overflow-wrap: anywhere">{{ $channel->value }}</span><br><span class="small muted">{{ $channel->type->label() }}@if ($channel->type === ChannelType::Email), {{ $channel->state->label() }}@endif @if ($channel->active_at), active {{ Say::ago($channel->active_at) }}@endif @if ($kept) · kept out: {{ $kept }}@endif</span></div><span class="muted" title="Worth">{{ Say::part($kept ? 0 : $channel->asRule(now())->worth()) }}</span></div>
-                @empty<p class="soft" style="padding: 8px 0">No channel is known.</p>@endforelse
+                    <div class="person"><div><span class="breaks">{{ $channel->value }}</span><br><span class="small muted">{{ $channel->type->label() }}@if ($channel->type === ChannelType::Email), {{ $channel->state->label() }}@endif @if ($channel->active_at), active {{ Say::ago($channel->active_at) }}@endif @if ($kept) · kept out: {{ $kept }}@endif</span></div><span class="muted" title="Worth">{{ Say::part($kept ? 0 : $channel->asRule(now())->worth()) }}</span></div>
+                @empty<p class="soft around">No channel is known.</p>@endforelse
             </div>
             <div>
                 <h2 class="head">Relations</h2>
@@ -76,17 +76,17 @@
             </div>
             @if ($reasons->isNotEmpty() || $approaches->isNotEmpty())
                 <div><h2 class="head">Reasons and approaches</h2>
-                    @foreach ($reasons as $reason)<p class="small" style="padding: 6px 0; border-bottom: 1px solid var(--hairline)"><a href="{{ route('reasons.show', $reason) }}">{{ \Illuminate\Support\Str::limit($reason->words, 90) }}</a> <span class="muted">{{ $reason->user->name }}, <x-ago :time="$reason->created_at" /></span></p>@endforeach
-                    @foreach ($approaches as $approach)<p class="small" style="padding: 6px 0; border-bottom: 1px solid var(--hairline)"><x-ago :time="$approach->made_at" />: {{ $approach->kind->label() }}, {{ $approach->user?->name ?? 'somebody' }} · <strong>{{ $approach->result?->label() ?? 'no result yet' }}</strong></p>@endforeach</div>
+                    @foreach ($reasons as $reason)<p class="small ruled"><a href="{{ route('reasons.show', $reason) }}">{{ \Illuminate\Support\Str::limit($reason->words, 90) }}</a> <span class="muted">{{ $reason->user->name }}, <x-ago :time="$reason->created_at" /></span></p>@endforeach
+                    @foreach ($approaches as $approach)<p class="small ruled"><x-ago :time="$approach->made_at" />: {{ $approach->kind->label() }}, {{ $approach->user?->name ?? 'somebody' }} · <strong>{{ $approach->result?->label() ?? 'no result yet' }}</strong></p>@endforeach</div>
             @endif
             <div><h2 class="head">Known, and from where</h2>
-                <dl class="stack" style="padding-top: 8px">
+                <dl class="stack above">
                     @foreach (['About' => $contact->about, 'Interests' => $contact->interests, 'Profile' => $contact->profile, 'Country' => $contact->country, ...collect(['language' => 'Languages', 'school' => 'Schools', 'association' => 'Associations'])->mapWithKeys(fn ($label, $kind) => [$label => $affiliations->get($kind)?->pluck('name')->implode(', ')])->all(), 'Source' => collect([$contact->source, $contact->seen_at?->isoFormat('[seen] D MMM YYYY')])->filter()->implode(', '), 'Set by hand' => implode(', ', array_map(fn ($field) => str_replace('_', ' ', $field), $byHand))] as $name => $value)
                         @if ($value)<div><dt>{{ $name }}</dt><dd>{{ $value }}</dd></div>@endif
                     @endforeach
                 </dl>
-                <p style="padding-top: 10px"><a href="{{ route('contacts.known', $contact) }}">All that is kept of this person, as a file</a></p>
-                @can('erase', $contact)<p style="padding-top: 8px"><button class="button danger small" type="button" data-open="erase">Erase on request</button></p>@endcan
+                <p class="above"><a href="{{ route('contacts.known', $contact) }}">All that is kept of this person, as a file</a></p>
+                @can('erase', $contact)<p class="above"><button class="button danger small" type="button" data-open="erase">Erase on request</button></p>@endcan
             </div>
         </section>
     </div>

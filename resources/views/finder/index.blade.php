@@ -15,7 +15,7 @@
 <x-layout title="Finder" at="finder">
     <x-slot:head><script src="/vendor/sortable/Sortable.min.js" defer></script></x-slot:head>
     <div class="spread"><div class="line"><h1>Finder</h1>
-        @foreach (Subject::cases() as $one)<a class="button small" @if ($one === $search->subject) aria-current="true" style="border-color: var(--ink)" @endif href="{{ route('finder', $search->parameters(array_values(array_filter($steps, fn ($step) => $step->field->suits($one))), $one)) }}">{{ $one->value }}</a>@endforeach</div>
+        @foreach (Subject::cases() as $one)<a class="button small" @if ($one === $search->subject) aria-current="true" @endif href="{{ route('finder', $search->parameters(array_values(array_filter($steps, fn ($step) => $step->field->suits($one))), $one)) }}">{{ $one->value }}</a>@endforeach</div>
         @if (count($steps) > 0)<a class="button slight" href="{{ route('finder', ['on' => $search->subject->value]) }}">Begin anew</a>@endif</div>
     <div class="narrowing gap">
     <ol class="staircase" aria-label="The steps of the search" data-staircase>

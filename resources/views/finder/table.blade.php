@@ -11,15 +11,15 @@
         <tr data-row data-url="{{ $url }}" data-reason="{{ $contacts ? route('reasons.create', [$record->account_id, 'contact' => $record->id]) : route('reasons.create', $record) }}">
             @if ($choose)<td><input type="checkbox" form="keep-form" name="only[]" value="{{ $record->id }}" aria-label="Choose {{ $contacts ? $record->name() : $record->name }}"></td>@endif
             @if ($contacts)
-                <td><a class="strong" style="color: inherit" href="{{ $url }}">{{ $record->name() }}</a><br><span class="muted small">{{ $record->title ?? 'title unknown' }}</span></td>
+                <td><a class="strong" href="{{ $url }}">{{ $record->name() }}</a><br><span class="muted small">{{ $record->title ?? 'title unknown' }}</span></td>
                 <td><a href="{{ route('accounts.show', $record->account_id) }}">{{ $record->account->name }}</a><br><span class="muted small">{{ collect([$record->account->headquarters()?->city, $record->account->headcount ? number_format($record->account->headcount).' heads' : null])->filter()->implode(' · ') }}</span></td>
                 <td class="small nowrap">{{ Tenure::of($record)->inPost() ?? 'unknown' }}</td><td class="small">{{ $barred->contact($record->id) ? 'kept out' : Reach::of($record, $barred)->label() }}</td>
             @else
-                <td><a class="strong" style="color: inherit" href="{{ $url }}">{{ $record->name }}</a><br><span class="muted small">{{ $record->domain }}</span></td>
+                <td><a class="strong" href="{{ $url }}">{{ $record->name }}</a><br><span class="muted small">{{ $record->domain }}</span></td>
                 <td class="small">{{ $record->industries->first()?->code ? lcfirst(Industries::name($record->industries->first()->code)) : 'unknown' }}</td><td class="small">{{ $record->headquarters()?->city ?? 'unknown' }}</td><td class="number small">{{ $record->headcount === null ? '?' : number_format($record->headcount) }}</td><td class="number small">{{ $record->contacts_count }}</td>
             @endif
             @if ($choose)<td class="small">{{ str_replace('_', ' ', $search->workOf($record->id)) }}</td>@endif
-            <td class="number"><span class="figure" style="font-size: 17px; font-weight: 650">{{ $priority === null ? '–' : round($priority) }}</span></td>
+            <td class="number"><span class="figure large">{{ $priority === null ? '–' : round($priority) }}</span></td>
         </tr>
     @endforeach
 </table>

@@ -2,7 +2,7 @@
 <x-layout :title="$intake->name" at="">
     <p class="back"><a href="{{ route('intake.index') }}" data-back>← Intake</a></p>
     <h1>{{ $intake->name }}</h1>
-    <p class="soft" style="margin: 6px 0 12px">{{ number_format($intake->bytes / 1024, 0) }} kB, {{ $intake->format['encoding'] }}, columns parted by {{ ["\t" => 'a tab', ';' => 'a semicolon', ',' => 'a comma'][$intake->format['delimiter']] }}.</p>
+    <p class="soft around">{{ number_format($intake->bytes / 1024, 0) }} kB, {{ $intake->format['encoding'] }}, columns parted by {{ ["\t" => 'a tab', ';' => 'a semicolon', ',' => 'a comma'][$intake->format['delimiter']] }}.</p>
     @if ($same)<p class="warned">{{ $same->state->isMoving() ? 'The same file is just being taken in, brought by '.($same->user?->name ?? 'somebody').'. Yours would wait for it and then find nothing new.' : 'The same file was taken in before, '.\App\Screens\Say::ago($same->created_at).'. Taking it in again changes nothing that has not been changed since.' }}</p>@endif
     <form method="post" action="{{ route('intake.update', $intake) }}" class="buttons">@csrf @method('PATCH')
         <span class="strong">Each row is</span>
@@ -29,7 +29,7 @@
         </div>
     </form>
     <form method="post" action="{{ route('intake.destroy', $intake) }}" id="aside">@csrf @method('DELETE')</form>
-    <h2 class="head gap" style="margin-top: 24px">The first rows, and what they become</h2>
+    <h2 class="head gap">The first rows, and what they become</h2>
     @foreach ($preview->rows as $row)
         <div style="display: grid; grid-template-columns: 60px minmax(0, 1fr); gap: 10px; padding: 8px 0; border-bottom: 1px solid var(--hairline)">
             <span class="muted">line {{ $row['line'] }}</span>

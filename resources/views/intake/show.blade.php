@@ -18,10 +18,10 @@
             @can('undo', $intake)@if ($intake->state === IntakeState::Done || $intake->state === IntakeState::Stopped)<button class="button danger" type="button" data-open="undo">Undo the whole file</button>@endif @endcan
         </div>
     @if ($rejected->isNotEmpty())
-        <h2 class="head" style="margin-top: 24px">Not taken, and why</h2>
+        <h2 class="head gap">Not taken, and why</h2>
         <div class="scroll"><table><thead><tr><th class="number">Line</th><th>Why</th><th>Row</th></tr></thead>
             @foreach ($rejected as $row)<tr><td class="number">{{ $row->line }}</td><td>{{ $row->reason }}</td><td class="muted small">{{ \Illuminate\Support\Str::limit(implode(' · ', array_filter($row->row)), 110) }}</td></tr>@endforeach</table></div>
-        @if ($intake->rejected > count($rejected))<p class="muted" style="padding-top: 8px">The first {{ count($rejected) }} of {{ number_format($intake->rejected) }}; the download has them all.</p>@endif
+        @if ($intake->rejected > count($rejected))<p class="muted above">The first {{ count($rejected) }} of {{ number_format($intake->rejected) }}; the download has them all.</p>@endif
     @endif
     </div>
     <dialog id="undo" aria-label="Undo the whole file"><form method="post" action="{{ route('intake.undo', $intake) }}" class="stack">@csrf

@@ -7,7 +7,7 @@
         @foreach ($watches as $watch)
             <div class="row" style="grid-template-columns: minmax(0, 1fr) 300px" data-row data-url="{{ route('watches.show', $watch) }}">
                 <div><a class="what" href="{{ route('watches.show', $watch) }}">{{ $watch->name }}@if ($watch->unread > 0) <span class="by-hand small">{{ $watch->unread }} unread</span>@endif</a><p class="soft">{{ $watch->found > 0 ? Say::count((int) $watch->found, 'newcomer') : 'nobody new yet' }}</p></div>
-                <div class="small muted" style="text-align: right">{{ $watch->user->name }}, {{ $watch->rhythm->value }}<br>next {{ $watch->next_at->setTimezone($watch->time_zone)->isoFormat('ddd D MMM, HH:mm') }}</div>
+                <div class="small muted number">{{ $watch->user->name }}, {{ $watch->rhythm->value }}<br>next {{ $watch->next_at->setTimezone($watch->time_zone)->isoFormat('ddd D MMM, HH:mm') }}</div>
             </div>
         @endforeach
         <h2 class="group">Lists</h2>
@@ -25,7 +25,7 @@
         @php $size = $sizes[$list->id] ?? null; $n = (int) ($size->size ?? 0); $judged = (int) ($size->judged ?? 0); $check = $judged > 0 ? SpotCheck::of((int) $size->fits, $judged, $n) : null; @endphp
         <div class="row" style="grid-template-columns: minmax(0, 1fr) 260px" data-row data-url="{{ route('lists.show', $list) }}">
             <div><a class="what" href="{{ route('lists.show', $list) }}">{{ $list->name }}</a><p class="soft">{{ Say::count($n, rtrim($list->subject, 's')) }}{{ $list->held_for ? ', held for its trial' : '' }}</p></div>
-            <div class="small muted" style="text-align: right">{{ $list->user->name ?? 'somebody' }}, <x-ago :time="$list->created_at" /><br>@if ($check)<strong>{{ Say::percent($check->low) }} to {{ Say::percent($check->high) }} good</strong>, {{ $judged }} judged @else not checked yet @endif</div>
+            <div class="small muted number">{{ $list->user->name ?? 'somebody' }}, <x-ago :time="$list->created_at" /><br>@if ($check)<strong>{{ Say::percent($check->low) }} to {{ Say::percent($check->high) }} good</strong>, {{ $judged }} judged @else not checked yet @endif</div>
         </div>
     @empty
         <p class="empty">No list yet. In the <a href="/finder">Finder</a>, narrow until it fits a week's work, and keep what remains as a list.</p>

@@ -1,5 +1,5 @@
 @php $contact = $record instanceof App\Models\Contact; $account = $contact ? $record->account : $record; @endphp
-<div class="card stack" style="margin-top: 8px">
+<div class="card stack above">
     <h2><a href="{{ $contact ? route('contacts.show', $record) : route('accounts.show', $record) }}">{{ $contact ? $record->name() : $record->name }}</a></h2>
     <p class="soft">{{ collect([$contact ? $record->title : null, $contact ? $account->name : null, $account->industries->first()?->code ? lcfirst(\Luftig\Core\Firm\Industries::name($account->industries->first()->code)) : 'industry unknown', $account->headquarters()?->city, $account->headcount ? number_format($account->headcount).' heads' : 'heads unknown'])->filter()->implode(' · ') }}</p>
     @if ($account->description)<p>{{ $account->description }}</p>@endif

@@ -3,7 +3,7 @@
     <p class="back"><a href="{{ route('lists.show', $list) }}" data-back>← {{ $list->name }}</a></p>
     <div class="spread"><div class="line"><h1>Step through</h1><span class="muted">{{ number_format($decided) }} of {{ number_format($size) }} decided, {{ number_format($kept) }} kept</span></div>
         @if ($kept > 0)<form method="post" action="{{ route('lists.steps.keep', $list) }}">@csrf<button class="button">Make a list of the {{ number_format($kept) }} kept</button></form>@endif</div>
-    <div class="gap" style="max-width: 760px">
+    <div class="gap measure">
         @if ($record)@include('lists.record', ['action' => route('lists.steps.decide', $list), 'field' => 'keep', 'yes' => 'Keep', 'no' => 'Drop'])
             @php $at = $record instanceof App\Models\Contact ? $record->account_id : $record->id; @endphp
             <div class="buttons gap">

@@ -13,8 +13,8 @@
             <thead><tr><th scope="col">Newcomer</th><th scope="col">What made it new</th><th scope="col">Found</th><th scope="col" class="number">Priority</th></tr></thead>
             @foreach ($rows->records as $record)
                 @php $contact = $record instanceof App\Models\Contact; $find = $found[$record->id]; $priority = $rows->priority($record); $url = $contact ? route('contacts.show', $record) : route('accounts.show', $record); @endphp
-                <tr data-row data-url="{{ $url }}"><td><a href="{{ $url }}" style="color: inherit" @class(['strong' => $find->unread])>{{ $contact ? $record->name() : $record->name }}</a>@if ($find->unread) <span class="by-hand small">unread</span>@endif<br><span class="muted small">{{ $contact ? collect([$record->title, $record->account->name])->filter()->implode(' · ') : $record->domain }}</span></td>
-                    <td>{{ $find->why }}</td><td class="small"><x-ago :time="\Carbon\CarbonImmutable::parse($find->found_at, 'UTC')" /></td><td class="number"><span class="figure" style="font-size: 17px; font-weight: 650">{{ $priority === null ? '–' : round($priority) }}</span></td></tr>
+                <tr data-row data-url="{{ $url }}"><td><a href="{{ $url }}" @class(['strong' => $find->unread])>{{ $contact ? $record->name() : $record->name }}</a>@if ($find->unread) <span class="by-hand small">unread</span>@endif<br><span class="muted small">{{ $contact ? collect([$record->title, $record->account->name])->filter()->implode(' · ') : $record->domain }}</span></td>
+                    <td>{{ $find->why }}</td><td class="small"><x-ago :time="\Carbon\CarbonImmutable::parse($find->found_at, 'UTC')" /></td><td class="number"><span class="figure large">{{ $priority === null ? '–' : round($priority) }}</span></td></tr>
             @endforeach
         </table></div>
     @endif

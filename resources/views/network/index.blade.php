@@ -12,7 +12,7 @@
                     <thead><tr><th scope="col">Contact</th><th scope="col">Account</th><th scope="col">Known to</th><th scope="col" class="number">Priority</th></tr></thead>
                     @foreach ($rows->records as $contact)
                         @php $priority = $rows->priority($contact); @endphp
-                        <tr data-row data-url="{{ route('contacts.show', $contact) }}"><td><a class="strong" style="color: inherit" href="{{ route('contacts.show', $contact) }}">{{ $contact->name() }}</a><br><span class="muted small">{{ $contact->title ?? 'title unknown' }}</span></td>
+                        <tr data-row data-url="{{ route('contacts.show', $contact) }}"><td><a class="strong" href="{{ route('contacts.show', $contact) }}">{{ $contact->name() }}</a><br><span class="muted small">{{ $contact->title ?? 'title unknown' }}</span></td>
                             <td><a href="{{ route('accounts.show', $contact->account_id) }}">{{ $contact->account->name }}</a></td>
                             <td class="small">@foreach (array_slice($ties->of($contact), 0, 3) as $tie)<x-network.tie :tie="$tie" />@endforeach</td>
                             <td class="number"><span class="figure priority">{{ $priority === null ? '–' : round($priority) }}</span></td></tr>

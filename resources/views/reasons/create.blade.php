@@ -18,10 +18,10 @@
             <p class="muted small">Leave out words that tell time, such as “yesterday”: the reason may be used some days from now.</p>
             <div class="buttons"><button class="button primary">Record the reason</button><a class="button" href="{{ route('accounts.show', $account) }}">Leave it</a></div>
         </div>
-        <fieldset class="card aside" style="border: 0; margin: 0">
+        <fieldset class="card aside">
             <legend class="visually-hidden">What the words rest on</legend>
             <h2>What the words rest on</h2>
-            <p class="muted small" style="margin: 4px 0 8px">Tick what they mention. The reason is good as long as all of it is fresh.</p>
+            <p class="muted small around">Tick what they mention. The reason is good as long as all of it is fresh.</p>
             <x-wrong for="signals" />
             @php $offered = collect($lines)->filter(fn ($line) => $line->push > 0); $said = 0; @endphp
             @foreach ($offered as $line)
@@ -31,7 +31,7 @@
                     @if ($line->signal->quote)<blockquote>{{ $line->signal->quote }}</blockquote>@endif</span></label>
             @endforeach
             @if ($facts !== [])
-                <h3 style="margin-top: 12px">Facts</h3>
+                <h3 class="above">Facts</h3>
                 @foreach ($facts as $fact)<label class="tick"><input type="checkbox" name="facts[]" value="{{ $fact }}" @checked(in_array($fact, old('facts', $offered->isEmpty() ? [$facts[0]] : []), true))><span>{{ $fact }}</span></label>@endforeach
             @endif
             @if ($offered->isEmpty() && $facts === [])<p class="soft">Nothing is known that words could rest on. Bring signals or facts of this account first.</p>@endif

@@ -9,7 +9,7 @@
         <div class="row" style="grid-template-columns: minmax(0, 1fr) 200px" data-row data-url="{{ route('reasons.show', $reason) }}">
             <div><a class="what" href="{{ route('reasons.show', $reason) }}">{{ $reason->account->name }}@if ($reason->contact), {{ $reason->contact->name() }}@endif</a>
                 <p class="soft">{{ \Illuminate\Support\Str::limit($reason->words, 170) }}</p></div>
-            <div class="small muted" style="text-align: right">{{ $reason->user->name }}<br>
+            <div class="small muted number">{{ $reason->user->name }}<br>
                 @if ($state === 'used')
                     @foreach ($reason->approaches->take(1) as $last){{ $last->kind->label() }}, <x-ago :time="$last->made_at" /><br><strong>{{ $last->result?->label() ?? 'no result yet' }}</strong>@endforeach
                 @elseif ($state === 'expired')expired <x-ago :time="$reason->expires_on" />

@@ -7,10 +7,10 @@
     <p class="back"><a href="{{ route('reasons.index', ['state' => $used ? 'used' : ($reason->isExpired() ? 'expired' : 'ready')]) }}" data-back>← Reasons</a></p>
     <div class="two">
         <div class="stack">
-            <h1><a href="{{ route('accounts.show', $reason->account_id) }}" style="color: inherit">{{ $evidence['account']['name'] }}</a></h1>
+            <h1><a href="{{ route('accounts.show', $reason->account_id) }}">{{ $evidence['account']['name'] }}</a></h1>
             <p class="soft">{{ $evidence['contact'] ? $evidence['contact']['name'].($evidence['contact']['title'] ? ', '.$evidence['contact']['title'] : '') : 'nobody in particular' }}@if ($reason->channel) · by {{ ApproachKind::from($reason->channel)->label() }}@endif · {{ $reason->user->name }}, <x-ago :time="$reason->created_at" /></p>
             <p class="card" style="white-space: pre-line; font-size: 16px; line-height: 1.55">{{ $reason->words }}</p>
-            <p>@if ($used) Used. @elseif ($reason->isExpired()) <strong class="rowan">Expired on {{ $reason->expires_on->isoFormat('D MMMM') }}</strong>: what it rests on is no longer fresh, or the act-by day has come. <a class="inline" style="text-decoration: underline" href="{{ route('reasons.create', $reason->account_id) }}">Look for a newer one</a> @else Good until {{ $reason->expires_on->subDay()->isoFormat('dddd D MMMM') }}. @endif</p>
+            <p>@if ($used) Used. @elseif ($reason->isExpired()) <strong class="rowan">Expired on {{ $reason->expires_on->isoFormat('D MMMM') }}</strong>: what it rests on is no longer fresh, or the act-by day has come. <a class="inline underlined" href="{{ route('reasons.create', $reason->account_id) }}">Look for a newer one</a> @else Good until {{ $reason->expires_on->subDay()->isoFormat('dddd D MMMM') }}. @endif</p>
             @foreach ($reason->approaches as $approach)
                 <section class="quiet stack">
                     <div class="spread"><strong>{{ ucfirst($approach->kind->label()) }}, <x-ago :time="$approach->made_at" />, {{ $approach->user?->name }}</strong>@can('update', $approach)@if ($approach->result === null)<form method="post" action="{{ route('approaches.destroy', $approach) }}">@csrf @method('DELETE')<button class="button slight">Take it back</button></form>@endif @endcan</div>
@@ -42,16 +42,16 @@
         </div>
         <div class="card aside">
             <h2>The evidence as it was</h2>
-            <p class="muted small" style="margin: 4px 0 8px">{{ $reason->created_at->isoFormat('D MMMM YYYY') }}@if ($evidence['standing']['priority']): priority {{ round($evidence['standing']['priority']) }}, @endif Fit {{ Say::part($evidence['standing']['fit']) }}, Access {{ Say::part($evidence['standing']['access']) }}</p>
+            <p class="muted small around">{{ $reason->created_at->isoFormat('D MMMM YYYY') }}@if ($evidence['standing']['priority']): priority {{ round($evidence['standing']['priority']) }}, @endif Fit {{ Say::part($evidence['standing']['fit']) }}, Access {{ Say::part($evidence['standing']['access']) }}</p>
             @foreach ($evidence['signals'] as $signal)
                 @php $at = \Carbon\CarbonImmutable::parse($signal['occurred_at']); @endphp
-                <div style="padding: 8px 0; border-top: 1px solid var(--hairline)">
+                <div class="ruled">
                     <strong>{{ $signal['title'] }}</strong>
-                    <p class="small muted">{{ Kind::from($signal['kind'])->label() }} · {{ $at->isoFormat('D MMMM YYYY') }}@if ($signal['source']) · {{ $signal['source'] }}@endif @if ($signal['link']) · <a style="text-decoration: underline" href="{{ $signal['link'] }}" rel="noreferrer noopener" target="_blank">source page</a>@endif · freshness {{ Say::part($signal['freshness']) }}, fresh until {{ \Carbon\CarbonImmutable::parse($signal['fresh_until'])->subDay()->isoFormat('D MMM') }}</p>
+                    <p class="small muted">{{ Kind::from($signal['kind'])->label() }} · {{ $at->isoFormat('D MMMM YYYY') }}@if ($signal['source']) · {{ $signal['source'] }}@endif @if ($signal['link']) · <a class="underlined" href="{{ $signal['link'] }}" rel="noreferrer noopener" target="_blank">source page</a>@endif · freshness {{ Say::part($signal['freshness']) }}, fresh until {{ \Carbon\CarbonImmutable::parse($signal['fresh_until'])->subDay()->isoFormat('D MMM') }}</p>
                     @if ($signal['quote'])<blockquote>{{ $signal['quote'] }}</blockquote>@endif
                 </div>
             @endforeach
-            @foreach ($evidence['facts'] as $fact)<p style="padding: 8px 0; border-top: 1px solid var(--hairline)">{{ ucfirst($fact) }}</p>@endforeach
+            @foreach ($evidence['facts'] as $fact)<p class="ruled">{{ ucfirst($fact) }}</p>@endforeach
         </div>
     </div>
 </x-layout>

@@ -7,7 +7,7 @@
     @endphp
     <section class="card stack" aria-label="{{ $account->name }}" data-focused="{{ $account->id }}">
         <div>
-            <h2 style="font-size: 18px"><a href="{{ route('accounts.show', $account) }}" style="color: inherit">{{ $account->name }}</a></h2>
+            <h2 class="large"><a href="{{ route('accounts.show', $account) }}">{{ $account->name }}</a></h2>
             <p class="muted">{{ collect([$place?->city, $account->industries->first()?->code ? lcfirst(\Luftig\Core\Firm\Industries::name($account->industries->first()->code)) : null, $account->headcount ? ($account->headcount_given ?? number_format($account->headcount)).' heads' : null])->filter()->implode(' · ') }}</p>
         </div>
         <x-parts :standing="$standing" />
@@ -28,7 +28,7 @@
         @endif
         <div>
             <h3 class="muted small">Draft @if ($focus->contact) to {{ $focus->contact->name() }}@endif</h3>
-            <p class="quiet" style="margin-top: 5px">{{ $focus->draft->words() }}</p>
+            <p class="quiet above">{{ $focus->draft->words() }}</p>
         </div>
         <div class="buttons">
             <a class="button primary" href="{{ route('reasons.create', [$account, 'contact' => $focus->contact?->id]) }}">Record the reason</a>

@@ -4,7 +4,7 @@
     <div class="two">
         <div>
             <div class="line"><h1>Today</h1><span class="muted">{{ now()->isoFormat('dddd D MMMM') }}</span></div>
-            <p class="soft" style="margin-top: 6px">
+            <p class="soft above">
                 @if ($left === 0)
                     Done for today: {{ $used }} of {{ $pace }} approaches made. Tomorrow begins with {{ $tomorrow }}; <a href="/accounts">the ranking</a> shows the rest.
                 @else
