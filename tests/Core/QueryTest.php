@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Eris\Generators;
+use Eris\TestTrait;
 use Luftig\Core\Text\Fold;
 use Luftig\Core\Text\Phrases;
 use Luftig\Core\Text\Query;
@@ -14,6 +16,8 @@ use PHPUnit\Framework\TestCase;
 /** Rule 11. */
 final class QueryTest extends TestCase
 {
+    use TestTrait;
+
     /** @return list<array{string, string}> */
     public static function readings(): array
     {
@@ -57,6 +61,28 @@ final class QueryTest extends TestCase
     public function test_it_matches_whole_folded_words(string $query, string $text, bool $matches): void
     {
         self::assertSame($matches, Query::parse($query)->matches($text));
+    }
+
+    public function test_random_queries_say_of_texts_what_their_parts_say(): void
+    {
+        $word = Generators::elements('pump', 'air', 'air pump', 'shift');
+        $this->limitTo(300)->forAll(Generators::seq(Generators::tuple($word, Generators::elements('AND', 'OR', 'AND NOT', 'OR NOT'))), $word, Generators::seq($word))->then(function (array $joined, string $last, array $texts): void {
+            $line = Fold::line(implode(' ', $texts));
+            $has = fn (string $phrase): bool => str_contains($line, " $phrase ");
+            // From the loosest to the tightest: parts of OR, each parts of AND, each perhaps negated.
+            $query = implode(' ', array_map(fn (array $pair): string => "\"$pair[0]\" $pair[1]", $joined))." \"$last\"";
+            $expected = false;
+            foreach (explode(' OR ', $query) as $any) {
+                $all = true;
+                foreach (explode(' AND ', $any) as $one) {
+                    $all = $all && (str_starts_with(trim($one), 'NOT ') ? ! $has(trim(substr($one, 4), '" ')) : $has(trim($one, '" ')));
+                }
+                $expected = $expected || $all;
+            }
+            $read = Query::parse($query);
+            self::assertSame($expected, $read->matchesLine($line), "$query in $line");
+            self::assertSame($expected, $read->in(new Truth($line)), "$query in $line");
+        });
     }
 
     /** @return list<array{string, int, string}> */
