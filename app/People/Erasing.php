@@ -14,6 +14,7 @@ use App\Models\Reason;
 use App\Models\Relation;
 use App\Models\Signal;
 use App\Models\User;
+use App\Support\Like;
 use Illuminate\Support\Facades\DB;
 
 /** What is known of a person, and its erasure. */
@@ -82,8 +83,8 @@ final class Erasing
         DB::table('activity_log')->where('subject_type', Contact::class)->whereIn('subject_id', $ids)->delete();
         DB::table('intake_changes')->where('record', 'contact')->whereIn('record_id', $ids)->whereNotNull('before')->delete();
         foreach ([...$names, ...$addresses] as $text) {
-            DB::table('intake_changes')->where(fn ($either) => $either->where('before', 'like', '%'.addcslashes($text, '%_\\').'%')->orWhere('after', 'like', '%'.addcslashes($text, '%_\\').'%'))->delete();
-            DB::table('intake_rejections')->where('row', 'like', '%'.addcslashes($text, '%_\\').'%')->delete();
+            DB::table('intake_changes')->where(fn ($either) => $either->where('before', 'like', Like::anywhere($text))->orWhere('after', 'like', Like::anywhere($text)))->delete();
+            DB::table('intake_rejections')->where('row', 'like', Like::anywhere($text))->delete();
         }
         foreach (Reason::query()->whereIn('contact_id', $ids)->get() as $reason) {
             $reason->update(['words' => str_replace([...$names, ...$firstNames], '…', $reason->words), 'evidence' => self::without($reason->evidence, [...$names, ...$firstNames, ...$addresses])]);
@@ -91,7 +92,7 @@ final class Erasing
         foreach (['notes' => Note::class, 'signals' => Signal::class] as $table => $model) {
             $column = $table === 'notes' ? 'text' : 'title';
             foreach ($names as $name) {
-                foreach ($model::query()->where($column, 'like', '%'.addcslashes($name, '%_\\').'%')->get() as $record) {
+                foreach ($model::query()->where($column, 'like', Like::anywhere($name))->get() as $record) {
                     $record->update([$column => str_ireplace($name, self::NOBODY, (string) $record->getAttribute($column))]);
                 }
             }

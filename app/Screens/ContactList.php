@@ -8,6 +8,7 @@ use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Standing;
 use App\Standings\StandingState;
+use App\Support\Like;
 use Generator;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
@@ -128,7 +129,7 @@ final readonly class ContactList
         $words = preg_split('/\s+/', $search) ?: [];
         $ids = Contact::query()->whereNull('merged_into')->where(function (Builder $query) use ($words): void {
             foreach ($words as $word) {
-                $like = addcslashes($word, '%_\\').'%';
+                $like = Like::begins($word);
                 $query->where(fn (Builder $either) => $either->where('first_name', 'like', $like)->orWhere('last_name', 'like', $like)->orWhere('title', 'like', '%'.$like));
             }
         })->limit(self::FOUND)->pluck('id')->all();

@@ -9,6 +9,7 @@ use App\Models\Signal;
 use App\Models\Standing;
 use App\Standings\RuleBook;
 use App\Standings\StandingState;
+use App\Support\Like;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 
@@ -40,9 +41,7 @@ final readonly class Ranking
     {
         $query = Standing::query()->select('standings.*')->join('accounts', 'accounts.id', '=', 'standings.account_id')
             ->where('offer_id', $this->offer->id)->where('state', $this->state)
-            ->when($this->search !== '', fn (Builder $q) => $q->where(fn (Builder $either) => $either
-                ->where('accounts.name', 'like', '%'.addcslashes($this->search, '%_\\').'%')
-                ->orWhere('accounts.domain', 'like', '%'.addcslashes($this->search, '%_\\').'%')));
+            ->when($this->search !== '', fn (Builder $q) => $q->where(fn (Builder $either) => Like::orAscii($either->where('accounts.name', 'like', Like::anywhere($this->search)), 'accounts.domain', Like::anywhere($this->search))));
 
         match ($this->sort) {
             'name' => $query->orderBy('accounts.name'),

@@ -41,7 +41,7 @@ final class ContactController extends Controller
     {
         $list = ContactList::from($offer, $request->query->all());
         $counts = $list->counts();
-        $number = max(1, $request->integer('page'));
+        $number = self::page($request);
         $page = $list->page($number, self::PAGE);
         $standings = Standing::query()->where('offer_id', $offer->id)->whereIn('account_id', array_column($page, 3))->with('account.places')->get()->keyBy('account_id');
 

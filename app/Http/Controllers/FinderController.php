@@ -35,13 +35,13 @@ final class FinderController extends Controller
         $search = Search::from($offer, $request->query->all());
         $staircase = $search->staircase();
         $total = $search->total();
-        $number = max(1, $request->integer('page'));
+        $number = self::page($request);
         $rows = Rows::of($offer, $search->subject, array_slice($search->ids($number * self::PAGE), ($number - 1) * self::PAGE));
 
         return view('finder.index', [
             'search' => $search, 'staircase' => $staircase, 'total' => $total, 'everybody' => $search->everybody(), 'accounts' => $search->accounts(), 'work' => $search->work(), 'rows' => $rows, 'barred' => Barred::now(),
             'pages' => (new LengthAwarePaginator($rows->records, $total, self::PAGE, $number, ['path' => route('finder')]))->withQueryString(),
-            'counts' => $this->counts($search, $request->boolean('every')), 'every' => $request->boolean('every'), 'menu' => Menu::of($search), 'options' => new Options($offer, $request->user(), $search), 'add' => Field::tryFrom($request->string('add')->toString()), 'edit' => $request->query('edit'),
+            'counts' => $this->counts($search, $request->boolean('every')), 'every' => $request->boolean('every'), 'menu' => Menu::of($search), 'options' => new Options($offer, $request->user(), $search), 'add' => Field::tryFrom(self::text($request, 'add')), 'edit' => self::text($request, 'edit'),
             'vary' => $this->vary($request, $search), 'tags' => Tag::query()->orderBy('name')->get(), 'columns' => Column::chosen($request, $search->subject), 'week' => 5 * $request->user()->pace,
         ]);
     }

@@ -6,7 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Models\Account;
 use App\Models\Contact;
+use App\Support\Like;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
 
 /** Finds any account, contact or screen by what one types. */
@@ -16,15 +18,15 @@ final class GoController extends Controller
 
     public function __invoke(Request $request): View
     {
-        $text = $request->string('q')->trim()->limit(100, '')->toString();
-        $like = addcslashes($text, '%_\\').'%';
+        $text = self::text($request, 'q');
+        $like = Like::begins($text);
         $accounts = $contacts = collect();
         if ($text !== '') {
-            $accounts = Account::query()->own()->where(fn ($either) => $either->where('name', 'like', $like)->orWhere('domain', 'like', $like)->orWhere('name', 'like', '% '.$like))->orderBy('name')->limit(self::MOST)->get(['id', 'name', 'domain']);
+            $accounts = Account::query()->own()->where(fn (Builder $either) => Like::orAscii($either->where('name', 'like', $like)->orWhere('name', 'like', '% '.$like), 'domain', $like))->orderBy('name')->limit(self::MOST)->get(['id', 'name', 'domain']);
             $words = preg_split('/\s+/', $text) ?: [];
             $contacts = Contact::query()->with('account:id,name')->whereNull('merged_into')->where(function ($query) use ($words): void {
                 foreach ($words as $word) {
-                    $query->where(fn ($either) => $either->where('first_name', 'like', addcslashes($word, '%_\\').'%')->orWhere('last_name', 'like', addcslashes($word, '%_\\').'%'));
+                    $query->where(fn ($either) => $either->where('first_name', 'like', Like::begins($word))->orWhere('last_name', 'like', Like::begins($word)));
                 }
             })->orderBy('last_name')->limit(self::MOST)->get(['id', 'first_name', 'last_name', 'title', 'account_id']);
         }

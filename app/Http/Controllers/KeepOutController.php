@@ -68,7 +68,7 @@ final class KeepOutController extends Controller
             KeepOutType::Query => DB::table('recognised')->where('keep_out_id', $entry->id)->pluck('account_id')->all(),
             KeepOutType::Contact => Contact::query()->whereKey($entry->contact_id)->pluck('account_id')->all(),
             KeepOutType::Domain => Account::query()->where('domain', $entry->value)->pluck('id')
-                ->concat(Contact::query()->whereIn('id', Channel::query()->where('value', 'like', '%@'.addcslashes($entry->value, '%_'))->select('contact_id'))->pluck('account_id'))->all(),
+                ->concat(Contact::query()->whereIn('id', Channel::query()->where('value', 'like', '%@'.addcslashes($entry->value, '%_\\'))->select('contact_id'))->pluck('account_id'))->all(),
             KeepOutType::Address => Contact::query()->whereIn('id', Channel::query()->where('value', $entry->value)->select('contact_id'))->pluck('account_id')->all(),
         });
     }

@@ -40,7 +40,7 @@ final class ListController extends Controller
     public function show(Request $request, Offer $offer, KeptList $list): View
     {
         $subject = Subject::from($list->subject);
-        $number = max(1, $request->integer('page'));
+        $number = self::page($request);
         $size = $list->members()->count();
         $ids = array_values($list->members()->forPage($number, self::PAGE)->pluck('record_id')->all());
         $search = $this->search($offer, $list);

@@ -14,6 +14,7 @@ use App\Models\User;
 use App\Network\Knowing;
 use App\Network\Ties;
 use App\Screens\Say;
+use App\Support\Like;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\RedirectResponse;
@@ -32,7 +33,7 @@ final class NetworkController extends Controller
     public function index(Request $request, Offer $offer): View
     {
         $search = Search::from($offer, ['on' => 'contacts', 'c' => self::KNOWN]);
-        $number = max(1, $request->integer('page'));
+        $number = self::page($request);
         $rows = Rows::of($offer, Subject::Contacts, array_slice($search->ids($number * self::PAGE), ($number - 1) * self::PAGE));
         /** @var Collection<int, Contact> $contacts */
         $contacts = collect($rows->records);
@@ -49,7 +50,7 @@ final class NetworkController extends Controller
     public function relations(Request $request): View
     {
         $find = trim((string) ($request->validate(['find' => ['nullable', 'string', 'max:190']])['find'] ?? ''));
-        $relations = $this->mine($request)->with('user', 'contact.account')->when($find !== '', fn (Builder $query) => $query->where(fn (Builder $either) => $either->where('person', 'like', '%'.addcslashes($find, '%_\\').'%')->orWhere('domain', 'like', '%'.addcslashes($find, '%_\\').'%')))->orderBy('person')->paginate(self::PAGE)->withQueryString();
+        $relations = $this->mine($request)->with('user', 'contact.account')->when($find !== '', fn (Builder $query) => $query->where(fn (Builder $either) => Like::orAscii($either->where('person', 'like', Like::anywhere($find)), 'domain', Like::anywhere($find))))->orderBy('person')->paginate(self::PAGE)->withQueryString();
 
         return view('network.relations', ['relations' => $relations, 'find' => $find, 'books' => $this->mine($request)->with('user')->selectRaw('user_id, source, COUNT(*) AS size, COUNT(contact_id) AS known')->groupBy('user_id', 'source')->get()]);
     }

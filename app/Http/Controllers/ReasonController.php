@@ -18,6 +18,7 @@ use App\Screens\Line;
 use App\Screens\Reach;
 use App\Standings\Barred;
 use App\Standings\RuleBook;
+use App\Support\Like;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -30,9 +31,9 @@ final class ReasonController extends Controller
     public function index(Request $request, Offer $offer): View
     {
         $state = in_array($request->query('state'), ['used', 'expired'], true) ? $request->query('state') : 'ready';
-        $search = $request->string('q')->trim()->limit(100, '')->toString();
+        $search = self::text($request, 'q');
         $find = fn (string $in) => Reason::query()->where('offer_id', $offer->id)->inState($in)->when($search !== '', fn ($query) => $query->where(fn ($either) => $either
-            ->where('words', 'like', '%'.addcslashes($search, '%_\\').'%')->orWhereHas('account', fn ($account) => $account->where('name', 'like', '%'.addcslashes($search, '%_\\').'%'))));
+            ->where('words', 'like', Like::anywhere($search))->orWhereHas('account', fn ($account) => $account->where('name', 'like', Like::anywhere($search)))));
 
         return view('reasons.index', [
             'state' => $state, 'search' => $search,

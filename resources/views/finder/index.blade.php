@@ -27,7 +27,7 @@
                 <div class="under">
                     <span class="muted small">{{ $step->excludes() ? 'not ' : '' }}{{ $step->field->label() }}</span>
                     <span class="says" title="{{ $step->says() }}">{{ \Illuminate\Support\Str::limit($step->says(), 46) }}</span>
-                    <details class="menu-of-step" @if ((string) $edit === (string) $i || isset($search->mistakes[$i])) open @endif><summary aria-label="Change this step: {{ $step->field->label() }}">⋯</summary>
+                    <details class="menu-of-step" @if ($edit === (string) $i || isset($search->mistakes[$i])) open @endif><summary aria-label="Change this step: {{ $step->field->label() }}">⋯</summary>
                         <div class="card stack">
                             @isset($search->mistakes[$i])<p class="wrong" role="alert">{{ $search->mistakes[$i] }}</p>@endisset
                             <form method="get" action="{{ route('finder') }}" class="stack">

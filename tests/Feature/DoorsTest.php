@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Intake\IntakeKind;
+use App\Models\Contact;
+use App\Models\KeptList;
+use App\Models\Note;
+use App\Models\User;
+use App\Models\Watch;
+use App\Standings\Standings;
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\Route as Routes;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/** Who may go through which door, and what happens to those who come with nonsense. */
+final class DoorsTest extends TestCase
+{
+    /** Open to those who have not signed in. */
+    private const OPEN = ['sign-in', 'sign-in/demo', 'up', 'storage/{path}'];
+
+    /** Where it is for leads and admins to go. */
+    private const LEADS = ['rules', 'rules/{offer}', 'rules/{offer}/preview', 'rules/{offer}/matches', 'rules/versions/{ruleSet}', 'team', 'team/{user}', 'offers', 'offers/{offer}'];
+
+    public function test_nobody_gets_in_without_signing_in(): void
+    {
+        $tried = 0;
+        foreach ($this->routes() as $route) {
+            if (! in_array($route->uri(), self::OPEN, true)) {
+                foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+                    $this->call($method, '/'.ltrim((string) preg_replace('/\{\w+\}/', '1', strtr($route->uri(), ['{format}' => 'csv', '{kind}' => 'accounts'])), '/'))->assertRedirect('/sign-in');
+                    $tried++;
+                }
+            }
+        }
+        self::assertGreaterThan(80, $tried);
+    }
+
+    public function test_a_rep_goes_neither_into_rules_nor_into_the_team(): void
+    {
+        $this->actingAs($this->rep);
+        $before = [User::query()->count(), $this->offer->ruleSets()->count()];
+        foreach ($this->routes() as $route) {
+            if (in_array($route->uri(), self::LEADS, true)) {
+                $url = '/'.strtr($route->uri(), ['{offer}' => (string) $this->offer->id, '{ruleSet}' => (string) $this->offer->ruleSets()->value('id'), '{user}' => (string) $this->lead->id]);
+                foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+                    $this->call($method, $url, ['name' => 'x', 'role' => 'admin', 'email' => 'x@blasvik.example', 'password' => 'a long password'])->assertForbidden();
+                }
+            }
+        }
+        self::assertSame($before, [User::query()->count(), $this->offer->ruleSets()->count()]);
+        self::assertSame('lead', $this->lead->refresh()->role->value);
+    }
+
+    /** @return array<string, array{mixed}> */
+    public static function nonsense(): array
+    {
+        return [
+            'a list' => [['x', ['y']]], 'nothing' => [''], 'a long text' => [str_repeat('ä', 5000)], 'below nothing' => ['-1'], 'beyond any number' => ['99999999999999999999'],
+            'marks' => ['"\' OR 1=1; -- <script>%_\\'], 'bytes that are no text' => ["\xff\xfe\x00"], 'a word' => ['sideways'],
+        ];
+    }
+
+    #[DataProvider('nonsense')]
+    public function test_an_address_with_nonsense_is_answered_with_a_page(mixed $value): void
+    {
+        $account = $this->tunhede();
+        $list = KeptList::query()->create(['offer_id' => $this->offer->id, 'name' => 'All', 'subject' => 'contacts', 'search' => 'on=contacts', 'user_id' => $this->rep->id]);
+        $this->actingAs($this->rep)->post(route('watches.store'), ['name' => 'W', 'rhythm' => 'daily', 'hour' => '8', 'time_zone' => 'Europe/Stockholm', 'on' => 'contacts', 'c' => ['']])->assertSessionHasNoErrors();
+        $watch = Watch::query()->sole();
+        $ids = ['{account}' => $account->id, '{contact}' => Contact::query()->value('id'), '{list}' => $list->id, '{watch}' => $watch->id, '{offer}' => $this->offer->id, '{kind}' => IntakeKind::Accounts->value, '{format}' => 'csv', '{ruleSet}' => $this->offer->ruleSets()->value('id')];
+        $this->actingAs($this->lead);
+        $tried = 0;
+        $bad = [];
+        foreach ($this->routes() as $route) {
+            $url = '/'.ltrim(strtr($route->uri(), array_map(strval(...), $ids)), '/');
+            if (! in_array('GET', $route->methods(), true) || str_contains($url, '{') || in_array($route->uri(), self::OPEN, true)) {
+                continue;
+            }
+            foreach ([['page' => $value], array_fill_keys(['on', 'c', 'q', 'sort', 'tab', 'add', 'edit', 'vary', 'over', 'every', 'owner', 'part', 'columns', 'state', 'find', 'contact', 'next'], $value)] as $query) {
+                $bad[] = $this->fails($url.'?'.http_build_query($query));
+                $tried++;
+            }
+        }
+        $fields = ['country', 'near', 'event', 'before', 'reach', 'attribute', 'spending', 'list', 'revenue', 'words', 'title', 'work', 'tag', 'approached', 'known_contacts'];
+        foreach (['f', 'v', 'w', 'lo', 'hi', 'cur', 'q', 'km', 'st', 'n', 'x', 'u', 'off'] as $key) {
+            $bad[] = $this->fails('/finder?'.http_build_query(['c' => [...array_map(fn (string $field): array => [$key => $value] + ['f' => $field, 'v' => 'SE', 'q' => 'pump', 'km' => '5', 'lo' => '1'], $fields), 'no step at all']]));
+        }
+        self::assertSame([], array_values(array_filter($bad)));
+        self::assertGreaterThan(50, $tried);
+    }
+
+    public function test_what_is_not_there_is_said_to_be_not_there(): void
+    {
+        $this->actingAs($this->lead);
+        foreach ($this->routes() as $route) {
+            if (preg_match('/\{(?!format|kind|path)\w+\}/', $route->uri()) === 1) {
+                foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+                    $this->call($method, '/'.ltrim((string) preg_replace('/\{\w+\}/', '987654', $route->uri()), '/'))->assertNotFound();
+                }
+            }
+        }
+        $this->get('/finder/found.exe')->assertNotFound();
+        $this->get('/intake/templates/nothing')->assertNotFound();
+    }
+
+    public function test_a_note_is_written_and_only_its_author_takes_it_away(): void
+    {
+        $account = $this->tunhede();
+        $this->actingAs($this->rep)->post(route('notes.store', $account), ['text' => ' '])->assertSessionHasErrors(['text' => 'The note is empty.']);
+        $this->post(route('notes.store', $account), ['text' => 'Asked for <b>May</b>.'])->assertSessionHasNoErrors();
+        $note = Note::query()->sole();
+        $this->get(route('accounts.show', $account))->assertSee('Asked for &lt;b&gt;May&lt;/b&gt;.', false);
+        $this->actingAs($this->person('Anton', $this->rep->role))->delete(route('notes.destroy', $note))->assertForbidden();
+        $this->actingAs($this->rep)->delete(route('notes.destroy', $note))->assertSessionHasNoErrors();
+        self::assertSame(0, Note::query()->count());
+    }
+
+    public function test_the_pace_is_a_number_that_somebody_can_keep(): void
+    {
+        $this->actingAs($this->rep);
+        foreach (['0', '-3', 'many', '', '101'] as $pace) {
+            $this->patch(route('pace.update'), ['pace' => $pace])->assertSessionHasErrors('pace');
+        }
+        $this->patch(route('pace.update'), ['pace' => '12'])->assertSessionHasNoErrors();
+        self::assertSame(12, $this->rep->refresh()->pace);
+    }
+
+    public function test_signing_in_and_out(): void
+    {
+        $this->get('/accounts')->assertRedirect('/sign-in');
+        $this->get('/sign-in')->assertOk();
+        $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => 'a long password'])->assertRedirect('/accounts');
+        $this->assertAuthenticatedAs($this->rep);
+        $this->get('/sign-in')->assertRedirect();
+        $this->post('/sign-out')->assertRedirect('/sign-in');
+        $this->assertGuest();
+        config(['luftig.demo' => false]);
+        $this->post('/sign-in/demo', ['user' => $this->rep->id])->assertNotFound();
+        $this->assertGuest();
+    }
+
+    public function test_names_are_found_by_what_one_types_also_with_letters_that_no_domain_has(): void
+    {
+        $this->tunhede();
+        $this->bring(IntakeKind::Accounts, "domain;name;industry\nrakvik.example;Råkvik Öl;glass\n");
+        (new Standings)->refresh();
+        $this->actingAs($this->rep);
+        foreach (['/go?q=' => ['öl', 'RÅKVIK', 'rakvik.ex'], '/accounts?tab=waiting&q=' => ['kvik ö', 'rakvik.ex']] as $address => $typed) {
+            array_map(fn (string $text) => $this->get($address.rawurlencode($text))->assertOk()->assertSeeText('Råkvik Öl'), $typed);
+        }
+        $this->get('/network/relations?find=%C3%B6')->assertOk();
+        $this->get('/go?q=tunhe')->assertOk()->assertSeeText('Glasverk Tunhede');
+        $this->get('/go?q=askov')->assertOk()->assertSeeText('Pernille Askov-Rye');
+        $this->get('/go?q=%25')->assertOk()->assertDontSeeText('Glasverk Tunhede');
+        $this->get('/go?q=')->assertOk();
+    }
+
+    private function fails(string $url): ?string
+    {
+        $response = $this->get($url);
+
+        return $response->getStatusCode() < 500 ? null : "$url ".$response->exception?->getMessage();
+    }
+
+    /** @return list<Route> */
+    private function routes(): array
+    {
+        return array_values(Routes::getRoutes()->getRoutes());
+    }
+}
