@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Middleware\ReadableText;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\ShareOffer;
 use Illuminate\Foundation\Application;
@@ -15,6 +16,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // Its package is not in every mirror, and no other site calls this one.
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
+        $middleware->append(ReadableText::class);
         $middleware->web(append: [ShareOffer::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');

@@ -6,12 +6,17 @@ namespace Tests\Feature;
 
 use App\Intake\IntakeKind;
 use App\Models\Contact;
+use App\Models\IndustryLabel;
+use App\Models\Intake;
 use App\Models\KeptList;
 use App\Models\Note;
+use App\Models\Post;
+use App\Models\Station;
 use App\Models\User;
 use App\Models\Watch;
 use App\Standings\Standings;
 use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Route as Routes;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -24,6 +29,12 @@ final class DoorsTest extends TestCase
 
     /** Where it is for leads and admins to go. */
     private const LEADS = ['rules', 'rules/{offer}', 'rules/{offer}/preview', 'rules/{offer}/matches', 'rules/versions/{ruleSet}', 'team', 'team/{user}', 'offers', 'offers/{offer}'];
+
+    /** What forms send, all at once and in two halves, so that one complaint does not hide another. */
+    private const FIELDS = [
+        ['name', 'text', 'email', 'role', 'decision', 'until', 'kind', 'words', 'signals', 'contact', 'keep', 'fits', 'by', 'how', 'first', 'second', 'tag', 'subject', 'only', 'rhythm', 'hour', 'pace', 'code', 'title', 'part', 'type', 'value', 'criteria', 'kinds', 'on', 'c', 'columns', 'file', 'offer', 'question', 'about'],
+        ['parts', 'trial', 'to', 'record', 'next', 'time_zone', 'password', 'mapping', 'whose', 'source', 'status', 'seniority', 'functions', 'since', 'company', 'phone', 'reports_to', 'reason', 'ends', 'query', 'buyer_roles', 'roles_of_interest', 'note', 'account', 'result', 'instead', 'later_on', 'per_account', 'first_name', 'last_name', 'domain', 'address', 'owner_id', 'headcount', 'city', 'user'],
+    ];
 
     public function test_nobody_gets_in_without_signing_in(): void
     {
@@ -91,6 +102,36 @@ final class DoorsTest extends TestCase
         }
         self::assertSame([], array_values(array_filter($bad)));
         self::assertGreaterThan(50, $tried);
+    }
+
+    #[DataProvider('nonsense')]
+    public function test_a_form_with_nonsense_is_sent_back_and_nothing_is_lost(mixed $value): void
+    {
+        Queue::fake();
+        $account = $this->tunhede();
+        $contact = Contact::query()->sole();
+        $this->actingAs($this->lead);
+        $this->post(route('finder.keep'), ['name' => 'All', 'on' => 'contacts', 'c' => ['']])->assertSessionHasNoErrors();
+        $station = Station::query()->create(['user_id' => $this->lead->id, 'kind' => 'school', 'name' => 'Kråkvik skola']);
+        $post = Post::query()->create(['contact_id' => $contact->id, 'company' => 'Fjernlund Papir', 'title' => 'Planner', 'since' => '2019-01-01', 'until' => '2022-01-01']);
+        $ids = ['{account}' => $account->id, '{contact}' => $contact->id, '{list}' => KeptList::query()->value('id'), '{offer}' => $this->offer->id, '{user}' => $this->rep->id, '{station}' => $station->id, '{post}' => $post->id, '{intake}' => Intake::query()->value('id'), '{label}' => IndustryLabel::query()->value('id') ?? 0];
+        $bad = [];
+        $tried = 0;
+        foreach ($this->routes() as $route) {
+            $url = '/'.ltrim(strtr($route->uri(), array_map(strval(...), $ids)), '/');
+            foreach (array_intersect($route->methods(), ['POST', 'PATCH']) as $method) {
+                if (! str_contains($url, '{') && ! in_array($route->uri(), [...self::OPEN, 'sign-out'], true)) {
+                    foreach (self::FIELDS as $fields) {
+                        $response = $this->call($method, $url, array_fill_keys($fields, $value));
+                        $bad[] = $response->getStatusCode() < 500 ? null : "$method $url ".$response->exception?->getMessage();
+                        $tried++;
+                    }
+                }
+            }
+        }
+        self::assertSame([], array_values(array_unique(array_filter($bad))));
+        self::assertGreaterThan(60, $tried);
+        self::assertSame(['Glasverk Tunhede', 'Pernille'], [$account->refresh()->name, $contact->refresh()->first_name]);
     }
 
     public function test_what_is_not_there_is_said_to_be_not_there(): void

@@ -18,7 +18,7 @@ abstract class Controller
     {
         $text = $request->query($key);
 
-        return is_string($text) ? mb_substr(trim(mb_scrub($text)), 0, $most) : '';
+        return is_string($text) ? mb_substr(trim($text), 0, $most) : '';
     }
 
     /** The number of the page that is asked for, from 1. */

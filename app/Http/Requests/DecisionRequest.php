@@ -14,7 +14,7 @@ final class DecisionRequest extends FormRequest
         return [
             'decision' => ['required', 'in:kept,dropped,later'],
             'until' => ['required_if:decision,later', 'nullable', 'date', 'after:today', 'before:+1 year'],
-            'next' => ['nullable', 'string', 'starts_with:/', 'not_regex:~^//~'],
+            'next' => ['bail', 'nullable', 'string', 'starts_with:/', 'not_regex:~^//~'],
         ];
     }
 

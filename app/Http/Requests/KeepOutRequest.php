@@ -25,7 +25,7 @@ final class KeepOutRequest extends FormRequest
             'value' => ['required_without_all:account,contact,query', 'nullable', 'string', 'max:190'],
             'reason' => ['required', 'string', 'max:190'],
             'until' => ['nullable', 'date', 'after:today'],
-            'next' => ['nullable', 'string', 'starts_with:/', 'not_regex:~^//~'],
+            'next' => ['bail', 'nullable', 'string', 'starts_with:/', 'not_regex:~^//~'],
         ];
     }
 
