@@ -260,7 +260,13 @@ final readonly class StepForm
         $shown = array_map(fn (string $value): string => self::label($field, $field === $this->field ? $this->code($value) : $value), array_slice($values, 0, self::SAID));
         $more = count($values) - count($shown);
 
-        return implode($this->given('all') === '1' ? ' and ' : ', ', $shown).($more > 0 ? " and $more more" : '');
+        $glue = match (true) {
+            $this->given('all') === '1' => ' and ',
+            str_contains(implode('', $shown), ',') => '; ',
+            default => ', ',
+        };
+
+        return implode($glue, $shown).($more > 0 ? " and $more more" : '');
     }
 
     private function between(string $from, string $to, string $unit): string
