@@ -29,19 +29,6 @@ final class Tagging
         return $new;
     }
 
-    /**
-     * @param  list<int>|null  $tags  these; null: all that the other has not
-     * @return list<int> those that moved
-     */
-    public static function move(string $subject, int $from, int $to, ?array $tags = null): array
-    {
-        $of = fn (int $record): array => DB::table('taggings')->where('subject', $subject)->where('record_id', $record)->pluck('tag_id')->all();
-        $moved = array_values(array_diff(array_intersect($of($from), $tags ?? $of($from)), $of($to)));
-        DB::table('taggings')->where('subject', $subject)->where('record_id', $from)->whereIn('tag_id', $moved)->update(['record_id' => $to]);
-
-        return $moved;
-    }
-
     public static function take(Tag $tag, string $subject, int $record): void
     {
         DB::table('taggings')->where('tag_id', $tag->id)->where('subject', $subject)->where('record_id', $record)->delete();

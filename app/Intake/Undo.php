@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Finder\Belonging;
 use App\Finder\Indexes;
 use App\Models\Intake;
 use App\People\DerivedSignals;
@@ -99,6 +100,9 @@ final class Undo
         $this->markStale($record, $ids);
         $this->remember($record, $ids);
         DB::table(self::TABLES[$record])->whereIn('id', $ids)->delete();
+        if ($record === 'account' || $record === 'contact') {
+            Belonging::remove($record.'s', $ids);
+        }
         DB::table('doubles')->where('record', $record)->where(fn (Builder $either) => $either->whereIn('first_id', $ids)->orWhereIn('second_id', $ids))->delete();
 
         return $all - count($ids);

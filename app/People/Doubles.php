@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Finder\Tagging;
+use App\Finder\Belonging;
 use App\Intake\AccountIds;
 use App\Models\Double;
 use App\Models\User;
@@ -100,7 +100,7 @@ final class Doubles
                 DB::table($of)->whereIn('id', $ids)->update([$column => $kept->id]);
                 $moved['ids']["$of.$column"] = $ids;
             }
-            $moved['tags'] = Tagging::move($table, $merged->id, $kept->id);
+            $moved['belonging'] = Belonging::move($table, $merged->id, $kept->id);
             $fill = [];
             foreach (self::FILLED[$double->record] as $field) {
                 if (($kept->$field === null || $field === 'reading' && isset($fill['title'])) && $merged->$field !== null) {
@@ -131,7 +131,7 @@ final class Doubles
                     [$of, $column] = explode('.', $place);
                     DB::table($of)->whereIn('id', $ids)->where($column, $double->first_id)->update([$column => $double->second_id]);
                 }
-                Tagging::move($table, $double->first_id, $double->second_id, $double->moved['tags'] ?? []);
+                Belonging::move($table, $double->first_id, $double->second_id, $double->moved['belonging'] ?? []);
                 DB::table($table)->where('id', $double->second_id)->update(['merged_into' => null]);
                 DB::table($table)->where('id', $double->first_id)->update(($double->moved['filled'] ?? []) + ['updated_at' => now()]);
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Finder\Belonging;
 use App\Intake\AccountIds;
 use App\Models\Approach;
 use App\Models\Contact;
@@ -34,6 +35,7 @@ final class Erasing
             'posts' => $contact->posts->map(fn ($post): array => ['title' => $post->title, 'company' => $post->account->name ?? $post->company, 'since' => $post->since?->toDateString(), 'until' => $post->until?->toDateString()])->all(),
             'languages, schools, associations' => DB::table('affiliations')->where('contact_id', $contact->id)->get(['kind', 'name'])->all(),
             'known_by' => Relation::query()->with('user')->where('contact_id', $contact->id)->get()->map(fn (Relation $relation): array => ['who' => $relation->user->name, 'since' => $relation->since?->toDateString(), 'exchanges' => $relation->exchanges, 'last_exchange' => $relation->last_exchange?->toDateString(), 'source' => $relation->source])->all(),
+            'lists' => DB::table('list_members')->join('lists', 'lists.id', '=', 'list_id')->where('subject', 'contacts')->where('record_id', $contact->id)->pluck('name')->all(),
             'tags' => DB::table('taggings')->join('tags', 'tags.id', '=', 'tag_id')->where('subject', 'contacts')->where('record_id', $contact->id)->pluck('name')->all(),
             'signals' => Signal::query()->where('contact_id', $contact->id)->get()->map(fn (Signal $signal): array => ['kind' => $signal->kind->value, 'day' => $signal->occurred_at->toDateString(), 'what' => $signal->title, 'quote' => $signal->quote, 'source' => $signal->source])->all(),
             'reasons' => Reason::query()->where('contact_id', $contact->id)->get()->map(fn (Reason $reason): array => ['day' => $reason->created_at?->toDateString(), 'words' => $reason->words])->all(),
@@ -77,7 +79,7 @@ final class Erasing
     {
         Signal::query()->whereIn('contact_id', $ids)->delete();
         Relation::query()->whereIn('contact_id', $ids)->orWhereIn('email', $addresses)->orWhereIn('profile', $addresses)->delete();
-        DB::table('taggings')->where('subject', 'contacts')->whereIn('record_id', $ids)->delete();
+        Belonging::remove('contacts', $ids);
         KeepOut::query()->whereIn('contact_id', $ids)->delete();
         KeepOut::query()->where('type', 'address')->whereIn('value', $addresses)->delete();
         DB::table('activity_log')->where('subject_type', Contact::class)->whereIn('subject_id', $ids)->delete();
@@ -88,6 +90,9 @@ final class Erasing
         }
         foreach (Reason::query()->whereIn('contact_id', $ids)->get() as $reason) {
             $reason->update(['words' => str_replace([...$names, ...$firstNames], '…', $reason->words), 'evidence' => self::without($reason->evidence, [...$names, ...$firstNames, ...$addresses])]);
+        }
+        foreach ($names as $name) {
+            DB::table('watch_finds')->where('why', 'like', Like::anywhere($name))->update(['why' => DB::raw('REPLACE(why, '.DB::escape($name).', '.DB::escape(self::NOBODY).')')]);
         }
         foreach (['notes' => Note::class, 'signals' => Signal::class] as $table => $model) {
             $column = $table === 'notes' ? 'text' : 'title';

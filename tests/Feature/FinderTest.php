@@ -362,9 +362,12 @@ final class FinderTest extends TestCase
         $intake = $this->bring(IntakeKind::Accounts, "domain;name;country\ngone.example;Soon gone;FI\n");
         (new Standings)->refresh();
         self::assertSame(5, $this->search(['on' => 'accounts'])->total());
+        $list = $this->keep('Firms', ['on' => 'accounts']);
+        $size = $list->members()->count();
         (new Importer)->undo($intake);
         (new Standings)->refresh();
         self::assertSame([4, 0], [$this->search(['on' => 'accounts'])->total(), $this->search(['on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'FI']]])->total()]);
+        self::assertSame($size - 1, $list->members()->count(), 'nor are they on lists');
     }
 
     public function test_a_mistake_stands_at_its_step_and_the_others_hold(): void

@@ -12,6 +12,7 @@ use App\Models\Contact;
 use App\Models\Double;
 use App\Models\Erasure;
 use App\Models\GroupPlace;
+use App\Models\KeptList;
 use App\Models\Note;
 use App\Models\Post;
 use App\Models\Reason;
@@ -21,6 +22,7 @@ use App\Models\Signal;
 use App\Models\Standing;
 use App\Models\Tag;
 use App\Models\TitleLesson;
+use App\Models\Watch;
 use App\People\Taking;
 use App\Screens\BuyingGroup;
 use App\Screens\ContactList;
@@ -274,10 +276,13 @@ final class PeopleTest extends TestCase
         [$fair, $spring] = array_map(fn (string $name): Tag => Tag::query()->create(['name' => $name]), ['fair', 'spring']);
         Tagging::put($fair, 'contacts', [$pair->first_id, $pair->second_id], $this->rep);
         Tagging::put($spring, 'contacts', [$pair->second_id], $this->rep);
+        $list = KeptList::query()->create(['offer_id' => $this->offer->id, 'name' => 'Fair', 'subject' => 'contacts', 'search' => 'on=contacts', 'user_id' => $this->rep->id]);
+        DB::table('list_members')->insert(['list_id' => $list->id, 'record_id' => $pair->second_id, 'position' => 0, 'fits' => 1]);
         $this->actingAs($this->rep)->patch(route('doubles.update', $pair), ['decision' => 'same'])->assertSessionHasNoErrors();
 
         $pernille = Contact::query()->findOrFail($pair->first_id);
         self::assertSame(['fair', 'spring'], Tagging::of('contacts', $pernille->id)->pluck('name')->all(), 'tags move along');
+        self::assertSame([$pernille->id, 1], [$list->members()->sole()->record_id, $list->members()->sole()->fits], 'and the place on a list, with what was judged');
         self::assertSame(['p.a@tunhede.example', 'pernille@tunhede.example'], $pernille->channels()->orderBy('value')->pluck('value')->all());
         self::assertSame(5, $this->account->contacts()->count());
         $this->bring(IntakeKind::Contacts, "domain;first name;last name;email;email state\ntunhede.example;Pernille;Askov Rye;p.a@tunhede.example;valid\n");
@@ -285,6 +290,7 @@ final class PeopleTest extends TestCase
         $this->get(route('contacts.show', $pair->second_id))->assertRedirect(route('contacts.show', $pair->first_id));
         $this->delete(route('doubles.destroy', $pair));
         self::assertSame(6, $this->account->contacts()->count());
+        self::assertSame($pair->second_id, $list->members()->sole()->record_id);
         self::assertSame([['fair'], ['fair', 'spring']], array_map(fn (int $id): array => Tagging::of('contacts', $id)->pluck('name')->all(), [$pair->first_id, $pair->second_id]));
     }
 
@@ -295,6 +301,11 @@ final class PeopleTest extends TestCase
         $this->actingAs($this->rep)->post(route('reasons.store', $this->account), ['words' => 'Hello Pernille, how do you find leaks?', 'contact' => $pernille->id, 'signals' => [$signal]]);
         Note::query()->create(['account_id' => $this->account->id, 'user_id' => $this->rep->id, 'text' => 'Met Pernille Askov-Rye at the fair.']);
         $this->get(route('contacts.known', $pernille))->assertOk()->assertJsonPath('channels.0.value', 'pernille@tunhede.example')->assertJsonPath('signals.0.kind', 'new_leader');
+        $this->post(route('finder.keep'), ['name' => 'All', 'on' => 'contacts', 'c' => ['']])->assertSessionHasNoErrors();
+        foreach (['contacts' => $pernille->id, 'accounts' => $this->account->id] as $subject => $id) {
+            $this->post(route('watches.store'), ['name' => $subject, 'on' => $subject, 'c' => [['f' => 'country', 'v' => 'SE']], 'rhythm' => 'daily', 'hour' => '6', 'time_zone' => 'UTC'])->assertSessionHasNoErrors();
+            DB::table('watch_finds')->insert(['watch_id' => Watch::query()->where('name', $subject)->value('id'), 'record_id' => $id, 'why' => 'new signal: Pernille Askov-Rye joined as Head of Maintenance', 'found_at' => now()]);
+        }
         $this->delete(route('contacts.erase', $pernille), ['sure' => 'Pernille Askov-Rye'])->assertForbidden();
         $this->actingAs($this->lead)->delete(route('contacts.erase', $pernille), ['sure' => 'Pernille'])->assertSessionHasErrors('sure');
         $this->delete(route('contacts.erase', $pernille), ['sure' => 'pernille askov-rye'])->assertSessionHasNoErrors();
@@ -305,6 +316,7 @@ final class PeopleTest extends TestCase
             self::assertStringNotContainsStringIgnoringCase('askov', $text, $name);
             self::assertStringNotContainsStringIgnoringCase('pernille', $text, $name);
         }
+        self::assertSame([4, 1], [DB::table('list_members')->count(), DB::table('watch_finds')->count()], 'off the list, out of the watch');
         $again = $this->bring(IntakeKind::Contacts, self::CONTACTS);
         self::assertSame([0, 1, 4], [$again->created, $again->rejected, $again->unchanged]);
         self::assertSame('This person asked to be erased, and is not taken in again.', $again->rejections()->sole()->reason);
