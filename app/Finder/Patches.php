@@ -13,13 +13,11 @@ use Luftig\Core\Finder\Store;
 
 /**
  * Small indexes beside the large one, of accounts that changed since it was built. Each is made once, by the first search after a
- * change, of what changed since the one before; in an older one, and in the large one, what changed later is hidden.
+ * change, of what changed since the one before; in an older one, and in the large one, what changed later is hidden. One that is no
+ * larger than what is new is made anew with it, so that they stay few and an account is read anew a few times only (Bentley and Saxe 1980).
  */
 final readonly class Patches
 {
-    /** With so many of them the next is made of all that changed, and stands for them. */
-    private const MOST = 4;
-
     /** @param  string  $folder  of the large index */
     public function __construct(private Offer $offer, private string $folder)
     {
@@ -61,49 +59,55 @@ final readonly class Patches
         if ($fresh === []) {
             return array_values($patches);
         }
-        $next = 1 + max([0, ...array_keys($patches)]);
-        $whole = count($patches) >= self::MOST;
-        $patch = $this->make($next, $whole ? $changed : $fresh, $whole);
+        $next = $since = 1 + max([0, ...array_keys($patches)]);
+        while ($patches !== [] && count($patches[array_key_last($patches)][1]) <= count($fresh)) {
+            $since = array_key_last($patches);
+            $fresh += array_intersect_key($changed, array_pop($patches)[1]);
+        }
+        ksort($fresh);
 
-        return $whole ? [$patch] : [...array_values($patches), $patch];
+        return [...array_values($patches), $this->make($next, $since, $fresh)];
     }
 
-    /** @return array<int, array{Memory, array<int, string>}> by number, from the last one on that was made of all */
+    /** @return array<int, array{Memory, array<int, string>}> by number, the oldest first; those without for which a newer one stands */
     private function there(): array
     {
-        $patches = [];
-        $whole = 0;
+        $files = [];
         foreach (glob("{$this->folder}/patch-*") ?: [] as $file) {
+            $files[(int) substr(strrchr($file, '-') ?: '', 1)] = $file;
+        }
+        krsort($files);
+        $patches = [];
+        $since = PHP_INT_MAX;
+        foreach ($files as $number => $file) {
             // A whole file or none, since it is renamed into its place; another process may just have taken it away.
-            $pieces = @unserialize((string) @file_get_contents($file), ['allowed_classes' => false]);
+            $pieces = $number < $since ? @unserialize((string) @file_get_contents($file), ['allowed_classes' => false]) : null;
             if (is_array($pieces)) {
-                $number = (int) substr(strrchr($file, '-') ?: '', 1);
                 $patches[$number] = [new Memory($pieces), json_decode($pieces['changed'], true, flags: JSON_THROW_ON_ERROR)];
-                $whole = $pieces['whole'] === '1' ? max($whole, $number) : $whole;
+                $since = (int) $pieces['since'];
             }
         }
-        ksort($patches);
 
-        return array_filter($patches, static fn (int $number): bool => $number >= $whole, ARRAY_FILTER_USE_KEY);
+        return array_reverse($patches, true);
     }
 
     /**
-     * @param  array<int, string>  $accounts
-     * @param  bool  $whole  they are all that changed
+     * @param  int  $since  number of the oldest for which it stands
+     * @param  array<int, string>  $accounts  ascending
      * @return array{Memory, array<int, string>}
      */
-    private function make(int $number, array $accounts, bool $whole): array
+    private function make(int $number, int $since, array $accounts): array
     {
         $records = iterator_to_array((new Records($this->offer))->read(array_keys($accounts)), false);
         $indexer = new Indexer(array_map(static fn (Record $account): int => Indexer::pagesFor(count($account->contacts), count($account->parts ?? [])), $records));
-        $pieces = ['changed' => json_encode($accounts, JSON_THROW_ON_ERROR), 'whole' => $whole ? '1' : '0'] + iterator_to_array(Indexes::pieces($indexer, $records));
+        $pieces = ['changed' => json_encode($accounts, JSON_THROW_ON_ERROR), 'since' => (string) $since] + iterator_to_array(Indexes::pieces($indexer, $records));
         $made = "{$this->folder}/made-".getmypid().'-'.hrtime(true);
         file_put_contents($made, serialize($pieces));
         // Of two who make it at once, the first is kept; the other uses its own for this once.
-        @link($made, "{$this->folder}/patch-$number");
+        $isKept = @link($made, "{$this->folder}/patch-$number");
         unlink($made);
-        foreach ($whole ? glob("{$this->folder}/patch-*") ?: [] : [] as $old) {
-            (int) substr(strrchr($old, '-') ?: '', 1) < $number && @unlink($old);
+        for ($old = $since; $isKept && $old < $number; $old++) {
+            @unlink("{$this->folder}/patch-$old");
         }
 
         return [new Memory($pieces), $accounts];

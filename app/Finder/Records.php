@@ -106,7 +106,7 @@ final class Records
                 UNION ALL SELECT 'attribute', account_id, name, value, NULL, NULL, NULL, NULL, NULL FROM account_attribute JOIN attributes ON attributes.id = attribute_id WHERE {$on('account_id')}
                 UNION ALL SELECT 'place', account_id, headquarters, country, region, city, postal_code, latitude, longitude FROM places WHERE {$on('account_id')}
                 UNION ALL SELECT 'affiliation', account_id, contact_id, kind, name, NULL, NULL, NULL, NULL FROM affiliations JOIN contacts ON contacts.id = contact_id WHERE {$on('account_id')}
-                UNION ALL SELECT 'post', c.account_id, contact_id, p.account_id, COALESCE(a.name, company), p.title, p.reading, TO_DAYS(since) - 719528, TO_DAYS(until) - 719528 FROM posts p JOIN contacts c ON c.id = contact_id LEFT JOIN accounts a ON a.id = p.account_id WHERE {$on('c.account_id')}") as $row) {
+                UNION ALL SELECT 'post', c.account_id, contact_id, p.account_id, COALESCE(a.name, company), p.title, p.reading, TO_DAYS(since) - 719528, TO_DAYS(until) - 719528 FROM posts p JOIN contacts c ON c.id = contact_id LEFT JOIN accounts a ON a.id = p.account_id AND p.account_id <> c.account_id WHERE {$on('c.account_id')}") as $row) {
                 $facts[$row[1]][$row[0]][] = array_slice($row, 2);
             }
             // With a row for each of their channels: the contacts are looked up once, which is most of the time.
@@ -139,7 +139,7 @@ final class Records
                 }
                 foreach ($facts[$row[0]]['post'] ?? [] as [$id, $at, $company, $title, $reading, $since, $until]) {
                     // What stands in one column with texts, or with fractions, comes as these.
-                    $posts[$id][] = [self::whole($at), $company, $title, (int) $reading, self::whole($since), self::whole($until)];
+                    $posts[$id][] = [self::whole($at), self::whole($at) === $row[0] ? $row[1] : $company, $title, (int) $reading, self::whole($since), self::whole($until)];
                 }
                 foreach ($people as $id => $contact) {
                     $own[] = $this->contact($row[0], $contact, $posts[$id] ?? [], $channels[$id] ?? [], $affiliations[$id] ?? [], $ranked[$id] ?? null, $engaged[$id] ?? null);

@@ -37,6 +37,7 @@ final class WorkersTest extends TestCase
     {
         // What was written for good is gone with the tables.
         RefreshDatabaseState::$migrated = false;
+        File::deleteDirectory(config('luftig.finder'));
         parent::tearDown();
     }
 
@@ -97,7 +98,7 @@ final class WorkersTest extends TestCase
             self::assertSame(array_sum(array_slice([1, 2, 3, 40, 5, 60, 7], 0, $i + 1)), $search()[0]);
         }
         self::assertSame(9000, $search()[1], 'nobody is counted twice');
-        self::assertLessThanOrEqual(5, count(glob($generation[0].'/patch-*') ?: []));
+        self::assertCount(2, glob($generation[0].'/patch-*') ?: [], 'of 111 and of 7: those that were no larger than what was new were made anew with it');
         DB::table('accounts')->where('id', 1)->update(['headcount' => 1]);
         Indexes::changed([1]);
         self::assertSame(117, $search()[0]);
