@@ -18,11 +18,15 @@ use RuntimeException;
 
 /**
  * The index of an offer, derived from the database, which stays the truth. Accounts that changed since it was built are hidden in it
- * and stand in small ones beside it (Patches); when there are too many of them it is built anew.
+ * and stand in small ones beside it (Patches); when there are many of them it is built anew.
  */
 final class Indexes
 {
-    private const MOST_CHANGES = 300;
+    /** With more changes it is built anew in the background. */
+    private const MANY_CHANGES = 300;
+
+    /** With more a search waits for that, since patches would cost as much. */
+    private const MOST_CHANGES = 3000;
 
     private const KEPT = 2;
 
@@ -39,7 +43,7 @@ final class Indexes
     public static function of(Offer $offer): array
     {
         [$stores, $changed, $folder] = self::state($offer);
-        if (self::isToBeBuilt($stores, $changed)) {
+        if ($stores === [] || count($changed) > self::MOST_CHANGES) {
             self::renew($offer);
             [$stores, $changed, $folder] = self::state($offer);
         }
@@ -56,21 +60,12 @@ final class Indexes
         flock($lock, LOCK_EX);
         try {
             [$stores, $changed] = self::state($offer);
-            if (self::isToBeBuilt($stores, $changed)) {
+            if ($stores === [] || count($changed) > self::MANY_CHANGES) {
                 self::build($offer);
             }
         } finally {
             fclose($lock);
         }
-    }
-
-    /**
-     * @param  list<FileStore>  $stores
-     * @param  array<int, string>  $changed
-     */
-    private static function isToBeBuilt(array $stores, array $changed): bool
-    {
-        return $stores === [] || count($changed) > self::MOST_CHANGES;
     }
 
     /** @return array{list<FileStore>, array<int, string>, string} the parts of the newest whole index, accounts that changed since it was begun, with when they last did, and its folder */

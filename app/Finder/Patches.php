@@ -18,6 +18,9 @@ use Luftig\Core\Finder\Store;
  */
 final readonly class Patches
 {
+    /** So many accounts are held in memory. */
+    private const AT_ONCE = 200;
+
     /** @param  string  $folder  of the large index */
     public function __construct(private Offer $offer, private string $folder)
     {
@@ -98,9 +101,17 @@ final readonly class Patches
      */
     private function make(int $number, int $since, array $accounts): array
     {
-        $records = iterator_to_array((new Records($this->offer))->read(array_keys($accounts)), false);
-        $indexer = new Indexer(array_map(static fn (Record $account): int => Indexer::pagesFor(count($account->contacts), count($account->parts ?? [])), $records));
-        $pieces = ['changed' => json_encode($accounts, JSON_THROW_ON_ERROR), 'since' => (string) $since] + iterator_to_array(Indexes::pieces($indexer, $records));
+        $records = new Records($this->offer);
+        $ids = array_keys($accounts);
+        if (count($ids) > self::AT_ONCE) {
+            $pages = $records->pages($ids);
+            $read = $records->read(array_keys($pages));
+        } else {
+            // What is read is counted, which saves asking.
+            $read = iterator_to_array($records->read($ids), false);
+            $pages = array_map(static fn (Record $account): int => Indexer::pagesFor(count($account->contacts), count($account->parts ?? [])), $read);
+        }
+        $pieces = ['changed' => json_encode($accounts, JSON_THROW_ON_ERROR), 'since' => (string) $since] + iterator_to_array(Indexes::pieces(new Indexer($pages), $read));
         $made = "{$this->folder}/made-".getmypid().'-'.hrtime(true);
         file_put_contents($made, serialize($pieces));
         // Of two who make it at once, the first is kept; the other uses its own for this once.

@@ -105,7 +105,14 @@ final class WorkersTest extends TestCase
         self::assertSame($generation, $this->generations());
         $change(2000, 301);
         self::assertSame([418, 9000], $search());
-        self::assertCount(2, $this->generations(), 'built anew, the one before is kept for those who read it');
+        self::assertSame($generation, $this->generations(), 'no search waits');
+        Indexes::renew($this->offer);
+        self::assertCount(2, $this->generations(), 'built anew in the background; the one before is kept for those who read it');
+        self::assertSame([418, 9000], $search());
+        $change(1, 3001);
+        self::assertSame([3001, 9000], $search());
+        self::assertCount(2, $this->generations(), 'so many changes are worth a new index');
+        self::assertNotContains($generation[0], $this->generations());
     }
 
     /** @return list<string> */
