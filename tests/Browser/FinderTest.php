@@ -83,6 +83,61 @@ final class FinderTest extends BrowserTestCase
         self::assertSame([], $this->all('.facet', 'paper products'));
     }
 
+    public function test_the_rest_of_a_trial_is_held_until_somebody_lets_it_go(): void
+    {
+        $this->signIn('Selma');
+        $this->open('/finder?on=contacts&c[0][f]=domain&c[0][v]=tunhede.example');
+        $size = $this->total();
+        $this->press('Keep as list');
+        $this->find('dialog[open] input[name=name]')->sendKeys('All of Tunhede'.WebDriverKeys::ENTER);
+        $this->see('The list “All of Tunhede” is kept');
+        $list = $this->browser->getCurrentURL();
+        $this->press($this->all('summary', 'A trial first')[0]);
+        $this->fill('input[name=trial]', '2');
+        $this->press('Draw the trial');
+        $this->see('“All of Tunhede · trial” is drawn evenly over the list');
+        $this->see('2 contacts');
+        $this->open('/accounts?q=tunhede');
+        $this->press($this->all('a', 'Glasverk Tunhede')[0]);
+        $this->see('held until a trial has its answers');
+        $this->keys('g', 'l');
+        $this->press($this->all('a', 'All of Tunhede · held')[0]);
+        $this->see(number_format($size - 2).' contacts');
+        $this->see('0 of 2 approached, 0 answered');
+        $this->press('Go on all the same');
+        $this->see('is no longer held');
+        $this->open('/accounts?q=tunhede');
+        $this->press($this->all('a', 'Glasverk Tunhede')[0]);
+        $this->see('Whom to contact now');
+        self::assertStringNotContainsString('held until', $this->text());
+        self::assertNotSame($list, $this->browser->getCurrentURL());
+    }
+
+    public function test_names_with_letters_of_their_own_are_jumped_to_and_their_words_looked_for_in_chosen_texts(): void
+    {
+        $this->signIn('Mira');
+        $this->keys('/');
+        $this->find('#go-q')->sendKeys('lövh');
+        $this->see('Väveri Lövhult AB');
+        $this->keys(WebDriverKeys::ESCAPE);
+        $this->open('/finder?on=accounts&add=words');
+        $all = $this->total();
+        $this->fill('#adding input[name$="[q]"]', 'väveri');
+        foreach (['name', 'description'] as $passage) {
+            $this->find("#adding input[value=$passage]")->sendKeys(WebDriverKeys::SPACE);
+        }
+        $this->press('Add');
+        $this->see('in keywords');
+        $this->see('Nobody meets all of this.');
+        $this->press($this->all('.stair', 'words they use')[0]->findElement(WebDriverBy::cssSelector('summary')));
+        $this->find('details[open] input[value=name]')->click();
+        $this->press('Set');
+        $this->see('in name or keywords');
+        self::assertGreaterThan(0, $this->total());
+        self::assertLessThan($all, $this->total());
+        self::assertNotSame([], $this->all('td', 'Väveri Lövhult AB'));
+    }
+
     public function test_a_list_is_stepped_through_by_keys_and_its_search_watched(): void
     {
         $this->signIn('Jonte');
