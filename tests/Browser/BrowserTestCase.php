@@ -137,7 +137,9 @@ abstract class BrowserTestCase extends TestCase
     protected function press(RemoteWebElement|string $what): void
     {
         if (is_string($what)) {
-            $what = $this->all('a, button, summary', $what)[0] ?? self::fail("“{$what}” cannot be pressed on ".$this->browser->getCurrentURL());
+            $text = $what;
+            // A page that is still being loaded may not have it yet.
+            $what = $this->browser->wait(8, 100)->until(fn (): ?RemoteWebElement => $this->all('a, button, summary', $text)[0] ?? null, "“{$text}” cannot be pressed on ".$this->browser->getCurrentURL());
         }
         $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$what]);
         $what->click();
