@@ -6,7 +6,6 @@ namespace App\Network;
 
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Network\Spans;
-use Luftig\Core\Text\Fold;
 
 /**
  * Whom contacts reach through each other in so many steps: those who held posts at one company at the same time, and those who share a
@@ -100,18 +99,16 @@ final class Spreading
     {
         $stretches = $names = [];
         foreach (array_chunk($contacts, self::CHUNK) as $some) {
-            foreach ($this->posts('contact_id IN ('.implode(',', $some).')') as [, $account, $company, $first, $last]) {
-                if ($account !== null) {
-                    $stretches[$account][] = [$first, $last];
-                } elseif ($company !== null) {
-                    $names[$company] = Fold::line($company);
-                    $stretches[$names[$company]][] = [$first, $last];
+            foreach ($this->posts('contact_id IN ('.implode(',', $some).')') as [, $where, $company, $first, $last]) {
+                $stretches[$where][] = [$first, $last];
+                if ($company !== null) {
+                    $names[$where] = $company;
                 }
             }
         }
         $spans = array_map(Spans::of(...), $stretches);
-        foreach ($this->postsAt(array_filter(array_keys($spans), is_int(...)), array_map(strval(...), array_keys($names))) as [$contact, $account, $company, $first, $last]) {
-            if (($spans[$account ?? Fold::line((string) $company)] ?? null)?->meets($first, $last)) {
+        foreach ($this->postsAt(array_filter(array_keys($spans), is_int(...)), array_values($names)) as [$contact, $where, , $first, $last]) {
+            if (($spans[$where] ?? null)?->meets($first, $last)) {
                 yield $contact;
             }
         }
@@ -120,7 +117,7 @@ final class Spreading
     /**
      * @param  array<int>  $accounts
      * @param  list<string>  $companies  that are no accounts
-     * @return iterable<array{int, int|null, string|null, int, int}>
+     * @return iterable<array{int, int|string, string|null, int, int}>
      */
     private function postsAt(array $accounts, array $companies): iterable
     {
@@ -142,12 +139,12 @@ final class Spreading
 
     /**
      * @param  list<string>  $with
-     * @return iterable<array{int, int|null, string|null, int, int}> contact, account, company, first and last day that is known of
+     * @return iterable<array{int, int|string, string|null, int, int}> contact, account (or, of a company that is none, how the database compares its name), that name, first and last day that is known of
      */
     private function posts(string $which, array $with = []): iterable
     {
-        foreach (DB::select("SELECT contact_id AS contact, account_id AS account, IF(account_id IS NULL, company, NULL) AS company, TO_DAYS(since) AS since, TO_DAYS(until) AS until FROM posts WHERE $which", $with) as $row) {
-            yield [$row->contact, $row->account, $row->company, $row->since ?? $row->until ?? $this->today, $row->until ?? $this->today];
+        foreach (DB::select("SELECT contact_id AS contact, account_id AS account, IF(account_id IS NULL, company, NULL) AS company, IF(account_id IS NULL, WEIGHT_STRING(company), NULL) AS weight, TO_DAYS(since) AS since, TO_DAYS(until) AS until FROM posts WHERE ($which) AND (account_id IS NOT NULL OR company IS NOT NULL)", $with) as $row) {
+            yield [$row->contact, $row->account ?? 'named '.$row->weight, $row->company, $row->since ?? $row->until ?? $this->today, $row->until ?? $this->today];
         }
     }
 }

@@ -88,9 +88,7 @@ final class FinderTest extends BrowserTestCase
         $this->signIn('Selma');
         $this->open('/finder?on=contacts&c[0][f]=domain&c[0][v]=tunhede.example');
         $size = $this->total();
-        $this->press('Keep as list');
-        $this->find('dialog[open] input[name=name]')->sendKeys('All of Tunhede'.WebDriverKeys::ENTER);
-        $this->see('The list “All of Tunhede” is kept');
+        $this->keepAs('All of Tunhede');
         $list = $this->browser->getCurrentURL();
         $this->press($this->all('summary', 'A trial first')[0]);
         $this->fill('input[name=trial]', '2');
@@ -143,9 +141,7 @@ final class FinderTest extends BrowserTestCase
         $this->signIn('Jonte');
         $this->open('/finder?on=contacts&c[0][f]=part&c[0][v]=signs_off&c[1][f]=country&c[1][v]=NO');
         $found = $this->total();
-        $this->press('Keep as list');
-        $this->find('dialog[open] input[name=name]')->sendKeys('Norway'.WebDriverKeys::ENTER);
-        $this->see('The list “Norway” is kept');
+        $this->keepAs('Norway');
         $this->press('Step through');
         foreach (['p' => '1 of', 'd' => '2 of'] as $key => $decided) {
             $this->keys($key);
@@ -266,6 +262,13 @@ final class FinderTest extends BrowserTestCase
     {
         $this->browser->wait(8, 100)->until(fn (): bool => (bool) $this->browser->executeScript('return document.activeElement?.dataset.first !== undefined'), 'No field has the focus.');
         $this->browser->switchTo()->activeElement()->sendKeys($text.WebDriverKeys::ENTER);
+    }
+
+    private function keepAs(string $name): void
+    {
+        $this->press('Keep as list');
+        $this->find('dialog[open] input[name=name]')->sendKeys($name.WebDriverKeys::ENTER);
+        $this->see("The list “{$name}” is kept");
     }
 
     private function total(): int

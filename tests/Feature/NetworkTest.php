@@ -13,6 +13,7 @@ use App\Models\Contact;
 use App\Models\Relation;
 use App\Models\Station;
 use App\Models\User;
+use App\Network\Spreading;
 use App\People\Erasing;
 use App\Standings\Standings;
 use Illuminate\Support\Facades\DB;
@@ -105,6 +106,17 @@ final class NetworkTest extends TestCase
         self::assertSame(['Maren', 'Olav', 'Pernille'], $this->reached($greta, '2'), 'it follows the posts');
         Relation::query()->delete();
         self::assertSame([], $this->reached($greta, '2'), 'and the books');
+    }
+
+    public function test_companies_that_are_no_accounts_are_one_as_far_as_letters_and_accents_go(): void
+    {
+        $this->bring(IntakeKind::Contacts, "domain;first name;last name;email;earlier posts\n"
+            ."tunhede.example;Aino;Lind;aino@tunhede.example;Planner, Møllekær Værk, 2001–2004\n"
+            ."sverkhult.example;Berit;Lind;berit@sverkhult.example;Fitter, MØLLEKÆR VÆRK, 2003–2006\n"
+            ."ostholz.example;Carl;Lind;carl@ostholz.example;Fitter, Møllekær-Værk, 2003–2006\n");
+        $contacts = Contact::query()->whereIn('first_name', ['Aino', 'Berit', 'Carl'])->pluck('id', 'first_name');
+        DB::table('posts')->whereIn('contact_id', $contacts)->whereNotNull('account_id')->delete();
+        self::assertEqualsCanonicalizing([$contacts['Aino'], $contacts['Berit']], Spreading::from([$contacts['Aino']], 3));
     }
 
     public function test_the_screen_says_who_knows_whom_and_each_withdraws_what_they_brought(): void
