@@ -37,7 +37,7 @@ final class Indexes
     private const ALONE = 5000;
 
     /** Counted up when the fields change; an index of another shape is built anew. */
-    private const SHAPE = '4';
+    private const SHAPE = '5';
 
     /** @return list<Index> to be asked together */
     public static function of(Offer $offer): array
@@ -120,6 +120,19 @@ final class Indexes
         $now = self::moment();
         foreach (array_chunk($accounts, 1000) as $ids) {
             DB::connection()->getPdo()->exec('INSERT INTO finder_changes (account_id, changed_at) VALUES '.implode(', ', array_map(fn (int $id): string => "($id, '$now')", $ids)).' ON DUPLICATE KEY UPDATE changed_at = VALUES(changed_at)');
+        }
+        // When the answer has gone out, so that nobody waits for it, neither now nor at the next search.
+        defer(self::patch(...), self::class);
+    }
+
+    /** Reads what changed, where it is little; for more there is renew(). */
+    public static function patch(): void
+    {
+        foreach (Offer::query()->get() as $offer) {
+            [$stores, $changed, $folder] = self::state($offer);
+            if ($stores !== [] && count($changed) <= self::MANY_CHANGES) {
+                (new Patches($offer, $folder))->over($stores, $changed);
+            }
         }
     }
 

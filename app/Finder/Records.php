@@ -387,6 +387,9 @@ final class Records
     private static function among(array $ids, string $column): string
     {
         $last = $ids[count($ids) - 1];
+        if ($last === $ids[0]) {
+            return "$column = $last";
+        }
 
         return $last - $ids[0] < 2 * count($ids) ? "$column BETWEEN $ids[0] AND $last" : "$column IN (".implode(',', $ids).')';
     }

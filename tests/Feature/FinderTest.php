@@ -136,6 +136,24 @@ final class FinderTest extends TestCase
         self::assertSame(['Ida', 'Nora', 'Rolf'], $this->found(['c' => [['f' => 'country', 'v' => 'SE']]]));
     }
 
+    public function test_what_somebody_changes_is_read_when_the_answer_has_gone_out(): void
+    {
+        $patches = fn (): array => array_map(filemtime(...), array_combine($files = glob(config('luftig.finder').'/*/'.$this->offer->id.'/*/patch-*') ?: [], $files));
+        $chiefs = fn (): array => $this->found(['c' => [['f' => 'title', 'q' => 'chief']]]);
+        self::assertSame([[], []], [$chiefs(), $patches()]);
+        $names = ['Ida' => ['Ida'], 'Pernille' => ['Ida', 'Pernille'], 'Olav' => ['Ida', 'Olav', 'Pernille'], 'Maren' => ['Ida', 'Maren', 'Olav', 'Pernille']];
+        foreach ($names as $name => $found) {
+            $contact = Contact::query()->where('first_name', $name)->sole();
+            $before = $patches();
+            $this->actingAs($this->rep)->patch(route('contacts.update', $contact), ['first_name' => $name, 'last_name' => $contact->last_name, 'title' => 'Chief of Air'])->assertSessionHasNoErrors();
+            $made = $patches();
+            self::assertNotSame($before, $made, 'before anybody searched');
+            self::assertSame($found, $chiefs());
+            self::assertSame($made, $patches(), 'so that the search had nothing to make');
+        }
+        self::assertSame(['Maren'], $this->found(['c' => [['f' => 'title', 'q' => 'chief'], ['f' => 'country', 'v' => 'DE']]]));
+    }
+
     public function test_who_is_new_kept_and_in_work_is_told_apart_and_a_keep_out_works_at_once(): void
     {
         $list = $this->keep('Two', ['c' => [['f' => 'function', 'v' => 'maintenance'], ['f' => 'kept_out', 'x' => '1']]]);
