@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Finder;
 
+use App\Support\Folder;
 use Luftig\Core\Finder\Store;
 use RuntimeException;
 
@@ -30,7 +31,7 @@ final class FileStore implements Store
     /** @param  iterable<string, string>  $pieces */
     public static function write(string $folder, iterable $pieces): void
     {
-        is_dir($folder) || mkdir($folder, 0700, true);
+        Folder::make($folder);
         $out = fopen("$folder/pieces", 'wb') ?: throw new RuntimeException('The index cannot be written.');
         $table = [];
         $offset = 0;

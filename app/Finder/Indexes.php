@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Finder;
 
 use App\Models\Offer;
+use App\Support\Folder;
 use App\Support\Workers;
 use DateTimeImmutable;
 use Generator;
@@ -54,7 +55,7 @@ final class Indexes
     /** Builds the index where there is none, or where too much changed; of several who want it at once, one does it. */
     public static function renew(Offer $offer): void
     {
-        is_dir(self::folder($offer)) || mkdir(self::folder($offer), 0700, true);
+        Folder::make(self::folder($offer));
         // A lock that a process takes with it when it dies, so that nobody waits for one that is gone.
         $lock = fopen(self::folder($offer).'/lock', 'cb') ?: throw new RuntimeException('The folder of the index cannot be written.');
         flock($lock, LOCK_EX);

@@ -6,6 +6,7 @@ namespace App\Intake;
 
 use App\Models\Intake;
 use App\Models\User;
+use App\Support\Folder;
 use Illuminate\Support\Str;
 
 /** Accepts a file: finds out how it is written and what it most likely holds. */
@@ -15,7 +16,7 @@ final class Receive
     public static function file(string $path, string $name, ?User $by, ?IntakeKind $kind = null): Intake
     {
         $folder = config('luftig.intakes');
-        is_dir($folder) || mkdir($folder, 0700, true);
+        Folder::make($folder);
         $copy = Str::ulid().'.csv';
         $cards = CardFile::is($path) ? $folder.'/'.$copy.'.cards' : null;
         try {

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Finder\Indexes;
 use App\Finder\Search;
 use App\Models\Offer;
+use App\Support\Folder;
 use App\Support\Workers;
 use Illuminate\Foundation\Testing\RefreshDatabaseState;
 use Illuminate\Support\Facades\DB;
@@ -66,6 +67,21 @@ final class WorkersTest extends TestCase
         });
         self::assertCount(1, $this->generations());
         self::assertSame(self::ACCOUNTS, Search::from($this->offer, ['on' => 'accounts', 'c' => ['']])->total());
+    }
+
+    public function test_several_make_one_folder_at_once(): void
+    {
+        $root = config('luftig.finder').'/deep';
+        Workers::share(2, function () use ($root): void {
+            // Each at the same moments, as far as the clock tells them.
+            for ($i = 0; $i < 400; $i++) {
+                for ($next = (int) ceil(500 * microtime(true)); microtime(true) < $next / 500;) {
+                }
+                Folder::make("$root/$next/$next/leaf");
+                is_dir("$root/$next/$next/leaf") || throw new RuntimeException('It is not there.');
+            }
+        });
+        self::assertDirectoryExists($root);
     }
 
     public function test_where_one_fails_it_is_said_and_what_the_others_did_stays(): void
