@@ -26,6 +26,8 @@ final readonly class Plan
 
     private const CHUNK = 40;
 
+    private const FEWEST = 10;
+
     private const REST = 14;
 
     private const HURRY = 3;
@@ -71,23 +73,24 @@ final readonly class Plan
         $rows = [];
         $barred = Barred::now();
         $choosing = new Choosing($this->offer, $this->rep);
+        // Most are taken; so few more than are wanted are looked at first.
+        $chunk = max(self::FEWEST, min(self::CHUNK, 2 * $most));
         for ($page = 1; count($rows) < $most; $page++) {
-            $standings = (clone $candidates)->with('account.places', 'account.industries')->forPage($page, self::CHUNK)->get();
+            $standings = (clone $candidates)->with('account.places', 'account.industries')->forPage($page, $chunk)->get();
             $contacts = Contact::query()->with('channels')->whereNull('merged_into')->whereIn('account_id', $standings->pluck('account_id'))->orderBy('id')->get();
             $choices = $choosing->of($standings->toBase(), $contacts);
-            $lines = Ranking::lines($this->offer, $standings);
-            $contacts = $contacts->keyBy('id');
-            foreach ($standings as $standing) {
+            /** @var array<int|string, Contact> $byId */
+            $byId = $contacts->keyBy('id')->all();
+            $taken = $standings->filter(fn (Standing $one): bool => $choices[$one->account_id]->taken !== [] || $choices[$one->account_id]->skipped === [])->take($most - count($rows));
+            $lines = Ranking::lines($this->offer, $taken);
+            foreach ($taken as $standing) {
                 $choice = $choices[$standing->account_id];
-                if (count($rows) === $most || $choice->taken === [] && $choice->skipped !== []) {
-                    continue;
-                }
-                $people = $contacts->only($choice->taken)->sortBy(fn (Contact $one): int|false => array_search($one->id, $choice->taken, true))->values();
-                $contact = $people->first();
+                $people = array_map(fn (int|string $id): Contact => $byId[$id], $choice->taken);
+                $contact = $people[0] ?? null;
                 $own = $lines[$standing->account_id];
-                $rows[] = new PlanRow($standing, $own, $contact, $contact === null ? null : Reach::of($contact, $barred), Drafting::of($this->offer, $standing->account->name, $contact, $own), array_values($people->slice(1)->all()));
+                $rows[] = new PlanRow($standing, $own, $contact, $contact === null ? null : Reach::of($contact, $barred), Drafting::of($this->offer, $standing->account->name, $contact, $own), array_slice($people, 1));
             }
-            if ($standings->count() < self::CHUNK) {
+            if ($standings->count() < $chunk) {
                 break;
             }
         }

@@ -21,13 +21,20 @@ final readonly class Reach
     public static function of(Contact $contact, Barred $barred): self
     {
         $now = CarbonImmutable::now();
-        $channels = $contact->channels->filter(fn (Channel $channel): bool => $barred->address($channel->value) === null);
-        $best = $channels->sortByDesc(fn (Channel $channel): float => $channel->asRule($now)->worth())->first();
+        $best = null;
+        $most = 0.0;
+        $rules = [];
+        foreach ($contact->channels as $channel) {
+            if ($barred->address($channel->value) !== null) {
+                continue;
+            }
+            $rules[] = $rule = $channel->asRule($now);
+            if ($rule->worth() > $most) {
+                [$best, $most] = [$channel, $rule->worth()];
+            }
+        }
 
-        return new self(
-            Access::of($channels->map(fn (Channel $channel) => $channel->asRule($now)))->value,
-            $best !== null && $best->asRule($now)->worth() > 0 ? $best : null,
-        );
+        return new self(Access::of($rules)->value, $best);
     }
 
     public function label(): string

@@ -6,7 +6,7 @@ namespace Tests\Browser;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 
-/** axe-core finds nothing serious on any view, light or dark. */
+/** axe-core finds nothing serious on any view, light or dark; and no page asks for more than it needs. */
 final class AccessibilityTest extends BrowserTestCase
 {
     /** @return array<string, array{string}> */
@@ -36,6 +36,18 @@ final class AccessibilityTest extends BrowserTestCase
         $found += $this->scan("go to, $theme");
 
         self::assertSame([], $found);
+    }
+
+    public function test_what_never_changes_is_asked_for_once(): void
+    {
+        $this->signIn('Mira');
+        $this->open('/finder');
+        $this->open('/accounts/1');
+        $this->find('h1');
+        $sent = $this->browser->executeScript('return performance.getEntriesByType("resource").filter((r) => /\\.(css|js|woff2)/.test(r.name)).map((r) => [new URL(r.name).pathname, r.transferSize])');
+        self::assertContains('/css/luftig.css', array_column($sent, 0));
+        self::assertContains('/vendor/sortable/Sortable.min.js', array_column($sent, 0));
+        self::assertSame([], array_values(array_filter($sent, fn (array $one): bool => $one[1] > 0)), 'each came with a page before');
     }
 
     /** @return array<string, string> */

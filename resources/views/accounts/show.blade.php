@@ -9,8 +9,7 @@
     $next = $to($around['after']) ?? route('accounts.index', $ranking->parameters());
     $nextPath = \Illuminate\Support\Str::after($next, url('/'));
 @endphp
-<x-layout :title="$account->name" at="accounts">
-    <x-slot:head><script src="/vendor/sortable/Sortable.min.js" defer></script></x-slot:head>
+<x-layout :title="$account->name" at="accounts" sorts>
     <div class="spread small muted" style="margin-bottom: 8px">
         <a href="{{ route('accounts.index', $ranking->parameters()) }}" data-back>← {{ $ranking->state->label() }}{{ $ranking->search !== '' ? ': “'.$ranking->search.'”' : '' }}</a>
         <span class="buttons">

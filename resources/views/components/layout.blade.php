@@ -1,5 +1,5 @@
-@props(['title', 'at' => '', 'hints' => []])
-@php $hash = fn (string $file) => substr(sha1_file(public_path($file)), 0, 10); @endphp
+@props(['title', 'at' => '', 'hints' => [], 'sorts' => false])
+@php $asset = fn (string $file) => "/$file?".substr(sha1_file(public_path($file)), 0, 10); @endphp
 <!doctype html>
 <html lang="en">
 <head>
@@ -9,11 +9,11 @@
     <meta name="htmx-config" content='{"includeIndicatorStyles":false,"allowEval":false,"historyCacheSize":0}'>
     <title>{{ $title }} · Luftig</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
-    <link rel="stylesheet" href="/css/luftig.css?{{ $hash('css/luftig.css') }}">
-    <script src="/js/theme.js?{{ $hash('js/theme.js') }}"></script>
-    <script src="/vendor/htmx/htmx.min.js" defer></script>
-    {{ $head ?? '' }}
-    <script src="/js/luftig.js?{{ $hash('js/luftig.js') }}" type="module"></script>
+    <link rel="stylesheet" href="{{ $asset('css/luftig.css') }}">
+    <script src="{{ $asset('js/theme.js') }}"></script>
+    <script src="{{ $asset('vendor/htmx/htmx.min.js') }}" defer></script>
+    @if ($sorts)<script src="{{ $asset('vendor/sortable/Sortable.min.js') }}" defer></script>@endif
+    <script src="{{ $asset('js/luftig.js') }}" type="module"></script>
 </head>
 <body>
 <a class="skip" href="#main">To the content</a>

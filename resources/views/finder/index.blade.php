@@ -12,8 +12,7 @@
     $address = fn (array $changed, array $more = []) => route('finder', $search->parameters(array_values($changed)) + $more);
     $high = fn (?int $n) => $n === null ? 30 : 30 + (int) round(80 * log(1 + $n) / log(2 + $everybody));
 @endphp
-<x-layout title="Finder" at="finder">
-    <x-slot:head><script src="/vendor/sortable/Sortable.min.js" defer></script></x-slot:head>
+<x-layout title="Finder" at="finder" sorts>
     <div class="spread"><div class="line"><h1>Finder</h1>
         @foreach (Subject::cases() as $one)<a class="button small" @if ($one === $search->subject) aria-current="true" @endif href="{{ route('finder', $search->parameters(array_values(array_filter($steps, fn ($step) => $step->field->suits($one))), $one)) }}">{{ $one->value }}</a>@endforeach</div>
         @if (count($steps) > 0)<a class="button slight" href="{{ route('finder', ['on' => $search->subject->value]) }}">Begin anew</a>@endif</div>
