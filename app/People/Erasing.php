@@ -94,6 +94,7 @@ final class Erasing
         foreach ($names as $name) {
             DB::table('watch_finds')->where('why', 'like', Like::anywhere($name))->update(['why' => DB::raw('REPLACE(why, '.DB::escape($name).', '.DB::escape(self::NOBODY).')')]);
         }
+        self::forgetSearches([...$names, ...$addresses]);
         foreach (['notes' => Note::class, 'signals' => Signal::class] as $table => $model) {
             $column = $table === 'notes' ? 'text' : 'title';
             foreach ($names as $name) {
@@ -103,6 +104,27 @@ final class Erasing
             }
         }
         Approach::query()->whereIn('instead', $names)->update(['instead' => null]);
+    }
+
+    /**
+     * Out of what was pasted into a search, and of the addresses that lists and watches remember.
+     *
+     * @param  array<string>  $texts
+     */
+    private static function forgetSearches(array $texts): void
+    {
+        foreach ($texts as $text) {
+            foreach (DB::table('pasted')->where('text', 'like', Like::anywhere($text))->pluck('text', 'mark') as $mark => $pasted) {
+                DB::table('pasted')->where('mark', $mark)->update(['text' => trim(str_ireplace($text, '', $pasted))]);
+            }
+        }
+        foreach (['lists', 'watches'] as $table) {
+            foreach (DB::table($table)->pluck('search', 'id') as $id => $address) {
+                parse_str($address, $search);
+                $without = self::without($search, $texts);
+                $without === $search || DB::table($table)->where('id', $id)->update(['search' => http_build_query($without)]);
+            }
+        }
     }
 
     /**

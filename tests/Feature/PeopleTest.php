@@ -306,6 +306,7 @@ final class PeopleTest extends TestCase
             $this->post(route('watches.store'), ['name' => $subject, 'on' => $subject, 'c' => [['f' => 'country', 'v' => 'SE']], 'rhythm' => 'daily', 'hour' => '6', 'time_zone' => 'UTC'])->assertSessionHasNoErrors();
             DB::table('watch_finds')->insert(['watch_id' => Watch::query()->where('name', $subject)->value('id'), 'record_id' => $id, 'why' => 'new signal: Pernille Askov-Rye joined as Head of Maintenance', 'found_at' => now()]);
         }
+        $this->post(route('finder.keep'), ['name' => 'Asked for', 'on' => 'contacts', 'c' => [['f' => 'about', 'q' => '"Pernille Askov-Rye" OR leaks', 'x' => '1'], ['f' => 'domain', 'x' => '1', 'v' => implode("\n", [...array_map(fn (int $i): string => "firm$i.example", range(1, 80)), 'pernille@tunhede.example', 'last.example'])]]])->assertSessionHasNoErrors();
         $this->delete(route('contacts.erase', $pernille), ['sure' => 'Pernille Askov-Rye'])->assertForbidden();
         $this->actingAs($this->lead)->delete(route('contacts.erase', $pernille), ['sure' => 'Pernille'])->assertSessionHasErrors('sure');
         $this->delete(route('contacts.erase', $pernille), ['sure' => 'pernille askov-rye'])->assertSessionHasNoErrors();
@@ -316,6 +317,7 @@ final class PeopleTest extends TestCase
             self::assertStringNotContainsStringIgnoringCase('askov', $text, $name);
             self::assertStringNotContainsStringIgnoringCase('pernille', $text, $name);
         }
+        self::assertMatchesRegularExpression('/firm80\.example\s+last\.example$/', (string) DB::table('pasted')->sole()->text);
         self::assertSame([4, 1], [DB::table('list_members')->count(), DB::table('watch_finds')->count()], 'off the list, out of the watch');
         $again = $this->bring(IntakeKind::Contacts, self::CONTACTS);
         self::assertSame([0, 1, 4], [$again->created, $again->rejected, $again->unchanged]);
