@@ -230,7 +230,7 @@ final class Search
                     $conditions[] = $condition;
                 }
             } catch (Mistake $mistake) {
-                $this->mistakes[$i] = $mistake->getMessage().(is_int($mistake->at) ? " (at character {$mistake->at})" : '');
+                $this->mistakes[$i] = $mistake->inWords();
             }
         }
         $today = self::today();

@@ -229,7 +229,7 @@ final class Input
         try {
             return $text === null || trim($text) === '' ? null : Query::parse($text);
         } catch (QueryMistake $mistake) {
-            throw Mistake::at($this->place($field), $mistake->getMessage()." (at character {$mistake->at})");
+            throw Mistake::at($this->place($field), $mistake->getMessage(), $mistake->character);
         }
     }
 
@@ -271,7 +271,7 @@ final class Input
             throw new Mistake($mistake->getMessage(), match (true) {
                 is_string($mistake->at) => $this->path !== '' && str_starts_with($mistake->at, $this->path.'.') ? $mistake->at : $this->place($mistake->at),
                 default => $this->path !== '' ? $this->path : $mistake->at,
-            });
+            }, $mistake->character);
         }
     }
 

@@ -96,7 +96,9 @@ final class Shell
     /** @return array{error: array{message: string, at: string|int|null}} */
     private static function explain(Mistake $mistake): array
     {
-        return ['error' => ['message' => $mistake->getMessage(), 'at' => $mistake->at]];
+        $within = is_string($mistake->at) && $mistake->character !== null ? " (at character {$mistake->character})" : '';
+
+        return ['error' => ['message' => $mistake->getMessage().$within, 'at' => $mistake->at]];
     }
 
     /** @param  array<mixed>  $answer */

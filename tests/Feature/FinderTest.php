@@ -391,7 +391,7 @@ final class FinderTest extends TestCase
     public function test_a_mistake_stands_at_its_step_and_the_others_hold(): void
     {
         $page = $this->actingAs($this->rep)->get(route('finder', ['on' => 'contacts', 'c' => [['f' => 'title', 'q' => '(head'], ['f' => 'country', 'v' => 'DK'], ['f' => 'headcount', 'lo' => 'many'], ['f' => 'near', 'q' => 'Nowhere', 'km' => '5'], ['f' => 'no-such-field']]]))->assertOk();
-        $page->assertSeeText('A parenthesis opens here and is not closed. (at character 0)')->assertSeeText('“many” is not a number.')->assertSeeText('The place “Nowhere” is not known')->assertSeeText('2 contacts');
+        $page->assertSeeText('A parenthesis opens here and is not closed. (at character 1)')->assertSeeText('“many” is not a number.')->assertSeeText('The place “Nowhere” is not known')->assertSeeText('2 contacts');
         $this->get('/finder?on=accounts&c[0][f]=title&c[0][q]=x')->assertOk()->assertDontSeeText('without:');
         foreach (['c[0][f]=reach&c[0][w]=nobody', 'c[0][f]=reach&c[0][n]=9', 'c[0][f]=event', 'c[0][f]=event&c[0][v]=news&c[0][n]=many', 'c[0][f]=attribute', 'c[0][f]=spending&c[0][lo]=5', 'c[0][f]=revenue&c[0][lo]=1&c[0][cur]=XXX', 'c[0][f]=title&c[0][q]=(x&vary=0&over[]=y'] as $wrong) {
             $this->get("/finder?on=contacts&$wrong")->assertOk()->assertSee('cannot be used');

@@ -192,7 +192,7 @@ final class WorkTest extends TestCase
     {
         $this->bring(IntakeKind::Accounts, "domain;name;industry;keywords\nmaker.example;Maker;glass;three shifts\nhandel.example;Glas Handel;glass;wholesale\n");
         (new Standings)->refresh();
-        $this->actingAs($this->rep)->post(route('keep-out.store'), ['query' => '(wholesale', 'reason' => 'traders'])->assertSessionHasErrors(['query' => 'A parenthesis opens here and is not closed. (at character 0)']);
+        $this->actingAs($this->rep)->post(route('keep-out.store'), ['query' => '(wholesale', 'reason' => 'traders'])->assertSessionHasErrors(['query' => 'A parenthesis opens here and is not closed. (at character 1)']);
         $this->post(route('keep-out.store'), ['query' => 'wholesale OR "trading house"', 'reason' => 'traders'])->assertSessionHas('said', '1 account is kept out by “wholesale OR "trading house"”; whoever comes in later and matches is, too.');
         self::assertSame(['kept_out', 'traders', 'waiting'], [$this->standing('handel.example')->state->value, $this->standing('handel.example')->cause, $this->standing('maker.example')->state->value]);
         $this->bring(IntakeKind::Accounts, "domain;name;industry;description\nlater.example;Later;glass;A trading house.\nmaker.example;Maker;glass;Also wholesale.\n");

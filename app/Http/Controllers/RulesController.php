@@ -64,7 +64,7 @@ final class RulesController extends Controller
         try {
             return view('rules.matches', ['mistake' => $role === null ? 'Give the role a name and a function first.' : null, 'matches' => $role === null ? null : RoleMatches::of(ContactsOperation::role(Input::of($role)))]);
         } catch (Mistake $mistake) {
-            return view('rules.matches', ['mistake' => $mistake->getMessage(), 'matches' => null]);
+            return view('rules.matches', ['mistake' => $mistake->inWords(), 'matches' => null]);
         }
     }
 

@@ -54,7 +54,7 @@ final class KeepOutRequest extends FormRequest
             try {
                 Query::parse($query);
             } catch (QueryMistake $mistake) {
-                throw ValidationException::withMessages(['query' => $mistake->getMessage().' (at character '.$mistake->at.')']);
+                throw ValidationException::withMessages(['query' => $mistake->inWords()]);
             }
 
             return ['type' => KeepOutType::Query, 'value' => $query] + $rest;

@@ -59,7 +59,7 @@ final class RulesRequest extends FormRequest
     public function explain(Mistake $mistake): string
     {
         if (! is_string($mistake->at) || ! preg_match('/(criteria|buyer_roles|roles_of_interest)\[(\d+)\]/', $mistake->at, $found)) {
-            return $mistake->getMessage();
+            return $mistake->inWords();
         }
         $rows = match ($found[1]) {
             'criteria' => $this->criteria(),
@@ -67,7 +67,7 @@ final class RulesRequest extends FormRequest
             default => $this->interests(),
         };
 
-        return '“'.$rows[(int) $found[2]]['name'].'”: '.$mistake->getMessage();
+        return '“'.$rows[(int) $found[2]]['name'].'”: '.$mistake->inWords();
     }
 
     /** @return array<string, mixed>|null the role of the form with this key, as the core takes it */
