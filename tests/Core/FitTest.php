@@ -6,6 +6,7 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
+use Luftig\Core\Firm\IndustryTree;
 use Luftig\Core\Geo\Coordinates;
 use Luftig\Core\Mistake;
 use Luftig\Core\Profile\AccountFacts;
@@ -103,9 +104,99 @@ final class FitTest extends TestCase
         });
     }
 
-    public function test_a_test_that_does_not_suit_its_field_is_told(): void
+    public function test_the_fit_of_any_profile_is_what_the_rule_says(): void
     {
-        $this->expectException(Mistake::class);
-        new Range(Field::Country, 1, 2);
+        $number = Generators::elements(null, 0, 1, 9, 10, 20, 39, 40, 57, 80, 100, 200, 5000);
+        $criterion = Generators::tuple(Generators::elements(...Mode::cases()), Generators::choose(0, 4), Generators::elements(null, 10, 40), Generators::elements(null, 40, 100), Generators::choose(1, 9));
+        $account = Generators::tuple($number, $number, Generators::elements(null, -.2, -.05, 0.0, .08, .1, .15, .2, .31), Generators::elements([], ['2310'], ['4690', '2310'], ['0111']), Generators::elements([], ['Tryklog'], ['Ordvika', 'tryklog']));
+        $this->limitTo(400)->forAll(Generators::seq($criterion), $account)->disableShrinking()->then(function (array $rows, array $facts): void {
+            [$heads, $sites, $growth, $industries, $technologies] = $facts;
+            $met = $unknown = $all = 0.0;
+            $out = null;
+            $unverified = $criteria = [];
+            foreach ($rows as $i => [$mode, $what, $low, $high, $weight]) {
+                $gate = $mode !== Mode::Prefer;
+                [$test, $m] = match ($what) {
+                    0 => [new Range(Field::Headcount, $low, $high), self::within($heads, $low, $high, $gate)],
+                    1 => [new Range(Field::Sites, $low, $high), self::within($sites, $low, $high, $gate)],
+                    2 => [new Range(Field::Growth, $low === null ? null : .1, $high === null ? null : .2), self::grows($growth, $low === null ? null : .1, $high === null ? null : .2, $gate)],
+                    3 => [new AnyOf(Field::Industries, ['C', '01']), match ($industries) {
+                        [] => null,
+                        ['4690', '2310'] => .6,
+                        default => 1.0,
+                    }],
+                    default => [new AnyOf(Field::Technologies, ['TRYKLOG', 'Vedliko']), $technologies === [] ? null : 1.0],
+                };
+                $criteria[] = new Criterion("c$i", $mode, $test, $weight);
+                if ($gate) {
+                    $m === null ? $unverified[] = "c$i" : $out ??= ($m > 0) === ($mode === Mode::Must) ? null : "c$i";
+                } else {
+                    $all += $weight;
+                    $m === null ? $unknown += $weight : $met += $weight * $m;
+                }
+            }
+            $factor = $unverified === [] ? 1.0 : .8;
+            $of = fn (float $part): float => $all === 0.0 ? $factor : $factor * $part / $all;
+            $fit = (new TargetProfile(...$criteria))->fitOf(new AccountFacts(headcount: $heads, growth: $growth, sites: $sites, industries: $industries, technologies: $technologies));
+
+            self::assertEqualsWithDelta([$of($met + .5 * $unknown), $of($met), $of($met + $unknown), $all === 0.0 ? 1.0 : 1 - $unknown / $all], [$fit->value, $fit->low, $fit->high, $fit->coverage], 1e-12);
+            self::assertSame([$out, $unverified], [$fit->out, $fit->unverified]);
+            self::assertCount(count($rows), $fit->memberships);
+        });
+    }
+
+    private static function within(?int $value, ?int $low, ?int $high, bool $gate): ?float
+    {
+        $off = match (true) {
+            $value === null => null,
+            $low !== null && $value < $low => $value === 0 ? 1.0 : log($low / $value, 2),
+            $high !== null && $value > $high => log($value / $high, 2),
+            default => 0.0,
+        };
+
+        return $off === null ? null : ($gate ? (float) ($off === 0.0) : max(0.0, 1 - $off));
+    }
+
+    private static function grows(?float $value, ?float $low, ?float $high, bool $gate): ?float
+    {
+        $off = $value === null ? null : max(0.0, ($low ?? $value) - $value, $value - ($high ?? $value));
+
+        return $off === null ? null : ($gate ? (float) ($off === 0.0) : max(0.0, 1 - 10 * $off));
+    }
+
+    public function test_every_class_lies_in_its_section(): void
+    {
+        $sections = ['A' => '01', 'B' => '05', 'C' => '10', 'D' => '35', 'E' => '36', 'F' => '41', 'G' => '45', 'H' => '49', 'I' => '55', 'J' => '58', 'K' => '64', 'L' => '68', 'M' => '69', 'N' => '77', 'O' => '84', 'P' => '85', 'Q' => '86', 'R' => '90', 'S' => '94', 'T' => '97', 'U' => '99'];
+        $none = ['00', '04', '34', '40', '44', '48', '54', '57', '67', '76', '83', '89'];
+        $section = null;
+        for ($division = '00'; $division <= '99' && strlen($division) === 2; $division = sprintf('%02d', (int) $division + 1)) {
+            $section = array_search($division, $sections, true) ?: $section;
+            $own = in_array($division, $none, true) ? null : $section;
+            self::assertSame(array_filter([$division.'10', $division.'1', $division, $own]), IndustryTree::path($division.'10'));
+            foreach (array_keys($sections) as $one) {
+                self::assertSame($one === $own, IndustryTree::holds(strtolower($one), $division.'1'));
+            }
+        }
+    }
+
+    public function test_what_cannot_be_is_told_and_its_bounds_are_taken(): void
+    {
+        new Range(Field::Sites, 2, 2);
+        new Coordinates(90, -180);
+        new Criterion('gates have no weight', Mode::Must, new Range(Field::Sites, 1, null), 0);
+        self::assertSame([1.0, 0.0], [(new Within(new Coordinates(50, 10), .5))->membership(new AccountFacts(place: new Coordinates(50, 10)), false), (new Within(new Coordinates(90, 0), 19_999))->membership(new AccountFacts(place: new Coordinates(-90, 0)), false)]);
+        self::assertEqualsWithDelta(M_PI * 6371.0088, (new Coordinates(0, 90))->distanceTo(new Coordinates(0, -90)), 1e-6);
+        self::assertSame([null, null], [(new Says(Query::parse('-air')))->membership(new AccountFacts(text: "  \n"), false), (new Says(Query::parse('-air')))->membership(new AccountFacts, false)]);
+        $makes = [
+            fn () => new Range(Field::Country, 1, 2), fn () => new Range(Field::Sites, 3, 2), fn () => new AnyOf(Field::Sites, ['2']), fn () => new Within(new Coordinates(0, 0), 0), fn () => new Coordinates(90.1, 0), fn () => new Coordinates(0, -180.1), fn () => new Criterion('none', Mode::Prefer, new Range(Field::Sites, 1, 2), 0),
+        ];
+        foreach ($makes as $i => $make) {
+            try {
+                $make();
+                self::fail("Number $i was taken.");
+            } catch (Mistake $mistake) {
+                self::assertStringEndsWith('.', $mistake->getMessage());
+            }
+        }
     }
 }

@@ -114,6 +114,73 @@ final class QueryTest extends TestCase
         self::assertTrue(Query::parse('sales - marketing')->matches('marketing and sales'));
     }
 
+    /** @return list<array{string, string, list<string>, list<string>, list<string>}> query, how it is read, texts that match, texts that do not, hints */
+    public static function spellings(): array
+    {
+        return [
+            ['"cold stor"*', '“cold stor…”', ['a cold store', 'cold storage', 'cold stor'], ['a cold car', 'coldstore'], []],
+            ['"cold stor"* -pump', '“cold stor…” and not pump', ['cold store'], ['cold store pump'], []],
+            ['"cold store"pump', '“cold store” and pump', ['pump in a cold store'], ['cold pumps in store', 'cold store'], []],
+            ['"cold store"(pump)', '“cold store” and pump', ['pump in a cold store'], ['pump'], []],
+            ['„cold store“-pump', '“cold store” and pump', ['pump in a cold store'], ['cold store'], ['“-” has no letter or digit in it and is left out.']],
+            ['"cold store"*x', '“cold store…” and x', ['cold stores x'], ['cold stores', 'cold storex'], []],
+            ['air "!" pump', 'air and pump', ['pump for air'], ['air'], ['“"!"” has no letter or digit in it and is left out.']],
+            ['and air', 'and and air', ['air and'], ['air'], []],
+            ['air and pump', 'air and and and pump', ['air and pump'], ['air pump'], ['“and” is read as a word; write AND to join or exclude.']],
+            ['air not pump or', 'air and not and pump and or', ['or not air pump'], ['air'], ['“not” is read as a word; write NOT to join or exclude.']],
+            ['air or  ', 'air and or', ['air or'], ['air'], []],
+            ['air-pump', '“air pump”', ['an air pump', 'air-pump'], ['air for a pump'], []],
+            ['air -pump', 'air and not pump', ['air'], ['air pump'], []],
+            ['(-pump)', 'not pump', ['air'], ['pump'], []],
+        ];
+    }
+
+    /**
+     * @param  list<string>  $found
+     * @param  list<string>  $notFound
+     * @param  list<string>  $hints
+     */
+    #[DataProvider('spellings')]
+    public function test_quotes_stars_and_minus_are_told_from_what_they_touch(string $query, string $words, array $found, array $notFound, array $hints): void
+    {
+        $read = Query::parse($query);
+        self::assertSame([$words, $hints], [$read->readsAs(), $read->hints]);
+        self::assertSame([...array_fill(0, count($found), true), ...array_fill(0, count($notFound), false)], array_map($read->matches(...), [...$found, ...$notFound]));
+    }
+
+    public function test_how_typical_a_phrase_is_follows_the_log_odds(): void
+    {
+        $word = Generators::elements('air', 'pump', 'shift', 'and', 'of', '42', 'ox', 'line');
+        $text = Generators::map(fn (array $words): string => Fold::line(implode(' ', $words)), Generators::vector(4, $word));
+        $this->limitTo(60)->forAll(Generators::vector(14, $text), Generators::vector(30, $text), Generators::choose(0, 14))->disableShrinking()->then(function (array $here, array $elsewhere, int $often): void {
+            // So that some phrase is typical.
+            $here = [...$here, ...array_fill(0, $often, Fold::line('oil free air'))];
+            $in = fn (string $phrase, array $texts): int => count(array_filter($texts, fn (string $line): bool => str_contains($line, " $phrase ")));
+            $says = ['air', 'pump', 'shift', 'line', 'oil', 'free'];
+            $expected = [];
+            foreach ([...$says, ...array_merge(...array_map(fn (string $a): array => array_map(fn (string $b): string => "$a $b", $says), $says))] as $phrase) {
+                [$x, $y, $n, $m] = [$in($phrase, $here), $in($phrase, $elsewhere), count($here), count($elsewhere)];
+                $prior = 20 * ($x + $y) / ($n + $m);
+                $odds = fn (float $count, float $of): float => log(($count + $prior) / max($of + 20 - $count - $prior, .5));
+                if ($x >= 2 && ($z = ($odds($x, $n) - $odds($y, $m)) / sqrt(1 / ($x + $prior) + 1 / ($y + $prior))) >= 1.96) {
+                    $expected[$phrase] = $z;
+                }
+            }
+            foreach (array_keys($expected) as $pair) {
+                foreach (str_contains($pair, ' ') ? explode(' ', $pair) : [] as $part) {
+                    if ($in($pair, $here) >= .9 * $in($part, $here)) {
+                        unset($expected[$part]);
+                    }
+                }
+            }
+            arsort($expected);
+            $typical = Phrases::typical($here, $elsewhere);
+            self::assertEqualsWithDelta(array_values(array_slice($expected, 0, 12)), array_values($typical), 1e-9);
+            self::assertSame([], array_diff_key($typical, $expected));
+            self::assertSame(array_slice($typical, 0, 2), Phrases::typical($here, $elsewhere, 2));
+        });
+    }
+
     public function test_typical_phrases_are_frequent_here_and_rare_elsewhere(): void
     {
         $fold = fn (string $text, int $times): array => array_fill(0, $times, Fold::line($text));
