@@ -15,7 +15,6 @@ final class Spreading
 {
     private const CHUNK = 2000;
 
-    /** From so many companies on all posts are read in their order, which is quicker than looking them up. */
     private const MANY = 20_000;
 
     private const WINDOW = 50_000;
@@ -29,7 +28,7 @@ final class Spreading
     private readonly int $today;
 
     /** @param  list<int>  $contacts */
-    private function __construct(array $contacts)
+    private function __construct(array $contacts, private readonly int $many)
     {
         $this->seen = array_fill_keys($contacts, true);
         $this->today = intdiv(today()->getTimestamp(), 86400) + 719_528;
@@ -37,11 +36,12 @@ final class Spreading
 
     /**
      * @param  list<int>  $contacts
+     * @param  int  $many  from so many companies on all posts are read in their order, which is quicker than looking them up
      * @return list<int> they, and whom they reach
      */
-    public static function from(array $contacts, int $steps): array
+    public static function from(array $contacts, int $steps, int $many = self::MANY): array
     {
-        $spreading = new self($contacts);
+        $spreading = new self($contacts, $many);
         for ($newest = $contacts; $steps > 0 && $newest !== []; $steps--) {
             $newest = $spreading->next($newest);
         }
@@ -121,7 +121,7 @@ final class Spreading
      */
     private function postsAt(array $accounts, array $companies): iterable
     {
-        if (count($accounts) + count($companies) > self::MANY) {
+        if (count($accounts) + count($companies) > $this->many) {
             $most = (int) DB::table('posts')->max('contact_id');
             for ($from = 0; $from <= $most; $from += self::WINDOW) {
                 yield from $this->posts("contact_id BETWEEN $from AND ".($from + self::WINDOW - 1));

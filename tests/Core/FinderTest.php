@@ -60,6 +60,43 @@ final class FinderTest extends TestCase
         });
     }
 
+    public function test_intervals_are_wilsons_and_the_number_to_judge_is_the_least(): void
+    {
+        $interval = function (float $p, int $judged, int $population): array {
+            if ($judged === $population) {
+                return [$p, $p];
+            }
+            $n = $judged * ($population - 1) / ($population - $judged);
+            $z = 1.95996398454;
+            $root = $z * sqrt($p * (1 - $p) / $n + $z * $z / (4 * $n * $n));
+
+            return [max(0.0, ($p + $z * $z / (2 * $n) - $root) / (1 + $z * $z / $n)), min(1.0, ($p + $z * $z / (2 * $n) + $root) / (1 + $z * $z / $n))];
+        };
+        $this->limitTo(150)->forAll(Generators::choose(1, 900), Generators::choose(1, 60), Generators::choose(0, 60))->disableShrinking()->then(function (int $population, int $judged, int $fits) use ($interval): void {
+            $judged = min($judged, $population);
+            $fits = min($fits, $judged);
+            [$low, $high] = $interval($fits / $judged, $judged, $population);
+            $check = SpotCheck::of($fits, $judged, $population);
+            self::assertEqualsWithDelta([$low, $high], [$check->low, $check->high], 1e-9);
+            self::assertEqualsWithDelta([max($fits, $low * $population), max($fits, $high * $population)], $check->expected, 1e-6);
+            for ($needed = $judged; $needed < $population; $needed++) {
+                [$low, $high] = $interval($fits / $judged, $needed, $population);
+                if ($high - $low <= .2) {
+                    break;
+                }
+            }
+            self::assertSame($needed - $judged, $check->more);
+        });
+        foreach ([[-1, 2, 10], [3, 2, 10], [0, -1, 10], [1, 11, 10], [0, 0, -1]] as $wrong) {
+            try {
+                SpotCheck::of(...$wrong);
+                self::fail(implode(', ', $wrong).' was taken.');
+            } catch (Mistake $mistake) {
+                self::assertContains($mistake->at, ['fits', 'judged', 'population']);
+            }
+        }
+    }
+
     public function test_a_sample_is_spread_evenly_and_the_same_for_a_seed(): void
     {
         $this->limitTo(60)->forAll(Generators::choose(0, 3000), Generators::choose(1, 999))->then(function (int $population, int $seed): void {

@@ -17,6 +17,8 @@ use App\Network\Spreading;
 use App\People\Erasing;
 use App\Standings\Standings;
 use Illuminate\Support\Facades\DB;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Tests\TestCase;
 
 /** Who knows whom: address books, what people share, and whom we reach through them. */
@@ -117,6 +119,58 @@ final class NetworkTest extends TestCase
         $contacts = Contact::query()->whereIn('first_name', ['Aino', 'Berit', 'Carl'])->pluck('id', 'first_name');
         DB::table('posts')->whereIn('contact_id', $contacts)->whereNotNull('account_id')->delete();
         self::assertEqualsCanonicalizing([$contacts['Aino'], $contacts['Berit']], Spreading::from([$contacts['Aino']], 3));
+    }
+
+    public function test_reach_is_what_looking_at_every_pair_finds_by_either_way(): void
+    {
+        $random = new Randomizer(new Mt19937(11));
+        $accounts = Account::query()->orderBy('id')->pluck('id')->all();
+        DB::table('posts')->delete();
+        DB::table('affiliations')->delete();
+        foreach (range(1, 70) as $i) {
+            DB::table('contacts')->insert(['id' => 1000 + $i, 'account_id' => $accounts[$i % 3], 'first_name' => "No$i", 'last_name' => 'Body']);
+        }
+        $ids = DB::table('contacts')->orderBy('id')->pluck('id')->all();
+        // Each with its spellings, which are one company.
+        $companies = [['Møllekær Værk', 'MØLLEKÆR VÆRK'], ['Fjernlund Papír', 'fjernlund papir'], ['Kvarnbäck', 'KVARNBACK']];
+        $today = intdiv(today()->getTimestamp(), 86_400);
+        $posts = $circles = [];
+        foreach ($ids as $id) {
+            for ($n = $random->getInt(0, 2); $n > 0; $n--) {
+                $company = $random->getInt(0, 1);
+                $name = $companies[$which = $random->getInt(0, 2)][$random->getInt(0, 1)];
+                $account = $accounts[$random->getInt(0, 2)];
+                $first = 11_000 + $random->getInt(0, 8000);
+                [$since, $until] = [$random->getInt(0, 4) === 0 ? null : $first, $random->getInt(0, 3) === 0 ? null : $first + $random->getInt(0, 900)];
+                $day = fn (?int $day): ?string => $day === null ? null : gmdate('Y-m-d', $day * 86_400);
+                DB::table('posts')->insert(['contact_id' => $id, 'account_id' => $company ? null : $account, 'company' => $company ? $name : null, 'title' => 'Planner', 'since' => $day($since), 'until' => $day($until)]);
+                $posts[$id][] = [$company ? "c$which" : "a$account", $since ?? $until ?? $today, $until ?? $today];
+            }
+            if ($random->getInt(0, 7) === 0) {
+                $circles[$id] = [['school', 'association', 'language'][$random->getInt(0, 2)], "Circle {$random->getInt(0, 4)}"];
+                DB::table('affiliations')->insert(['contact_id' => $id, 'kind' => $circles[$id][0], 'name' => $circles[$id][1]]);
+            }
+        }
+        $meet = function (int $a, int $b) use ($posts, $circles): bool {
+            foreach ($posts[$a] ?? [] as [$where, $first, $last]) {
+                foreach ($posts[$b] ?? [] as [$there, $from, $until]) {
+                    if ($where === $there && max($first, $from) <= min($last, $until)) {
+                        return true;
+                    }
+                }
+            }
+
+            return isset($circles[$a], $circles[$b]) && $circles[$a] === $circles[$b] && $circles[$a][0] !== 'language';
+        };
+        foreach (array_slice($ids, 0, 20) as $from) {
+            $reached = [$from];
+            foreach ([1, 2, 3] as $steps) {
+                $reached = array_values(array_filter($ids, fn (int $id): bool => in_array($id, $reached, true) || array_filter($reached, fn (int $one): bool => $meet($one, $id)) !== []));
+                self::assertEqualsCanonicalizing($reached, Spreading::from([$from], $steps), "$steps steps from $from");
+                self::assertEqualsCanonicalizing($reached, Spreading::from([$from], $steps, many: 0), "$steps steps from $from, through all posts");
+            }
+        }
+        self::assertGreaterThan(10, count($reached));
     }
 
     public function test_the_screen_says_who_knows_whom_and_each_withdraws_what_they_brought(): void
