@@ -78,6 +78,7 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('/notes/{note}', [NoteController::class, 'destroy'])->name('notes.destroy');
 
     Route::get('/finder', [FinderController::class, 'index'])->name('finder');
+    Route::post('/finder', [FinderController::class, 'narrow'])->name('finder.narrow');
     Route::get('/finder/words', [FinderController::class, 'words'])->name('finder.words');
     Route::get('/finder/places', [FinderController::class, 'places'])->name('finder.places');
     Route::post('/finder/lists', [FinderController::class, 'keep'])->name('finder.keep');

@@ -12,7 +12,8 @@ final class Pasted
     /** Up to so many characters stand in the address itself. */
     private const SHORT = 600;
 
-    public const LONGEST = 400_000;
+    /** Bytes. */
+    public const LONGEST = 4_000_000;
 
     /** @return string the text, or the mark under which it is kept */
     public static function short(string $text): string
@@ -28,6 +29,17 @@ final class Pasted
 
     public static function text(string $short): string
     {
-        return preg_match('/^@[0-9a-f]{20}$/', $short) === 1 ? (string) DB::table('pasted')->where('mark', $short)->value('text') : $short;
+        return self::isMark($short) ? (string) DB::table('pasted')->where('mark', $short)->value('text') : $short;
+    }
+
+    /** A mark under which nothing is kept: it was made elsewhere, or by nobody. */
+    public static function isGone(string $short): bool
+    {
+        return self::isMark($short) && DB::table('pasted')->where('mark', $short)->doesntExist();
+    }
+
+    private static function isMark(string $short): bool
+    {
+        return preg_match('/^@[0-9a-f]{20}$/', $short) === 1;
     }
 }

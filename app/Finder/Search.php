@@ -7,6 +7,7 @@ namespace App\Finder;
 use App\Models\Offer;
 use Carbon\CarbonImmutable;
 use Closure;
+use Luftig\Core\Finder\Condition;
 use Luftig\Core\Finder\Facets;
 use Luftig\Core\Finder\Field;
 use Luftig\Core\Finder\Index;
@@ -14,6 +15,7 @@ use Luftig\Core\Finder\Narrowing;
 use Luftig\Core\Finder\Step;
 use Luftig\Core\Finder\Subject;
 use Luftig\Core\Mistake;
+use WeakMap;
 
 /** A search: what is looked for, and the row of steps. It stands whole in its address, so that it can be sent, kept and gone back from. */
 final class Search
@@ -31,11 +33,17 @@ final class Search
     /** @var list<Index>|null */
     private ?array $indexes = null;
 
+    /** @var WeakMap<StepForm, list<Step>> what each index answered to a step; searches beside each other share most of them */
+    private readonly WeakMap $answers;
+
     /** @param  list<StepForm>  $steps */
     private function __construct(private readonly Offer $offer, public readonly Subject $subject, public readonly array $steps, ?self $beside = null)
     {
         $this->sets = $beside->sets ?? new Sets($offer);
-        $this->indexes = $beside?->indexes;
+        /** @var WeakMap<StepForm, list<Step>> $answers */
+        $answers = new WeakMap;
+        $this->answers = $beside->answers ?? $answers;
+        $this->indexes = $beside?->indexes();
     }
 
     /** @param  array<array-key, mixed>  $query  of an address: on, c[]; without steps the search begins by leaving out who is kept out */
@@ -222,24 +230,38 @@ final class Search
         if ($this->asked !== null) {
             return $this->asked;
         }
-        $conditions = [];
+        $answers = [];
         foreach ($this->steps as $i => $step) {
             try {
-                $condition = $step->condition($this->subject);
-                if (! $step->isOff()) {
-                    $conditions[] = $condition;
+                if ($step->isOff()) {
+                    // Not asked, but its mistakes are told.
+                    $step->condition($this->subject);
+                } else {
+                    $answers[] = $this->answers[$step] ??= $this->answer($step->condition($this->subject));
                 }
             } catch (Mistake $mistake) {
                 $this->mistakes[$i] = $mistake->inWords();
             }
         }
-        $today = self::today();
         $this->asked = [];
-        foreach ($this->indexes ??= Indexes::of($this->offer) as $index) {
-            $steps = array_map(fn ($condition): Step => $index->step($condition, $this->subject, $today, ($this->sets)(...)), $conditions);
-            $this->asked[] = [$index, Narrowing::of($index->all($this->subject), $steps)];
+        foreach ($this->indexes() as $i => $index) {
+            $this->asked[] = [$index, Narrowing::of($index->all($this->subject), array_column($answers, $i))];
         }
 
         return $this->asked;
+    }
+
+    /** @return list<Step> of each index */
+    private function answer(Condition $condition): array
+    {
+        $today = self::today();
+
+        return array_map(fn (Index $index): Step => $index->step($condition, $this->subject, $today, ($this->sets)(...)), $this->indexes());
+    }
+
+    /** @return list<Index> */
+    private function indexes(): array
+    {
+        return $this->indexes ??= Indexes::of($this->offer);
     }
 }

@@ -19,6 +19,7 @@ use Luftig\Core\Firm\Domain;
 use Luftig\Core\Firm\Industries;
 use Luftig\Core\Mistake;
 use Luftig\Core\Signal\Kind;
+use Luftig\Core\Text\Query;
 
 /** A step of a search as its address has it. */
 final readonly class StepForm
@@ -27,6 +28,9 @@ final readonly class StepForm
 
     /** So many values are named. */
     private const SAID = 6;
+
+    /** What may be long, and is kept under a mark then. */
+    private const PASTED = ['v', 'q', 'q2'];
 
     private const KEYS = ['f', 'v', 'w', 'all', 'lo', 'hi', 'cur', 'q', 'q2', 'km', 'st', 'slo', 'shi', 'rd', 'alo', 'ahi', 'n', 'new', 'x', 'u', 'off'];
 
@@ -48,8 +52,8 @@ final readonly class StepForm
                 $row[$key] = implode(',', array_filter($row[$key], is_scalar(...)));
             }
             if (is_scalar($row[$key] ?? null) && trim((string) $row[$key]) !== '') {
-                $text = trim((string) $row[$key]);
-                $given[$key] = $key === 'v' ? Pasted::short(mb_strcut($text, 0, Pasted::LONGEST)) : mb_substr($text, 0, 2000);
+                $text = trim(str_replace("\r\n", "\n", (string) $row[$key]));
+                $given[$key] = in_array($key, self::PASTED, true) && ($key === 'v' || str_contains($text, "\n")) ? Pasted::short(mb_strcut($text, 0, Pasted::LONGEST)) : mb_substr($text, 0, 2000);
             }
         }
         $field = Field::tryFrom($given['f'] ?? '');
@@ -90,9 +94,18 @@ final readonly class StepForm
         return array_values(array_unique(array_filter(array_map(trim(...), preg_split('/[,;\n]/', Pasted::text($this->given[$key] ?? '')) ?: []), fn (string $value): bool => $value !== '')));
     }
 
+    /** A query as it was typed, or phrases as they were pasted, a line each. */
+    public function query(string $key = 'q'): string
+    {
+        return Pasted::text($this->given[$key] ?? '');
+    }
+
     /** @throws Mistake with a sentence */
     public function condition(Subject $subject): Condition
     {
+        foreach (self::PASTED as $key) {
+            Pasted::isGone($this->given($key)) && throw new Mistake('What was pasted into this step is not kept here; paste it again.');
+        }
         $x = $this->excludes();
         $unknown = isset($this->given['u']) ? $this->given['u'] === '1' : null;
         $which = $this->which();
@@ -104,7 +117,7 @@ final readonly class StepForm
             $this->field === Field::Attribute => Condition::any($this->field, $this->values() ?: ['*'], $x, $unknown, which: $which === '' ? throw new Mistake('Choose the attribute.') : $which),
             $this->field->test() === Test::Any => Condition::any($this->field, array_map($this->code(...), $this->values()), $x, $unknown, ($this->given['all'] ?? '') === '1', $which),
             $this->field->test() === Test::Range => Condition::range($this->field, $this->bound('lo'), $this->bound('hi'), $x, $unknown, $which),
-            $this->field->test() === Test::Query => Condition::query($this->field, $this->given['q'] ?? '', $x, $unknown, $this->field === Field::Words ? $which : ''),
+            $this->field->test() === Test::Query => Condition::query($this->field, $this->query(), $x, $unknown, $this->field === Field::Words ? $which : ''),
             $this->field->test() === Test::Near => Condition::near($this->place(), $this->number('km') ?? throw new Mistake('Give the radius in km.'), $x, $unknown, $which === 'any'),
             $this->field === Field::Reach => Condition::any($this->field, [$this->reach()->named()], $x),
             default => $this->field === Field::KeptOut || $this->values() !== [] ? Sets::condition($this->field, $subject, $this->values(), $x) : throw new Mistake('Choose at least one.'),
@@ -190,7 +203,7 @@ final readonly class StepForm
             }
         }
         if (isset($this->given['q'])) {
-            $parts[] = Condition::query(Field::EventText, $this->given['q']);
+            $parts[] = Condition::query(Field::EventText, $this->query());
         }
 
         return $parts;
@@ -202,7 +215,7 @@ final readonly class StepForm
         $parts = [];
         foreach ([[Field::BeforeTitle, 'q'], [Field::BeforeCompany, 'q2']] as [$field, $key]) {
             if (isset($this->given[$key])) {
-                $parts[] = Condition::query($field, $this->given[$key]);
+                $parts[] = Condition::query($field, $this->query($key));
             }
         }
         if (isset($this->given['lo']) || isset($this->given['hi'])) {
@@ -219,15 +232,15 @@ final readonly class StepForm
         $said = match (true) {
             $this->field === Field::Event => implode(' · ', array_filter([
                 in_array($this->given('n'), ['', '1'], true) ? '' : 'at least '.$this->given('n'), $this->labels(Field::Signal, 'v'), $this->labels(Field::EventStage, 'st'), $this->given('rd') === '' ? '' : 'round '.strtoupper($this->labels(Field::EventRound, 'rd')),
-                $this->between('lo', 'hi', ' days ago'), $this->between('slo', 'shi', ' strong'), $this->between('alo', 'ahi', ' '.$this->currency()), $this->given('q'),
+                $this->between('lo', 'hi', ' days ago'), $this->between('slo', 'shi', ' strong'), $this->between('alo', 'ahi', ' '.$this->currency()), $this->queried('q'),
             ])),
-            $this->field === Field::Before => implode(' · ', array_filter([$this->given('q'), $this->given('q2') === '' ? '' : 'at '.$this->given('q2'), $this->between('lo', 'hi', ' months ago')])),
+            $this->field === Field::Before => implode(' · ', array_filter([$this->queried('q'), $this->given('q2') === '' ? '' : 'at '.$this->queried('q2'), $this->between('lo', 'hi', ' months ago')])),
             $this->field === Field::Spending => $this->given('lo').' '.$this->currency()." at $which % of revenue",
             $this->field === Field::Attribute => $which.': '.($this->values() === [] ? 'any' : implode(', ', $this->values())),
             $this->field === Field::Reach => $this->reaches(),
             $this->field === Field::KeptOut => 'customers, competitors, agencies, keep-out',
             $this->field->test() === Test::Range => $this->between('lo', 'hi', $this->given('cur') === '' ? '' : ' '.$this->currency()),
-            $this->field->test() === Test::Query => $this->given('q'),
+            $this->field->test() === Test::Query => $this->queried('q'),
             $this->field->test() === Test::Near => $this->given('km').' km around '.$this->given('q'),
             default => $this->labels($this->field, 'v'),
         };
@@ -252,6 +265,14 @@ final readonly class StepForm
     private function given(string $key): string
     {
         return $this->given[$key] ?? '';
+    }
+
+    private function queried(string $key): string
+    {
+        $phrases = Query::pasted($this->query($key));
+        $more = count($phrases) - self::SAID;
+
+        return $phrases === [] ? $this->query($key) : implode(' · ', array_slice($phrases, 0, self::SAID)).($more > 0 ? " and $more more" : '');
     }
 
     private function labels(Field $field, string $key): string

@@ -10,6 +10,7 @@ use Luftig\Core\Finder\Subject;
 use Luftig\Core\Finder\Test;
 use Luftig\Core\Text\Fold;
 use Luftig\Core\Text\Phrases;
+use Luftig\Core\Text\Query;
 
 /** Words that are frequent in what was found and rare elsewhere, and words that a query could add. They are picked from samples; what is shown of them is counted. */
 final class Wording
@@ -44,10 +45,11 @@ final class Wording
         if ($step->field->test() !== Test::Query || $step->excludes() || ! in_array($step->field, self::LOOKED_AT, true)) {
             return [];
         }
-        $query = $step->given['q'] ?? '';
+        $query = $step->query();
+        $isList = Query::pasted($query) !== [];
         $additions = [];
         foreach (self::phrases($search, $everybody, $step->field) as $phrase) {
-            $wider = $step->with(['q' => (preg_match('/\s/', $query) ? "($query)" : $query).' OR '.self::quoted($phrase)]);
+            $wider = $step->with(['q' => $isList ? Pasted::short("$query\n$phrase") : (preg_match('/\s/', $query) ? "($query)" : $query).' OR '.self::quoted($phrase)]);
             $more = $search->withSteps(array_values(array_replace($search->steps, [$i => $wider])))->total() - $search->total();
             if ($more > 0) {
                 $additions[] = ['step' => $wider, 'more' => $more];

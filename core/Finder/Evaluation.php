@@ -60,6 +60,18 @@ final class Evaluation
 
     private function having(string $key, Condition $condition): Bitmap
     {
+        if ($condition->field->isName() && ! $condition->all) {
+            // Together, since tens of thousands of them may be pasted.
+            $spellings = $this->spellings($key, $condition->field);
+            $lines = [];
+            foreach ($condition->any as $value) {
+                foreach ($spellings[$condition->field->spelled($value)] ?? [] as $line) {
+                    $lines[$line] = $line;
+                }
+            }
+
+            return $this->pieces->ofLines("v:$key", $lines);
+        }
         $sets = array_map(fn (string $value): Bitmap => $this->ofValue($key, $condition->field, $value), $condition->any);
 
         return array_reduce(array_slice($sets, 1), fn (Bitmap $all, Bitmap $one): Bitmap => $condition->all ? $all->and($one) : $all->or($one), $sets[0] ?? Bitmap::none());

@@ -13,6 +13,9 @@ use Luftig\Core\Text\Algebra;
  */
 final readonly class LineSets implements Algebra
 {
+    /** From so many on they are looked for together, line by line, and not each in all of the text. */
+    private const MANY = 12;
+
     private Bitmap $everything;
 
     /** @param  list<Passage>  $passages  in which words are looked for; none: in all of a line */
@@ -21,9 +24,17 @@ final readonly class LineSets implements Algebra
         $this->everything = Bitmap::first($pieces->countOfLines($field));
     }
 
-    public function words(string $needle): Bitmap
+    public function words(array $needles): Bitmap
     {
-        return Bitmap::of($this->pieces->linesWith($this->field, $needle, $this->passages));
+        // What is open at its end may begin in the middle of a word, and is looked for by itself.
+        $whole = $this->passages === [] ? array_values(array_filter($needles, static fn (string $needle): bool => str_ends_with($needle, ' '))) : [];
+        $together = count($whole) < self::MANY ? [] : $whole;
+        $sets = array_map(fn (string $needle): Bitmap => Bitmap::of($this->pieces->linesWith($this->field, $needle, $this->passages)), array_values(array_diff($needles, $together)));
+        if ($together !== []) {
+            $sets[] = Bitmap::of($this->pieces->linesWithAny($this->field, $together));
+        }
+
+        return $this->any($sets);
     }
 
     public function all(array $parts): Bitmap

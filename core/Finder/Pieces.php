@@ -78,6 +78,34 @@ final class Pieces
         return $found;
     }
 
+    /**
+     * The lines of a text field in which any of many phrases stands, however many these are.
+     *
+     * @param  list<string>  $needles  whole words, a space before and after each
+     * @return list<int> numbers of lines, ascending
+     */
+    public function linesWithAny(string $field, array $needles): array
+    {
+        $byWord = [];
+        foreach ($needles as $needle) {
+            $byWord[substr($needle, 1, strcspn($needle, ' ', 1))][] = $needle;
+        }
+        $found = [];
+        foreach ($this->lines("t:$field") as $number => $line) {
+            foreach (explode(' ', $line) as $word) {
+                foreach ($byWord[$word] ?? [] as $needle) {
+                    if (str_contains($line, $needle)) {
+                        $found[] = $number;
+
+                        continue 3;
+                    }
+                }
+            }
+        }
+
+        return $found;
+    }
+
     /** @return iterable<string> whole lines of a piece, many at once */
     private function stretches(string $key): iterable
     {

@@ -12,19 +12,19 @@ namespace Luftig\Core\Text;
 interface Algebra
 {
     /**
-     * @param  string  $needle  folded words with a space before, between, and after unless they are open at their end; it stands in a line of Fold::line that has them
+     * @param  non-empty-list<string>  $needles  of which any is enough: folded words with a space before, between, and after unless they are open at their end; it stands in a line of Fold::line that has them
      * @return T
      */
-    public function words(string $needle): mixed;
+    public function words(array $needles): mixed;
 
     /**
-     * @param  non-empty-list<T>  $parts
+     * @param  list<T>  $parts
      * @return T
      */
     public function all(array $parts): mixed;
 
     /**
-     * @param  non-empty-list<T>  $parts
+     * @param  list<T>  $parts
      * @return T
      */
     public function any(array $parts): mixed;

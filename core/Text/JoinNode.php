@@ -37,7 +37,18 @@ final readonly class JoinNode implements Node
 
     public function in(Algebra $algebra): mixed
     {
-        $parts = array_map(static fn (Node $node): mixed => $node->in($algebra), $this->nodes);
+        $parts = $words = [];
+        foreach ($this->nodes as $node) {
+            // Words of which any is enough are looked for together, since there may be thousands of them.
+            if ($node instanceof WordsNode && ! $this->all) {
+                $words[] = $node->needle;
+            } else {
+                $parts[] = $node->in($algebra);
+            }
+        }
+        if ($words !== []) {
+            $parts[] = $algebra->words($words);
+        }
 
         return $this->all ? $algebra->all($parts) : $algebra->any($parts);
     }

@@ -7,6 +7,9 @@ namespace Luftig\Core\Text;
 /** A text query as a person types it, ready to be matched and to be read back (rule 11). */
 final readonly class Query
 {
+    /** What makes several lines one query, and not a list of phrases. */
+    private const OPERATOR = '~(?:^|[\s(])(?:AND|OR|NOT)(?=[\s)(]|$)|["“”„]|(?:^|[\s(])-(?=[\p{L}\p{N}.(])|\*(?=[\s)]|$)~u';
+
     /** @param  list<string>  $hints plain sentences on what was read in another way than it might have been meant */
     private function __construct(private Node $root, public array $hints)
     {
@@ -18,6 +21,43 @@ final readonly class Query
         $tokens = Tokens::of($query);
 
         return new self((new QueryParser($tokens->list))->parse(), $tokens->hints);
+    }
+
+    /**
+     * What somebody typed or pasted: a query, or a list of phrases, of which any is enough.
+     *
+     * @throws QueryMistake
+     */
+    public static function read(string $text): self
+    {
+        $phrases = self::pasted($text);
+        if ($phrases === []) {
+            return self::parse($text);
+        }
+        $nodes = $hints = [];
+        foreach ($phrases as $phrase) {
+            $words = Fold::words($phrase);
+            if ($words === []) {
+                $hints[] = Tokens::dropped($phrase);
+            } else {
+                $nodes[] = new WordsNode($words, false);
+            }
+        }
+
+        return new self(JoinNode::any($nodes ?: throw QueryMistake::empty()), $hints);
+    }
+
+    /**
+     * The phrases of a pasted list: several lines without any operator.
+     *
+     * @return list<string> none: it is a query
+     */
+    public static function pasted(string $text): array
+    {
+        $text = mb_scrub($text);
+        $lines = array_values(array_unique(array_filter(array_map(trim(...), explode("\n", $text)), static fn (string $line): bool => $line !== '')));
+
+        return count($lines) < 2 || preg_match(self::OPERATOR, $text) === 1 ? [] : $lines;
     }
 
     public function matches(string $text): bool

@@ -79,7 +79,8 @@ final readonly class Tokens
         return new self($list, $hints);
     }
 
-    private static function dropped(string $piece): string
+    /** Why a piece is not looked for. */
+    public static function dropped(string $piece): string
     {
         return "“{$piece}” has no letter or digit in it and is left out.";
     }

@@ -7,7 +7,8 @@ namespace Luftig\Core\Text;
 /** A word or a phrase, perhaps open at its end. */
 final readonly class WordsNode implements Node
 {
-    private string $needle;
+    /** As it stands in a line of Fold::line. */
+    public string $needle;
 
     /** @param  non-empty-list<string>  $words folded */
     public function __construct(private array $words, private bool $open)
@@ -22,7 +23,7 @@ final readonly class WordsNode implements Node
 
     public function in(Algebra $algebra): mixed
     {
-        return $algebra->words($this->needle);
+        return $algebra->words([$this->needle]);
     }
 
     public function inWords(bool $inside): string

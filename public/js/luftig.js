@@ -152,6 +152,12 @@ document.addEventListener('keydown', (event) => {
         if (back) location.href = back.href;
         return;
     }
+    // What takes a pasted list, but is a line as a rule.
+    if (event.key === 'Enter' && !event.shiftKey && typing?.matches('[data-sends]')) {
+        event.preventDefault();
+        typing.form.requestSubmit();
+        return;
+    }
     if (typing || $('dialog[open]')) return;
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     if (goes) {

@@ -120,7 +120,7 @@ final class FinderTest extends BrowserTestCase
         $this->keys(WebDriverKeys::ESCAPE);
         $this->open('/finder?on=accounts&add=words');
         $all = $this->total();
-        $this->fill('#adding input[name$="[q]"]', 'väveri');
+        $this->fill('#adding [name$="[q]"]', 'väveri');
         foreach (['name', 'description'] as $passage) {
             $this->find("#adding input[value=$passage]")->sendKeys(WebDriverKeys::SPACE);
         }
@@ -134,6 +134,30 @@ final class FinderTest extends BrowserTestCase
         self::assertGreaterThan(0, $this->total());
         self::assertLessThan($all, $this->total());
         self::assertNotSame([], $this->all('td', 'Väveri Lövhult AB'));
+    }
+
+    public function test_a_list_of_titles_is_pasted_and_sent_by_enter(): void
+    {
+        $this->signIn('Mira');
+        $this->open('/finder?on=contacts');
+        $this->press('title');
+        $paste = fn (array $lines) => $this->browser->executeScript('document.activeElement.value = arguments[0]', [implode("\n", $lines)]);
+        $paste(['Head of Maintenance', 'Plant Manager']);
+        $this->keys(WebDriverKeys::ENTER);
+        $this->see('Head of Maintenance · Plant Manager');
+        $few = $this->total();
+        $titles = array_unique(array_map(fn ($cell): string => preg_replace('/^.*\n/', '', $cell->getText()), $this->all('main tbody td:nth-child(2)')));
+        self::assertNotSame([], $titles);
+        self::assertSame([], preg_grep('/Head of Maintenance|Plant Manager/i', $titles, PREG_GREP_INVERT));
+        // More than an address could carry.
+        $this->open('/finder?on=contacts&add=title');
+        $paste([...array_map(fn (int $i): string => "Keeper of so many things in hall number $i", range(1, 3000)), 'plant manager', 'head of maintenance']);
+        $this->keys(WebDriverKeys::ENTER);
+        $this->see('and 2996 more');
+        self::assertSame($few, $this->total());
+        self::assertLessThan(300, strlen($this->browser->getCurrentURL()));
+        $this->press($this->all('.stair', 'title')[0]->findElement(WebDriverBy::cssSelector('summary')));
+        self::assertStringContainsString("hall number 3000\nplant manager", (string) $this->find('details[open] textarea')->getAttribute('value'));
     }
 
     public function test_a_list_is_stepped_through_by_keys_and_its_search_watched(): void

@@ -181,6 +181,10 @@ final class FinderTest extends TestCase
             self::assertSame($in(fn (array $parts): string => "$parts[0]|$parts[2]", $needle), $pieces->linesWith('words', $needle, [Passage::Description, Passage::Name]));
         }
         self::assertSame($lines, [...$pieces->lines('t:words')]);
+        $needles = [' glass glass glass ', ' three ', ' air pumps line ', ' nothing ', ' three shifts '];
+        foreach ([$needles, array_slice($needles, 2, 2), [' nothing '], []] as $some) {
+            self::assertSame($in(fn (array $parts): string => array_filter($some, fn (string $needle): bool => str_contains(implode('|', $parts), $needle)) === [] ? '' : 'x', 'x'), $pieces->linesWithAny('words', $some));
+        }
     }
 
     public function test_what_stands_in_several_indexes_is_counted_as_one(): void
@@ -261,7 +265,7 @@ final class FinderTest extends TestCase
             1 => Condition::any(Field::Technology, array_slice(['tryklog', 'Ordvika'], 0, $random->getInt(1, 2)), $exclude, $unknown, $random->getInt(0, 1) === 1),
             2 => Condition::range(Field::Headcount, $low, $random->getInt(0, 1) ? null : $low + 200, $exclude, $unknown),
             3 => Condition::range(Field::Fit, null, $low / 1000, $exclude, $unknown),
-            4 => Condition::query(Field::Title, ['maintenance -planner', 'plant OR "head of"', '-plant'][$random->getInt(0, 2)], $exclude, $unknown),
+            4 => Condition::query(Field::Title, ['maintenance -planner', 'plant OR "head of"', '-plant', "Plant Manager\nmaintenance planners", implode("\n", array_map(fn (int $i): string => $i === $low % 20 ? 'of maintenance' : "head no $i", range(0, 19)))][$random->getInt(0, 4)], $exclude, $unknown),
             5 => Condition::query(Field::Words, ['shift*', 'three -air', '-glass', '"works three"', 'works AND three'][$random->getInt(0, 4)], $exclude, $unknown, ['', 'keywords', 'keywords,description', 'name', 'description'][$random->getInt(0, 4)]),
             6 => Condition::range(Field::InPost, $random->getInt(0, 1) ? 100 : null, 500, $exclude, $unknown),
             7 => Condition::near([56.0, 12.0], $random->getInt(20, 200), $exclude, $unknown, $random->getInt(0, 1) === 1),

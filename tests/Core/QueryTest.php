@@ -148,6 +148,35 @@ final class QueryTest extends TestCase
         self::assertSame([...array_fill(0, count($found), true), ...array_fill(0, count($notFound), false)], array_map($read->matches(...), [...$found, ...$notFound]));
     }
 
+    /** @return list<array{string, list<string>}> text, the phrases of the list that it is; none: a query */
+    public static function pastes(): array
+    {
+        return [
+            ["Head of Maintenance\nPlant Manager", ['Head of Maintenance', 'Plant Manager']], ["  Head of Maintenance \n\n Plant Manager\nPlant Manager\n", ['Head of Maintenance', 'Plant Manager']],
+            ["Leiter (m/w/d)\nR&D and more\nnot this\nManager - Air\nC++\nAND-Gatter\nAir*flow", ['Leiter (m/w/d)', 'R&D and more', 'not this', 'Manager - Air', 'C++', 'AND-Gatter', 'Air*flow']],
+            ['Head of Maintenance', []], ["Head of Maintenance\n \n", []], ['', []], ["maintenance OR\nplant", []], ["maintenance\nNOT plant", []], ["maintenance\n-plant", []], ["maintenance\n(-plant)", []], ["\"cold store\"\nplant", []], ["„cold store“\nplant", []], ["mainten*\nplant", []], ["a AND\nb", []],
+        ];
+    }
+
+    /** @param  list<string>  $phrases */
+    #[DataProvider('pastes')]
+    public function test_several_lines_without_an_operator_are_a_list(string $text, array $phrases): void
+    {
+        self::assertSame($phrases, Query::pasted($text));
+    }
+
+    public function test_a_list_is_met_by_any_of_its_phrases(): void
+    {
+        $read = Query::read("Head of Maintenance\n –\nLeiter (m/w/d)\nnot this");
+        self::assertSame(['“–” has no letter or digit in it and is left out.'], $read->hints);
+        self::assertSame('“head of maintenance” or “leiter m w d” or “not this”', $read->readsAs());
+        self::assertSame([true, true, true, false, false], array_map($read->matches(...), ['the head of maintenance', 'Leiter (M/W/D)', 'is this or not this', 'head of plant maintenance', 'this']));
+        self::assertSame('maintenance or plant', Query::read("maintenance OR\nplant")->readsAs());
+        self::assertSame('maintenance and plant', Query::read('maintenance plant')->readsAs());
+        $this->expectException(QueryMistake::class);
+        Query::read(" ?\n !");
+    }
+
     public function test_how_typical_a_phrase_is_follows_the_log_odds(): void
     {
         $word = Generators::elements('air', 'pump', 'shift', 'and', 'of', '42', 'ox', 'line');

@@ -17,9 +17,9 @@ final readonly class Truth implements Algebra
     {
     }
 
-    public function words(string $needle): bool
+    public function words(array $needles): bool
     {
-        return str_contains($this->line, $needle);
+        return array_filter($needles, fn (string $needle): bool => str_contains($this->line, $needle)) !== [];
     }
 
     public function all(array $parts): bool

@@ -372,7 +372,31 @@ final class FinderTest extends TestCase
         parse_str($address, $again);
         self::assertSame(['Glasverk Tunhede', 'Papir Sverkhult'], $this->found($again));
         $this->actingAs($this->rep)->get(route('finder', $again))->assertOk()->assertSee('and 896 more')->assertSee('nobody900.example');
-        $this->get(route('finder', ['on' => 'accounts', 'c' => [['f' => 'domain', 'v' => '@'.str_repeat('0', 20)]]]))->assertOk()->assertSeeText('Choose at least one value');
+        $this->get(route('finder', ['on' => 'accounts', 'c' => [['f' => 'domain', 'v' => '@'.str_repeat('0', 20)]]]))->assertOk()->assertSeeText('What was pasted into this step is not kept here');
+    }
+
+    public function test_what_is_pasted_leads_to_a_short_address_however_long_it_is(): void
+    {
+        $narrow = fn (array ...$steps) => $this->actingAs($this->rep)->post(route('finder.narrow'), ['on' => 'contacts', 'c' => $steps]);
+        $titles = implode("\r\n", [...array_map(fn (int $i): string => "Keeper of Things (no. $i)", range(1, 900)), 'head of MAINTENANCE', 'Synergist']);
+        $domains = implode("\r\n", [...array_map(fn (int $i): string => "nobody$i.example", range(1, 8000)), 'tunhede.example', 'ostholz.example', 'rival.example']);
+        self::assertGreaterThan(120_000, strlen($domains), 'more than an address may have');
+        $address = (string) $narrow(['f' => 'title', 'q' => $titles], ['f' => 'domain', 'v' => $domains], ['f' => 'kept_out', 'x' => '1'])->assertSessionHasNoErrors()->headers->get('Location');
+        self::assertLessThan(400, strlen($address));
+        $this->get($address)->assertOk()->assertSeeText('2 contacts')->assertSeeText('Keeper of Things (no. 1)');
+        parse_str((string) parse_url($address, PHP_URL_QUERY), $query);
+        self::assertSame(['Maren', 'Pernille'], $this->found($query));
+        self::assertStringContainsString('Keeper of Things (no. 6) and 896 more', $this->search($query)->steps[0]->says());
+        $this->get("$address&edit=0")->assertOk()->assertSee('Synergist</textarea>', false);
+        $this->get(route('finder.words', $query))->assertOk();
+
+        self::assertSame(['Ida', 'Maren'], $this->found(['c' => [['f' => 'title', 'q' => "synergist\nmaintenance planner"]]]), 'short ones stand in the address');
+        self::assertSame(['Olav'], $this->found(['c' => [['f' => 'before', 'q' => "shift lead\nhead of air", 'q2' => "fjernlund papir\nsomebody else"]]]));
+        self::assertSame(['Glasverk Tunhede', 'Papir Sverkhult'], $this->found(['on' => 'accounts', 'c' => [['f' => 'name', 'q' => "Papir Sverkhult\nGlasverk Tunhede\nGlasverk"]]]));
+        $narrow(['f' => 'title', 'q' => str_repeat('x', 4_000_001)])->assertSessionHasErrors(['pasted' => 'What you pasted is longer than 4,000,000 characters. Nothing was changed; paste it in parts, each kept as a list, and put these together.']);
+        foreach (['v', 'q'] as $key) {
+            $this->get(route('finder', ['on' => 'contacts', 'c' => [['f' => $key === 'v' ? 'domain' : 'title', $key => '@0123456789abcdef0123']]]))->assertOk()->assertSeeText('What was pasted into this step is not kept here; paste it again.');
+        }
     }
 
     public function test_accounts_that_an_undo_takes_away_are_counted_no_longer(): void

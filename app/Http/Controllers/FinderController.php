@@ -8,6 +8,7 @@ use App\Finder\Column;
 use App\Finder\Keeping;
 use App\Finder\Menu;
 use App\Finder\Options;
+use App\Finder\Pasted;
 use App\Finder\Rows;
 use App\Finder\Search;
 use App\Finder\StepForm;
@@ -21,6 +22,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Support\Arr;
 use Illuminate\Validation\Rule;
 use Luftig\Core\Finder\Field;
 
@@ -44,6 +46,17 @@ final class FinderController extends Controller
             'counts' => $this->counts($search, $request->boolean('every')), 'every' => $request->boolean('every'), 'menu' => Menu::of($search), 'options' => new Options($offer, $request->user(), $search), 'add' => Field::tryFrom(self::text($request, 'add')), 'edit' => self::text($request, 'edit'),
             'vary' => $this->vary($request, $search), 'tags' => Tag::query()->orderBy('name')->get(), 'columns' => Column::chosen($request, $search->subject), 'week' => 5 * $request->user()->pace,
         ]);
+    }
+
+    /** A step as it was typed or pasted, which may be far too long for an address; leads to the search with it, which has a short one. */
+    public function narrow(Request $request, Offer $offer): RedirectResponse
+    {
+        $longest = max([0, ...array_map(fn (mixed $text): int => is_string($text) ? strlen($text) : 0, Arr::flatten((array) $request->input('c')))]);
+        if ($longest > Pasted::LONGEST) {
+            return back()->withErrors(['pasted' => 'What you pasted is longer than '.number_format(Pasted::LONGEST).' characters. Nothing was changed; paste it in parts, each kept as a list, and put these together.']);
+        }
+
+        return redirect()->route('finder', Search::from($offer, $request->input())->parameters());
     }
 
     public function keep(Request $request, Offer $offer): RedirectResponse

@@ -29,7 +29,7 @@
                     <details class="menu-of-step" @if ($edit === (string) $i || isset($search->mistakes[$i])) open @endif><summary aria-label="Change this step: {{ $step->field->label() }}">⋯</summary>
                         <div class="card stack">
                             @isset($search->mistakes[$i])<p class="wrong" role="alert">{{ $search->mistakes[$i] }}</p>@endisset
-                            <form method="get" action="{{ route('finder') }}" class="stack">
+                            <form method="post" action="{{ route('finder.narrow') }}" class="stack">@csrf
                                 <input type="hidden" name="on" value="{{ $search->subject->value }}">
                                 @foreach ($steps as $j => $other) @if ($j !== $i) @foreach ($other->given as $key => $value)<input type="hidden" name="c[{{ $j }}][{{ $key }}]" value="{{ $value }}">@endforeach @endif @endforeach
                                 @include('finder.inputs', ['field' => $step->field, 'step' => $step, 'i' => $i])
@@ -49,10 +49,11 @@
         @endforeach
     </ol>
     <section class="adding" aria-label="Add a condition">
+        <x-wrong for="pasted" />
         @if (count($steps) >= App\Finder\Search::MOST)
             <p class="soft">A search has at most {{ App\Finder\Search::MOST }} steps; take one out to add another.</p>
         @elseif ($add !== null && $add->suits($search->subject))
-            <form method="get" action="{{ route('finder') }}" class="card stack" id="adding">
+            <form method="post" action="{{ route('finder.narrow') }}" class="card stack" id="adding">@csrf
                 <h2>{{ ucfirst($add->label()) }}</h2>
                 @include('finder.hidden', ['steps' => $steps])
                 @include('finder.inputs', ['field' => $add, 'step' => null, 'i' => count($steps)])

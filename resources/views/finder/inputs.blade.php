@@ -25,7 +25,7 @@
     @if ($field === Field::Attribute)
         <label class="field"><span>Attribute</span><select name="{{ $name('w') }}" required>@foreach ($options->which($field) as $which)<option @selected($which === mb_strtolower($given['w'] ?? ''))>{{ $which }}</option>@endforeach</select></label>
     @endif
-    <label class="field"><span>{{ $field === Field::Attribute ? 'Values; none: any' : ucfirst($field->label()) }}, parted by commas or lines</span><textarea name="{{ $name('v') }}" rows="2" maxlength="{{ App\Finder\Pasted::LONGEST }}" @required($field !== Field::Attribute) data-first>{{ App\Finder\Pasted::text($given['v'] ?? '') }}</textarea></label>
+    <label class="field"><span>{{ $field === Field::Attribute ? 'Values; none: any' : ucfirst($field->label()) }}, parted by commas or lines</span><textarea name="{{ $name('v') }}" rows="2" @required($field !== Field::Attribute) data-first>{{ App\Finder\Pasted::text($given['v'] ?? '') }}</textarea></label>
     @if ($field === Field::Technology)<label><input type="checkbox" name="{{ $name('all') }}" value="1" @checked(($given['all'] ?? '') === '1')> all of them together</label>@endif
 @elseif ($field->test() === Test::Range)
     @if ($field === Field::KnownContacts && $options->which($field) !== [])
@@ -37,7 +37,7 @@
     <div class="pair place"><label class="field"><span>Place, or latitude, longitude</span><input name="{{ $name('q') }}" value="{{ $given['q'] ?? '' }}" required autocomplete="off" placeholder="Halden, Norway" list="places" hx-get="{{ route('finder.places') }}" hx-trigger="input changed delay:120ms" hx-target="#places" data-first></label><x-finder.input :name="$name('km')" label="km" :value="$given['km'] ?? ''" required /></div>
     <datalist id="places"></datalist>
 @else
-    <label class="field"><span>{{ ucfirst($field->label()) }}, as a query</span><input name="{{ $name('q') }}" value="{{ $given['q'] ?? '' }}" required maxlength="2000" placeholder="maintenance OR energy -assistant" data-first></label>
+    <x-finder.query :name="$name('q')" :label="ucfirst($field->label()).', as a query, or phrases, one a line'" :value="$given['q'] ?? ''" placeholder="maintenance OR energy -assistant" required first />
     @if ($field === Field::Words)
         @php $passages = Passage::named($given['w'] ?? '') ?: Passage::cases(); @endphp
         <fieldset class="step-values"><legend class="small soft">Looked for in</legend>
