@@ -65,6 +65,25 @@ final class PeopleSignalsTest extends TestCase
         self::assertSame(.6, $byName[0]->confidence);
     }
 
+    public function test_it_stands_to_the_day_and_says_from_which_post(): void
+    {
+        $of = fn (array $posts, ?int $heads = 420, float $confidence = .8): array => (new PeopleSignals([$this->role()], [self::CUSTOMER => [[500, 900]], 3 => [[null, null]]]))->of(Career::at(self::HERE, $posts), null, $heads, $confidence);
+        $kinds = fn (array $posts, ?int $heads = 420): array => array_map(fn (PeopleSignal $signal): string => $signal->kind->value, $of($posts, $heads));
+        $now = $this->post('Controller', 1000);
+
+        self::assertSame([['customer_alum'], []], [$kinds([$now, $this->post('Planner', 100, 500, self::CUSTOMER)]), $kinds([$now, $this->post('Planner', 100, 499, self::CUSTOMER)])], 'to the day on which it became one');
+        self::assertSame([['customer_alum'], []], [$kinds([$now, $this->post('Planner', 900, 950, self::CUSTOMER)]), $kinds([$now, $this->post('Planner', 901, 950, self::CUSTOMER)])], 'from the day on which it ceased to be one');
+        self::assertSame(['customer_alum'], $kinds([$now, $this->post('Planner', 100, 120, 3)]), 'always a customer');
+        self::assertSame([], $kinds([$now, new PostHeld(null, '', TitleReader::standard()->read('Planner'), 100, 990)]), 'a company that is no account');
+
+        // Directors decide .7 under 50 heads, heads of a function .55.
+        self::assertSame([['leadership_change'], []], [$kinds([$this->post('Director of Sales', 1000), $this->post('Planner', 100, 990, 9)], 40), $kinds([$this->post('Head of Sales', 1000), $this->post('Planner', 100, 990, 9)], 40)]);
+        [$joined] = $of([$this->post('Head of Maintenance', 1000), $this->post('Fitter', 1, 90, 8), $this->post('Planner', 100, 990, 9)]);
+        self::assertSame([Kind::NewLeader, 1000, .8, 9], [$joined->kind, $joined->day, $joined->confidence, $joined->from?->account]);
+        [$risen] = $of([$this->post('Head of Maintenance', 1000), $this->post('Fitter', 1, 90, 8), $this->post('Maintenance Planner', 100, 999)]);
+        self::assertSame([Kind::Promotion, self::HERE, 'Maintenance Planner'], [$risen->kind, $risen->from?->account, $risen->from?->text]);
+    }
+
     /** @return list<array{string, int, float}> */
     private function signals(PostHeld ...$posts): array
     {

@@ -128,6 +128,15 @@ final class TimingTest extends TestCase
         });
     }
 
+    public function test_the_push_of_days_before_is_what_it_was_then_but_for_what_came_since(): void
+    {
+        $this->limitTo(100)->forAll(self::signals(), Generators::choose(0, 60), Generators::choose(0, 60))->disableShrinking()->then(function (array $signals, int $back, int $days): void {
+            $then = self::NOW - min($back, $days) * self::DAY;
+            $known = array_filter($signals, fn (Signal $signal): bool => $signal->at <= $then);
+            self::assertEqualsWithDelta(Timing::of(Catalogue::standard(), Series::group($known), $then)->push, Pulse::of(Catalogue::standard(), Series::group($signals), self::NOW, back: $back)->at($then), 1e-9);
+        });
+    }
+
     public function test_act_by_does_not_move_while_no_fact_changes(): void
     {
         $this->limitTo(60)->forAll(self::signals(), Generators::choose(1, 200))->disableShrinking()->then(function (array $signals, int $days): void {
