@@ -19,6 +19,7 @@ use App\Http\Controllers\NoteController;
 use App\Http\Controllers\OfferController;
 use App\Http\Controllers\PaceController;
 use App\Http\Controllers\PostController;
+use App\Http\Controllers\ReadsController;
 use App\Http\Controllers\ReasonController;
 use App\Http\Controllers\ReservationController;
 use App\Http\Controllers\RulesController;
@@ -47,6 +48,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/offers', [OfferController::class, 'store'])->name('offers.store');
     Route::patch('/offers/{offer}', [OfferController::class, 'update'])->name('offers.update');
     Route::get('/go', GoController::class)->name('go');
+    Route::post('/reads', ReadsController::class)->name('reads');
 
     Route::get('/', TodayController::class)->name('today');
 

@@ -100,6 +100,21 @@ final readonly class StepForm
         return Pasted::text($this->given[$key] ?? '');
     }
 
+    /** @return list<string> how its query is read in another way than it might have been meant */
+    public function hints(): array
+    {
+        $keys = match (true) {
+            $this->field === Field::Before => ['q', 'q2'],
+            $this->field === Field::Event, $this->field->test() === Test::Query => ['q'],
+            default => [],
+        };
+        try {
+            return array_merge([], ...array_map(fn (string $key): array => isset($this->given[$key]) ? Query::read($this->query($key))->hints : [], $keys));
+        } catch (Mistake) {
+            return [];
+        }
+    }
+
     /** @throws Mistake with a sentence */
     public function condition(Subject $subject): Condition
     {

@@ -197,10 +197,11 @@ document.addEventListener('click', (event) => {
     const add = event.target.closest('[data-add]');
     if (add) {
         const body = document.getElementById(add.dataset.add);
-        const row = document.getElementById(`${add.dataset.add}-new`).content.firstElementChild.cloneNode(true);
-        const number = Date.now();
-        $$('[name]', row).forEach((input) => { input.name = input.name.replace('NEW', number); });
+        const numbered = document.createElement('template');
+        numbered.innerHTML = document.getElementById(`${add.dataset.add}-new`).innerHTML.replaceAll('NEW', Date.now());
+        const row = numbered.content.firstElementChild;
         body.append(row);
+        htmx.process(row);
         $('input', row).focus();
     }
     if (event.target.closest('[data-remove]')) {

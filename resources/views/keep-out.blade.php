@@ -19,7 +19,7 @@
             <h2>Keep somebody out</h2>
             <label class="field"><span>Domain or e-mail address</span><input name="value" maxlength="190" value="{{ old('value') }}" placeholder="tunhede.example"></label>
             <x-wrong for="value" />
-            <label class="field"><span>Or every account whose name, keywords or description a query finds</span><input name="query" maxlength="190" value="{{ old('query') }}" placeholder='"trading house" OR wholesale'></label>
+            <x-query name="query" label="Or every account whose name, keywords or description a query finds" :value="old('query', '')" :most="190" placeholder='"trading house" OR wholesale' />
             <x-wrong for="query" />
             <label class="field"><span>Why</span><input name="reason" required maxlength="190" value="{{ old('reason') }}" placeholder="asked not to be contacted"></label>
             <x-wrong for="reason" />

@@ -41,6 +41,23 @@ final class RulesTest extends BrowserTestCase
         $this->see('“words”');
     }
 
+    public function test_a_buyer_role_that_is_added_reads_its_queries_and_shows_whom_it_finds(): void
+    {
+        $this->signIn('Ylva');
+        $this->open('/rules/1');
+        $this->press('Add a buyer role');
+        $this->keys('Stores');
+        $this->fill('#buyer-roles > :last-child [name$="[include]"]', 'lager* OR "cold store"');
+        $this->see('Reads as: lager… or “cold store”');
+        $this->press($this->all('#buyer-roles > :last-child summary', 'Functions')[0]);
+        $this->find('#buyer-roles > :last-child [name$="[functions][]"][value=supply_chain]')->click();
+        $this->find('#buyer-roles > :last-child [hx-post*=matches]')->click();
+        $this->see('in this role');
+        self::assertMatchesRegularExpression('/[1-9][\d,]* contacts? in this role/', $this->find('#buyer-roles > :last-child .role-found')->getText());
+        $this->browser->executeScript('document.querySelector("#buyer-roles > :last-child [data-remove]").click()');
+        self::assertStringNotContainsString('in this role', $this->text());
+    }
+
     public function test_a_rep_is_not_let_in(): void
     {
         $this->signIn('Mira');

@@ -412,6 +412,19 @@ final class FinderTest extends TestCase
         self::assertSame($size - 1, $list->members()->count(), 'nor are they on lists');
     }
 
+    public function test_a_query_is_read_back_while_it_is_typed(): void
+    {
+        $reads = fn (mixed $typed): string => trim((string) preg_replace('/\s+/', ' ', strip_tags((string) $this->actingAs($this->rep)->post(route('reads'), ['c' => [3 => ['q' => $typed]]])->assertOk()->getContent())));
+        self::assertSame('Reads as: maintenance or “cold store”', html_entity_decode($reads('maintenance OR "cold store"')));
+        self::assertSame('Reads as: air and or and pump “or” is read as a word; write OR to join or exclude.', html_entity_decode($reads('air or pump')));
+        self::assertSame('This parenthesis closes nothing. (at character 5)', $reads('air )'));
+        self::assertSame('Any of 2 phrases', $reads("Head of Air\r\nPlant Manager"));
+        self::assertSame(['', '', 'The query is empty: give at least one word. (at character 1)'], [$reads(''), $reads([]), $reads('?')]);
+        self::assertStringNotContainsString('<b>', (string) $this->post(route('reads'), ['query' => '<b>air</b>'])->getContent());
+        $page = $this->get(route('finder', ['on' => 'contacts', 'c' => [['f' => 'title', 'q' => 'sales or energy'], ['f' => 'before', 'q' => 'planner', 'q2' => 'papir & co']]]))->assertOk();
+        $page->assertSeeText('Title: “or” is read as a word; write OR to join or exclude.')->assertSeeText('A post before: “&” has no letter or digit in it and is left out.');
+    }
+
     public function test_a_mistake_stands_at_its_step_and_the_others_hold(): void
     {
         $page = $this->actingAs($this->rep)->get(route('finder', ['on' => 'contacts', 'c' => [['f' => 'title', 'q' => '(head'], ['f' => 'country', 'v' => 'DK'], ['f' => 'headcount', 'lo' => 'many'], ['f' => 'near', 'q' => 'Nowhere', 'km' => '5'], ['f' => 'no-such-field']]]))->assertOk();

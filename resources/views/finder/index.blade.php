@@ -49,6 +49,7 @@
         @endforeach
     </ol>
     <section class="adding" aria-label="Add a condition">
+        @foreach ($steps as $step)@foreach (array_slice($step->hints(), 0, 3) as $hint)<p class="small soft around">{{ ucfirst($step->field->label()) }}: {{ $hint }}</p>@endforeach @endforeach
         <x-wrong for="pasted" />
         @if (count($steps) >= App\Finder\Search::MOST)
             <p class="soft">A search has at most {{ App\Finder\Search::MOST }} steps; take one out to add another.</p>
@@ -100,7 +101,7 @@
                 <x-pager :pages="$pages" />
             @else<p class="empty">Nobody meets all of this. Each step says how many there would be without it.</p>@endif
         </section>
-        <aside class="card aside" aria-label="What is in here">
+        <aside class="card aside" aria-label="What is in here"@if ($counts === []) hidden @endif>
             <h2>What is in here</h2>
             @foreach ($counts as $field => $values)
                 @php $field = Field::from($field); $most = max(array_column($values, 'count')); @endphp

@@ -37,7 +37,7 @@
     <div class="pair place"><label class="field"><span>Place, or latitude, longitude</span><input name="{{ $name('q') }}" value="{{ $given['q'] ?? '' }}" required autocomplete="off" placeholder="Halden, Norway" list="places" hx-get="{{ route('finder.places') }}" hx-trigger="input changed delay:120ms" hx-target="#places" data-first></label><x-finder.input :name="$name('km')" label="km" :value="$given['km'] ?? ''" required /></div>
     <datalist id="places"></datalist>
 @else
-    <x-finder.query :name="$name('q')" :label="ucfirst($field->label()).', as a query, or phrases, one a line'" :value="$given['q'] ?? ''" placeholder="maintenance OR energy -assistant" required first />
+    <x-query lines :name="$name('q')" :label="ucfirst($field->label()).', as a query, or phrases, one a line'" :value="App\Finder\Pasted::text($given['q'] ?? '')" placeholder="maintenance OR energy -assistant" required first />
     @if ($field === Field::Words)
         @php $passages = Passage::named($given['w'] ?? '') ?: Passage::cases(); @endphp
         <fieldset class="step-values"><legend class="small soft">Looked for in</legend>

@@ -3,8 +3,8 @@
     <div class="role-line">
         <label class="field"><span>Name</span><input name="buyer_roles[{{ $i }}][name]" value="{{ $row['name'] ?? '' }}" maxlength="60"></label>
         <label class="field"><span>Weight</span><input name="buyer_roles[{{ $i }}][weight]" value="{{ $row['weight'] ?? 1 }}" inputmode="decimal"></label>
-        <label class="field"><span>Titles in, as a query</span><input name="buyer_roles[{{ $i }}][include]" value="{{ $row['include'] ?? '' }}" maxlength="1000"></label>
-        <label class="field"><span>Titles out</span><input name="buyer_roles[{{ $i }}][exclude]" value="{{ $row['exclude'] ?? '' }}" maxlength="1000"></label>
+        <x-query :name="'buyer_roles['.$i.'][include]'" label="Titles in, as a query" :value="$row['include'] ?? ''" />
+        <x-query :name="'buyer_roles['.$i.'][exclude]'" label="Titles out" :value="$row['exclude'] ?? ''" />
         <button class="button slight" type="button" data-remove aria-label="Take away this role">×</button>
     </div>
     <details><summary class="pine small">Functions: {{ implode(', ', array_map(fn ($f) => str_replace('_', ' ', $f), $row['functions'] ?? [])) ?: 'none yet' }}{{ ($row['neighbours'] ?? []) ? '; neighbours: '.implode(', ', array_map(fn ($f) => str_replace('_', ' ', $f), $row['neighbours'])) : '' }}{{ is_array($row['variants'] ?? null) && $row['variants'] ? '; titles in '.implode(', ', array_keys($row['variants'])) : '' }}</summary>

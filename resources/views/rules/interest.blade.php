@@ -2,8 +2,8 @@
 <div class="role-block" data-removable>
     <div class="role-line interest">
         <label class="field"><span>Name</span><input name="roles_of_interest[{{ $i }}][name]" value="{{ $row['name'] ?? '' }}" maxlength="60"></label>
-        <label class="field"><span>Title of the opening, as a query</span><input name="roles_of_interest[{{ $i }}][title_query]" value="{{ $row['title_query'] ?? '' }}" maxlength="1000"></label>
-        <label class="field"><span>Text of the opening</span><input name="roles_of_interest[{{ $i }}][text_query]" value="{{ $row['text_query'] ?? '' }}" maxlength="1000"></label>
+        <x-query :name="'roles_of_interest['.$i.'][title_query]'" label="Title of the opening, as a query" :value="$row['title_query'] ?? ''" />
+        <x-query :name="'roles_of_interest['.$i.'][text_query]'" label="Text of the opening" :value="$row['text_query'] ?? ''" />
         <button class="button slight" type="button" data-remove aria-label="Take away this role of interest">×</button>
     </div>
     <details><summary class="pine small">Concerns whoever heads: {{ implode(', ', array_map(fn ($f) => str_replace('_', ' ', $f), $row['functions'] ?? [])) ?: 'nobody yet' }}</summary>
