@@ -53,6 +53,45 @@ final class IdentityTest extends TestCase
         self::assertSame($verdict, Identity::of($b, $a)->verdict, 'either way round');
     }
 
+    public function test_verdict_and_evidence_follow_from_domain_name_number_country_and_city(): void
+    {
+        // Equal, alike by .93 (one letter of fifteen more), not alike, and alike but for the number.
+        $names = [['Glasverk Tunhede', 'GLASVERK TUNHEDE A/S', 'equal'], ['Glasverk Tunhede', 'Glasverk Tunhedde', 'alike'], ['Glasverk Tunhede', 'Papir Sverkhult', 'differ'], ['Glasverk Tunhede 1', 'Glasverk Tunhede 2', 'number']];
+        foreach ($names as [$one, $other, $names]) {
+            foreach ([[null, null], ['a.example', null], ['a.example', 'b.example'], ['a.example', 'www.a.example']] as [$domainA, $domainB]) {
+                foreach ([[null, null], ['SE', null], ['SE', 'se'], ['SE', 'DK']] as [$countryA, $countryB]) {
+                    foreach ([[null, null], ['Halden', null], ['Hålden', 'halden'], ['Halden', 'Hobro']] as [$cityA, $cityB]) {
+                        $found = Identity::of(new CompanyFacts($one, $domainA, $countryA, $cityA), new CompanyFacts($other, $domainB, $countryB, $cityB));
+                        if ($domainB === 'www.a.example') {
+                            self::assertSame([Verdict::Same, ['Both have the domain a.example.']], [$found->verdict, $found->because]);
+
+                            continue;
+                        }
+                        $otherDomain = $domainA !== null && $domainB !== null;
+                        $otherCountry = $countryB === 'DK';
+                        $alike = $names === 'equal' || $names === 'alike' && ! $otherDomain;
+                        self::assertSame($alike && ! $otherCountry ? Verdict::Unsure : Verdict::Separate, $found->verdict, "$names, $domainB, $countryB");
+                        self::assertSame(array_values(array_filter([
+                            ['equal' => 'The names are equal without legal forms.', 'alike' => 'The names are alike.', 'differ' => 'The names differ.', 'number' => 'The names are alike.'][$names],
+                            $cityB === 'halden' ? 'Both are in Hålden.' : null,
+                            $otherDomain ? 'The domains a.example and b.example differ.' : null,
+                            $otherCountry ? 'The countries SE and DK differ.' : null,
+                            $names === 'number' ? 'The numbers in the names differ.' : null,
+                            $cityB === 'Hobro' ? 'One is in Halden, the other in Hobro.' : null,
+                        ])), $found->because);
+                    }
+                }
+            }
+        }
+    }
+
+    public function test_names_are_compared_without_what_says_nothing(): void
+    {
+        $forms = fn (string $name): array => CompanyName::of($name)->forms;
+        self::assertSame([['bruk and stal'], ['muller', 'mueller'], ['ab'], ['a'], ['lipowica'], ['tunhede'], ['glas 24 7']], array_map($forms, ['Bruk & Stal GmbH & Co. KG', 'Müller', 'AB', 'A und GmbH & Co. KG', 'Lipowica Sp. z o.o.', 'Tunhede B.V. i', 'Glas 24/7']));
+        self::assertSame(['7', '24'], CompanyName::of('Glas 7/24')->numbers, 'in whatever order');
+    }
+
     public function test_equal_names_share_their_key_and_likeness_is_symmetric(): void
     {
         $name = Generators::elements('Müller Glas GmbH', 'Mueller Glas', 'Bøg & Lund ApS', 'Boeg og Lund', 'AB Åkra', 'Aakra', 'GmbH');

@@ -34,6 +34,20 @@ final class PeopleSignalsTest extends TestCase
         self::assertSame(100, Career::at(self::HERE, [$now, $this->post('Maintenance Manager', 100, 995)])->atAccountSince());
     }
 
+    public function test_a_career_is_told_to_the_day_whatever_is_unknown_of_it(): void
+    {
+        $at = fn (PostHeld ...$posts): Career => Career::at(self::HERE, $posts);
+        $head = $this->post('Head of Maintenance', 1000);
+        $since = fn (?int $until): array => [$at($head, $this->post('Maintenance Planner', 100, $until))->arrival(), $at($head, $this->post('Maintenance Planner', 100, $until))->atAccountSince()];
+        self::assertSame([[Arrival::Promoted, 100], [Arrival::Joined, 1000], [Arrival::Promoted, 100]], array_map($since, [820, 819, null]), 'half a year away is back from elsewhere');
+        self::assertSame([Arrival::Unknown, null], [$at($this->post('Planner', 1, 900))->arrival(), $at($this->post('Planner', 1, 900))->now]);
+        self::assertSame(['Head of Maintenance', ['Maintenance Planner', 'Fitter']], [$at($this->post('Fitter', 100), $head, $this->post('Maintenance Planner', 500))->now?->text, array_column($at($this->post('Fitter', 100), $head, $this->post('Maintenance Planner', 500))->earlier, 'text')], 'of several that are not over the latest is the present one');
+        self::assertSame(['Fitter', 'Planner'], array_column($at($head, $this->post('Planner', null, 300, 9), $this->post('Fitter', 350, null, 8), $this->post('Buyer', 1000, null, 7))->earlier, 'text'), 'the latest first; what began with the present one is not earlier');
+        self::assertSame('Planner', $at($this->post('Planner', null), $this->post('Fitter', 100, 200))->now?->text, 'since when is not known');
+        self::assertSame([1000, 100], [$at($head, $this->post('Planner', null, 900))->atAccountSince(), $at($head, $this->post('Maintenance Planner', 500, 990), $this->post('Fitter', 100, 490))->atAccountSince()], 'through posts that follow each other');
+        self::assertNull($at($this->post('Planner', null))->atAccountSince());
+    }
+
     public function test_signals_follow_the_posts(): void
     {
         $elsewhere = $this->post('Maintenance Manager', 100, 990, 9);
