@@ -76,11 +76,14 @@
             @endif
         </div>
         @else
+            {{-- Beside so many steps there is no room for them, and they would push the results off the screen. --}}
+            @if (count($steps) >= 5)<details><summary class="pine">Add a condition</summary>@endif
             <nav class="fields" aria-label="Conditions to add">
                 @foreach ($menu as $group => $fields)
                     <p><span class="muted small">{{ $group }}</span> @foreach ($fields as $field)<a href="{{ $address($steps, ['add' => $field->value]) }}">{{ $field->label() }}</a>@endforeach</p>
                 @endforeach
             </nav>
+            @if (count($steps) >= 5)</details>@endif
         @endif
     </section>
     </div>
