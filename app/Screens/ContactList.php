@@ -31,9 +31,10 @@ final readonly class ContactList
     /** @var array<int, true>|null contacts whose name or title is searched for; null: everybody */
     private ?array $found;
 
-    public function __construct(private Offer $offer, public ?Part $part = null, public string $search = '')
+    /** @param  array<int, true>|null  $found  where they are known already, since looking for them takes long */
+    public function __construct(private Offer $offer, public ?Part $part = null, public string $search = '', ?array $found = null)
     {
-        $this->found = $search === '' ? null : self::find($search);
+        $this->found = $search === '' ? null : $found ?? self::find($search);
     }
 
     /** @param  array<string, mixed>  $query of an address */
@@ -50,7 +51,7 @@ final readonly class ContactList
         $parts = array_diff(array_column(Part::cases(), 'value'), [Part::Blocker->value]);
         if ($this->found !== null) {
             $counts = array_fill_keys($parts, 0);
-            foreach ((new self($this->offer, null, $this->search))->rows() as [, , $part]) {
+            foreach ((new self($this->offer, null, $this->search, $this->found))->rows() as [, , $part]) {
                 $counts[$part]++;
             }
         } else {

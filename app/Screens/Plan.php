@@ -76,7 +76,7 @@ final readonly class Plan
         // Most are taken; so few more than are wanted are looked at first.
         $chunk = max(self::FEWEST, min(self::CHUNK, 2 * $most));
         for ($page = 1; count($rows) < $most; $page++) {
-            $standings = (clone $candidates)->with('account.places', 'account.industries')->forPage($page, $chunk)->get();
+            $standings = Ranking::among($candidates, $page * $chunk)->with('account.places', 'account.industries')->forPage($page, $chunk)->get();
             $contacts = Contact::query()->with('channels')->whereNull('merged_into')->whereIn('account_id', $standings->pluck('account_id'))->orderBy('id')->get();
             $choices = $choosing->of($standings->toBase(), $contacts);
             /** @var array<int|string, Contact> $byId */
@@ -101,7 +101,7 @@ final readonly class Plan
     /** What comes first when today's pace is used up. */
     public function next(): ?Standing
     {
-        return $this->candidates(StandingState::Ranked)->with('account')->first();
+        return Ranking::among($this->candidates(StandingState::Ranked), 1)->with('account')->first();
     }
 
     /** @return Builder<Standing> */

@@ -10,7 +10,10 @@ use App\Models\Standing;
 use App\Standings\RuleBook;
 use App\Standings\StandingState;
 use App\Support\Like;
+use Closure;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Pagination\Paginator;
 use Illuminate\Support\Collection;
 
 /** The rows of the accounts screen, and the order in which one steps through them. */
@@ -39,9 +42,8 @@ final readonly class Ranking
     /** @return Builder<Standing> */
     public function query(): Builder
     {
-        $query = Standing::query()->select('standings.*')->join('accounts', 'accounts.id', '=', 'standings.account_id')
-            ->where('offer_id', $this->offer->id)->where('state', $this->state)
-            ->when($this->search !== '', fn (Builder $q) => $q->where(fn (Builder $either) => Like::orAscii($either->where('accounts.name', 'like', Like::anywhere($this->search)), 'accounts.domain', Like::anywhere($this->search))));
+        $query = $this->unordered()->select('standings.*');
+        $this->search === '' && $query->join('accounts', 'accounts.id', '=', 'standings.account_id');
 
         match ($this->sort) {
             'name' => $query->orderBy('accounts.name'),
@@ -55,6 +57,48 @@ final readonly class Ranking
 
         // Ties by rule 6: earlier act-by first, then fit, then name.
         return $query->orderByDesc('points')->orderByRaw('act_by IS NULL, act_by')->orderByDesc('fit')->orderBy('accounts.name')->orderBy('accounts.id');
+    }
+
+    /**
+     * Those of a query in the order of points that can be among its first. Their least points are found by key, so that only they,
+     * and not a hundred thousand, are put in order.
+     *
+     * @param  Builder<Standing>  $query
+     * @return Builder<Standing>
+     */
+    public static function among(Builder $query, int $first): Builder
+    {
+        $least = (clone $query)->reorder()->select('points')->orderByDesc('points')->offset($first - 1)->limit(1)->toBase()->value('points');
+
+        // As a number, since only then are those above it looked up by the key; a little less of it, since not all its digits come along.
+        return $least === null ? $query : (clone $query)->whereRaw('points >= '.sprintf('%.12F', $least - 1e-6));
+    }
+
+    /**
+     * @param  array<string, Closure>  $with  what is loaded along
+     * @return LengthAwarePaginator<int, Standing>
+     */
+    public function page(int $number, int $size, array $with): LengthAwarePaginator
+    {
+        return new LengthAwarePaginator($this->first($number * $size)->with($with)->forPage($number, $size)->get(), $this->count(), $size, $number, ['path' => Paginator::resolveCurrentPath()]);
+    }
+
+    /** @return Builder<Standing> the whole order, or only those who can be among its first */
+    private function first(int $most): Builder
+    {
+        return $this->sort === 'priority' ? self::among($this->query(), $most) : $this->query();
+    }
+
+    public function count(): int
+    {
+        return $this->unordered()->count();
+    }
+
+    /** @return Builder<Standing> */
+    private function unordered(): Builder
+    {
+        return Standing::query()->where('offer_id', $this->offer->id)->where('state', $this->state)
+            ->when($this->search !== '', fn (Builder $q) => $q->join('accounts', 'accounts.id', '=', 'standings.account_id')->where(fn (Builder $either) => Like::orAscii($either->where('accounts.name', 'like', Like::anywhere($this->search)), 'accounts.domain', Like::anywhere($this->search))));
     }
 
     /** @return array<string, int> how many there are in each state */
@@ -79,12 +123,30 @@ final readonly class Ranking
     /** @return array{before: int|null, after: int|null, position: int|null, of: int} the neighbours of an account in this order */
     public function around(int $account): array
     {
-        $ids = $this->query()->pluck('account_id')->all();
+        [$ids, $ahead] = $this->sort === 'priority' ? $this->near($account) : [$this->query()->pluck('account_id')->all(), 0];
         $at = array_search($account, $ids, true);
 
         return ! is_int($at)
-            ? ['before' => null, 'after' => $ids[0] ?? null, 'position' => null, 'of' => count($ids)]
-            : ['before' => $ids[$at - 1] ?? null, 'after' => $ids[$at + 1] ?? null, 'position' => $at + 1, 'of' => count($ids)];
+            ? ['before' => null, 'after' => $this->first(1)->value('account_id'), 'position' => null, 'of' => $this->count()]
+            : ['before' => $ids[$at - 1] ?? null, 'after' => $ids[$at + 1] ?? null, 'position' => $ahead + $at + 1, 'of' => $this->count()];
+    }
+
+    /**
+     * Those of the same points as an account, with those of the next higher and the next lower.
+     *
+     * @return array{list<int>, int} in order, and how many come before all of these
+     */
+    private function near(int $account): array
+    {
+        $own = Standing::query()->select('points')->where('offer_id', $this->offer->id)->where('account_id', $account);
+        $higher = $this->unordered()->where('points', '>', $own)->reorder()->select('points')->orderBy('points')->limit(1);
+        $lower = $this->unordered()->where('points', '<', $own)->reorder()->select('points')->orderByDesc('points')->limit(1);
+        $ids = [];
+        foreach ([$higher, $own, $lower] as $points) {
+            array_push($ids, ...$this->query()->where('points', '=', $points)->pluck('account_id')->all());
+        }
+
+        return [$ids, $this->unordered()->where('points', '>', $own)->count() - $this->unordered()->where('points', '=', $higher)->count()];
     }
 
     /** @return array<string, string> what an address needs to come back to this order */

@@ -9,6 +9,7 @@ use App\Models\Account;
 use App\Models\Approach;
 use App\Models\KeepOut;
 use App\Models\Role;
+use App\Models\Standing;
 use App\Models\User;
 use App\Screens\CriterionRow;
 use App\Screens\Plan;
@@ -18,7 +19,10 @@ use App\Screens\Say;
 use App\Standings\RuleBook;
 use App\Standings\Standings;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Tests\TestCase;
 
 /** What the screens show, and the order in which they show it. */
@@ -42,6 +46,49 @@ final class ScreensTest extends TestCase
         $around = Ranking::from($this->offer, [])->around($beta->id);
         self::assertSame([4, 4, null], [$around['position'], $around['of'], $around['after']]);
         $this->actingAs($this->rep)->get('/accounts/'.$beta->id.'?sort=name')->assertOk()->assertSeeText('2 of 4');
+    }
+
+    public function test_pages_and_neighbours_are_those_of_the_whole_order_however_many_have_the_same_points(): void
+    {
+        $random = new Randomizer(new Mt19937(3));
+        foreach (range(1, 70) as $i) {
+            DB::table('accounts')->insert(['id' => $i, 'name' => ['Glas ', 'Papir ', 'Verk '][$i % 3].$random->getInt(1, 20), 'domain' => "firm$i.example"]);
+            // Sevenths and thirds, which no text holds exactly.
+            DB::table('standings')->insert(['account_id' => $i, 'offer_id' => $this->offer->id, 'rule_set_id' => $this->offer->ruleSets()->value('id'), 'state' => ['ranked', 'ranked', 'ranked', 'waiting'][$random->getInt(0, 3)], 'fit' => $random->getInt(0, 2) / 3, 'fit_low' => 0, 'fit_high' => 1, 'coverage' => 1, 'push' => 0,
+                'access' => 0, 'points' => $random->getInt(-5, 4) / 7, 'priority' => 50, 'act_by' => [null, '2026-12-01', '2026-12-09'][$random->getInt(0, 2)], 'criteria' => '[]', 'lines' => '[]', 'contacts' => '[]', 'computed_at' => now()]);
+        }
+        foreach ([[], ['q' => 'pap'], ['tab' => 'waiting'], ['sort' => 'name'], ['sort' => 'fit', 'q' => 'gla']] as $query) {
+            $ranking = Ranking::from($this->offer, $query);
+            $all = Standing::query()->with('account')->where('state', $ranking->state)->get()->filter(fn (Standing $one): bool => str_contains(mb_strtolower($one->account->name), $query['q'] ?? ''))
+                ->sort(fn (Standing $a, Standing $b): int => match ($ranking->sort) {
+                    'name' => $a->account->name <=> $b->account->name,
+                    'fit' => $b->fit <=> $a->fit,
+                    default => 0,
+                } ?: [$b->points, $a->act_by === null, $a->act_by, $b->fit, $a->account->name, $a->account_id] <=> [$a->points, $b->act_by === null, $b->act_by, $a->fit, $b->account->name, $b->account_id])->pluck('account_id')->values()->all();
+            self::assertGreaterThan(8, count($all));
+            for ($pages = [], $number = 1; $number <= 10; $number++) {
+                $page = $ranking->page($number, 7, []);
+                self::assertSame(count($all), $page->total());
+                array_push($pages, ...$page->pluck('account_id')->all());
+            }
+            self::assertSame($all, $pages);
+            foreach ($all as $i => $id) {
+                self::assertSame(['before' => $all[$i - 1] ?? null, 'after' => $all[$i + 1] ?? null, 'position' => $i + 1, 'of' => count($all)], $ranking->around($id));
+            }
+            $elsewhere = DB::table('accounts')->whereNotIn('id', $all)->value('id');
+            self::assertSame(['before' => null, 'after' => $all[0], 'position' => null, 'of' => count($all)], $ranking->around($elsewhere));
+        }
+        self::assertSame([null, 0], [Ranking::from($this->offer, ['q' => 'nobody'])->around(1)['after'], Ranking::from($this->offer, ['tab' => 'out'])->page(1, 5, [])->total()]);
+    }
+
+    public function test_names_are_jumped_to_by_any_of_their_words(): void
+    {
+        $this->bring(IntakeKind::Accounts, "domain;name\nglas.example;Papir Tunhede\nverk.example;Glas Verk\nother.example;Nord Glas\n");
+        $this->bring(IntakeKind::Contacts, "domain;first name;last name;email\nglas.example;Glasne;Ude;a@glas.example\nverk.example;Ude;Glasner;b@verk.example\nverk.example;Ida;Moe;c@verk.example\n");
+        $found = fn (string $typed): array => preg_match_all('/<a [^>]*><span>([^<,]+)/', (string) $this->actingAs($this->rep)->get('/go?q='.rawurlencode($typed), ['HX-Request' => 'true'])->assertOk()->getContent(), $names) ? $names[1] : [];
+        $all = $found('glas');
+        self::assertSame(['Glas Verk', 'Papir Tunhede', 'Nord Glas', 'Ude Glasner', 'Glasne Ude'], $all, 'by the beginning of the name, by domain, by a later word; by the last name, then by the first');
+        self::assertSame([['Ude Glasner'], ['Ude Glasner'], ['Ude Glasner', 'Glasne Ude'], []], [$found('ude glasner'), $found('glasner ude'), $found('glasne ud'), $found('moe ude')]);
     }
 
     public function test_the_account_page_opens_every_number_down_to_what_made_it(): void

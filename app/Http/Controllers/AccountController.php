@@ -31,7 +31,7 @@ final class AccountController extends Controller
     public function index(Request $request, Offer $offer): View
     {
         $ranking = Ranking::from($offer, $request->query->all());
-        $standings = $ranking->query()->with(['account' => fn ($query) => $query->with('places', 'industries', 'owner')->withMax('approaches', 'made_at')])->paginate(self::PAGE)->withQueryString();
+        $standings = $ranking->page(self::page($request), self::PAGE, ['account' => fn ($query) => $query->with('places', 'industries', 'owner')->withMax('approaches', 'made_at')])->withQueryString();
 
         return view('accounts.index', [
             'ranking' => $ranking, 'standings' => $standings, 'counts' => $ranking->counts(),
@@ -44,9 +44,9 @@ final class AccountController extends Controller
     public function picture(Request $request, Offer $offer): JsonResponse
     {
         $ranking = Ranking::from($offer, $request->query->all());
-        $standings = $ranking->query()->with('account:id,name')->limit(self::PICTURE)->get();
+        $standings = Ranking::among($ranking->query(), self::PICTURE)->with('account:id,name')->limit(self::PICTURE)->get();
 
-        return response()->json(['of' => $ranking->query()->count(), 'accounts' => $standings->map(fn (Standing $standing): array => [
+        return response()->json(['of' => $ranking->count(), 'accounts' => $standings->map(fn (Standing $standing): array => [
             'id' => $standing->account_id, 'name' => $standing->account->name, 'fit' => $standing->fit, 'timing' => $standing->timing(), 'access' => $standing->access, 'priority' => $standing->priority,
         ])]);
     }
