@@ -16,7 +16,7 @@ return new class extends Migration
             $table->index(['first_name', 'last_name']);
         });
         Schema::table('standings', function (Blueprint $table): void {
-            $table->index(['offer_id', 'state', 'points', 'act_by', 'fit']);
+            $table->index(['offer_id', 'state', 'points']);
             $table->dropIndex(['offer_id', 'state']);
         });
     }
@@ -25,7 +25,7 @@ return new class extends Migration
     {
         Schema::table('standings', function (Blueprint $table): void {
             $table->index(['offer_id', 'state']);
-            $table->dropIndex(['offer_id', 'state', 'points', 'act_by', 'fit']);
+            $table->dropIndex(['offer_id', 'state', 'points']);
         });
         Schema::table('contacts', function (Blueprint $table): void {
             $table->dropIndex(['last_name', 'first_name']);
