@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Middleware\FragmentsWithoutCookies;
 use App\Http\Middleware\ReadableText;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\ShareOffer;
@@ -17,7 +18,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->append(ReadableText::class);
-        $middleware->web(append: [ShareOffer::class]);
+        $middleware->web(append: [ShareOffer::class], prepend: [FragmentsWithoutCookies::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })

@@ -63,7 +63,7 @@ abstract class BrowserTestCase extends TestCase
 
         $profile = sys_get_temp_dir().'/luftig-chromium-'.getmypid();
         $options = (new ChromeOptions)->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run',
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-features=BackForwardCache',
             "--user-data-dir=$profile", '--window-size=1280,900',
         ]);
         $wants = DesiredCapabilities::chrome();
@@ -106,7 +106,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function signIn(string $name): void
     {
-        // Away from the page before, so that nothing it still waits for brings its cookies back.
+        // Away from the page before, which is not kept either, so that nothing it still waits for brings its cookies back.
         $this->open('/up');
         $this->browser->manage()->deleteAllCookies();
         $this->open('/sign-in');

@@ -164,6 +164,16 @@ final class WorkTest extends TestCase
         $this->post('/sign-in/demo', ['user' => $this->rep->id])->assertNotFound();
     }
 
+    public function test_a_fragment_that_arrives_late_brings_no_session_back(): void
+    {
+        $page = $this->actingAs($this->rep)->get('/finder')->assertOk();
+        self::assertNotSame([], $page->headers->getCookies(), 'a page does');
+        $fragment = ['HX-Request' => 'true'];
+        foreach ([$this->get('/go?q=a', $fragment), $this->post('/reads', ['q' => 'air'], $fragment), $this->get('/finder/words?on=contacts', $fragment)] as $response) {
+            self::assertSame([], $response->assertOk()->headers->getCookies());
+        }
+    }
+
     public function test_every_screen_answers_with_data_and_without(): void
     {
         $screens = ['/', '/accounts', '/accounts?view=picture', '/accounts?tab=waiting&sort=name&q=x', '/accounts?tab[]=x&q[]=y&sort=nonsense', '/reasons', '/reasons?state=expired', '/intake', '/keep-out', '/pace', '/go?q=tun', '/rules/'.$this->offer->id, '/team'];
