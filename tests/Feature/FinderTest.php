@@ -393,7 +393,7 @@ final class FinderTest extends TestCase
         self::assertSame(['Ida', 'Maren'], $this->found(['c' => [['f' => 'title', 'q' => "synergist\nmaintenance planner"]]]), 'short ones stand in the address');
         self::assertSame(['Olav'], $this->found(['c' => [['f' => 'before', 'q' => "shift lead\nhead of air", 'q2' => "fjernlund papir\nsomebody else"]]]));
         self::assertSame(['Glasverk Tunhede', 'Papir Sverkhult'], $this->found(['on' => 'accounts', 'c' => [['f' => 'name', 'q' => "Papir Sverkhult\nGlasverk Tunhede\nGlasverk"]]]));
-        $narrow(['f' => 'title', 'q' => str_repeat('x', 4_000_001)])->assertSessionHasErrors(['pasted' => 'What you pasted is longer than 4,000,000 characters. Nothing was changed; paste it in parts, each kept as a list, and put these together.']);
+        $narrow(['f' => 'title', 'q' => str_repeat('x', 4_000_001)])->assertSessionHasErrors(['pasted' => 'What you pasted is longer than 4 MB. Nothing was changed; paste it in parts, each kept as a list, and put these together.']);
         foreach (['v', 'q'] as $key) {
             $this->get(route('finder', ['on' => 'contacts', 'c' => [['f' => $key === 'v' ? 'domain' : 'title', $key => '@0123456789abcdef0123']]]))->assertOk()->assertSeeText('What was pasted into this step is not kept here; paste it again.');
         }

@@ -53,7 +53,7 @@ final class FinderController extends Controller
     {
         $longest = max([0, ...array_map(fn (mixed $text): int => is_string($text) ? strlen($text) : 0, Arr::flatten((array) $request->input('c')))]);
         if ($longest > Pasted::LONGEST) {
-            return back()->withErrors(['pasted' => 'What you pasted is longer than '.number_format(Pasted::LONGEST).' characters. Nothing was changed; paste it in parts, each kept as a list, and put these together.']);
+            return back()->withErrors(['pasted' => 'What you pasted is longer than '.intdiv(Pasted::LONGEST, 1_000_000).' MB. Nothing was changed; paste it in parts, each kept as a list, and put these together.']);
         }
 
         return redirect()->route('finder', Search::from($offer, $request->input())->parameters());

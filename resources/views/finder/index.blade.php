@@ -100,7 +100,7 @@
             </div>
             <x-wrong :for="['name', 'per_account', 'rhythm', 'hour', 'time_zone', 'tag']" />
             @if ($total > 0)
-                <div class="scroll">@include('finder.table', ['rows' => $rows, 'choose' => true])</div>
+                <div class="scroll above">@include('finder.table', ['rows' => $rows, 'choose' => true])</div>
                 <x-pager :pages="$pages" />
             @else<p class="empty">Nobody meets all of this. Each step says how many there would be without it.</p>@endif
         </section>
