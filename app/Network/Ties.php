@@ -8,7 +8,7 @@ use App\Models\Contact;
 use App\Models\Relation;
 use App\Models\Station;
 use App\Models\User;
-use App\Screens\Say;
+use App\View\Say;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

@@ -10,8 +10,8 @@ use App\Models\Offer;
 use App\Models\Reason;
 use App\Models\Standing;
 use App\Models\User;
-use App\Screens\Line;
 use App\Standings\RuleBook;
+use App\View\Line;
 use Carbon\CarbonImmutable;
 
 /** Freezes a reason with what it rests on, and says when it expires (rule 19). */

@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 <x-layout title="Keep-out" at="">
     <h1>Keep-out</h1>
     <p class="soft above">Who must not be approached, by anyone on the team. Besides the entries here, {{ Say::count($customers, 'customer') }}, {{ Say::count($competitors, 'competitor') }} and {{ number_format($agencies) }} {{ $agencies === 1 ? 'agency' : 'agencies' }} are kept out by what they are; <a href="{{ route('accounts.index', ['tab' => 'kept_out']) }}">see the accounts</a>.</p>

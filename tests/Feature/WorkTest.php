@@ -13,8 +13,8 @@ use App\Models\Contact;
 use App\Models\KeepOut;
 use App\Models\Reason;
 use App\Models\Role;
-use App\Screens\Plan;
 use App\Standings\Standings;
+use App\View\Today\Plan;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Screens\Named;
+use App\View\Go\Named;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 

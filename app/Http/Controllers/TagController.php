@@ -9,7 +9,7 @@ use App\Finder\Tagging;
 use App\Models\KeptList;
 use App\Models\Offer;
 use App\Models\Tag;
-use App\Screens\Say;
+use App\View\Say;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;

@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Approach;
 use App\Models\Offer;
-use App\Screens\Plan;
+use App\View\Today\Plan;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 

@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 @use('Luftig\Core\Priority\Part')
 @php $contact = $row->contact; $since = $contact->posts->first(fn ($post) => $post->until === null && $post->account_id === $contact->account_id)?->since; $why = $row->why(); @endphp
 <div @class(['group-person', 'focus' => $focused]) tabindex="0" data-contact="{{ $contact->id }}" data-in="{{ $row->part()?->value ?? 'out' }}" @if ($focused) data-moved @endif aria-label="{{ $contact->name() }}, {{ $row->part()?->label() ?? 'takes no part' }}">

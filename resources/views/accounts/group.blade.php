@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 @use('Luftig\Core\Priority\Part')
 @use('Luftig\Core\Priority\Choice')
 @php

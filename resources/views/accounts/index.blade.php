@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 @use('App\Standings\StandingState')
 @php $ranked = $ranking->state === StandingState::Ranked; @endphp
 <x-layout title="Accounts" at="accounts">

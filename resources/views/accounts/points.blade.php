@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 @use('Luftig\Core\Priority\Points')
 @php $sum = Points::of($standing->fit, $standing->push, $standing->access); @endphp
 <div class="points">

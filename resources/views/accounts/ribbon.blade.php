@@ -1,5 +1,5 @@
-@use('App\Screens\Ribbon')
-@use('App\Screens\Say')
+@use('App\View\Account\Ribbon')
+@use('App\View\Say')
 @php
     $left = 190; $right = 1172; $top = 18; $curve = 56; $step = 29;
     $height = $top + $curve + 22 + $step * count($ribbon->wedges) + 26;

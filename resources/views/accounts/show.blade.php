@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 @use('App\Intake\Countries')
 @use('App\Standings\StandingState')
 @use('Luftig\Core\Firm\Industries')

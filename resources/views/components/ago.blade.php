@@ -1,1 +1,1 @@
-@props(['time', 'short' => false])<time datetime="{{ $time->toIso8601ZuluString() }}" title="{{ $time->isoFormat('D MMMM YYYY, HH:mm') }} UTC">{{ $short ? \App\Screens\Say::short($time) : \App\Screens\Say::ago($time) }}</time>
+@props(['time', 'short' => false])<time datetime="{{ $time->toIso8601ZuluString() }}" title="{{ $time->isoFormat('D MMMM YYYY, HH:mm') }} UTC">{{ $short ? \App\View\Say::short($time) : \App\View\Say::ago($time) }}</time>

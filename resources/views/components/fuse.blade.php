@@ -2,7 +2,7 @@
 @php
     $days = $actBy === null ? null : (int) today()->diffInDays($actBy);
     $left = $days === null ? 0 : max(0, min(1, $days / 60));
-    $words = \App\Screens\Say::hurry($actBy);
+    $words = \App\View\Say::hurry($actBy);
 @endphp
 <div class="fuse">
     @if ($way)<span class="way">{{ $way }}</span>@endif

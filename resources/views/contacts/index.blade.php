@@ -1,5 +1,5 @@
-@use('App\Screens\Say')
-@use('App\Screens\Reach')
+@use('App\View\Say')
+@use('App\View\Reach')
 @use('Luftig\Core\Priority\Part')
 <x-layout title="Contacts" at="contacts">
     <div class="spread">
@@ -32,7 +32,7 @@
                     $contact = $contacts[$id] ?? null;
                     $standing = $standings[$accountId];
                     if (! $contact) continue;
-                    $times = App\Screens\Tenure::of($contact);
+                    $times = App\View\Contacts\Tenure::of($contact);
                     $own = collect($lines[$accountId])->sortByDesc(fn ($line) => [$line->signal->contact_id === $id, $line->push])->first();
                 @endphp
                 <tr data-row data-url="{{ route('contacts.show', $contact) }}" data-reason="{{ route('reasons.create', [$accountId, 'contact' => $id]) }}">

@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 @use('Luftig\Core\Priority\ContactPoints')
 @php $role = $row->ranked->role; $sum = ContactPoints::of($role->value, $row->ranked->push, $row->ranked->access); @endphp
 <div class="points">

@@ -1,5 +1,5 @@
-@use('App\Screens\Say')
-@use('App\Screens\Tenure')
+@use('App\View\Say')
+@use('App\View\Contacts\Tenure')
 @use('Luftig\Core\Priority\ChannelType')
 @use('Luftig\Core\Person\Title')
 @php $times = Tenure::of($contact); $title = Title::unpacked($contact->reading); $byHand = $contact->by_hand ?? []; $out = $barred->contact($contact->id); $reservation = $row?->reservation; @endphp

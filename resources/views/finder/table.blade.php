@@ -1,6 +1,6 @@
-@use('App\Screens\Say')
-@use('App\Screens\Reach')
-@use('App\Screens\Tenure')
+@use('App\View\Say')
+@use('App\View\Reach')
+@use('App\View\Contacts\Tenure')
 @use('Luftig\Core\Finder\Subject')
 @use('Luftig\Core\Firm\Industries')
 @php $contacts = $rows->records !== [] && $rows->records[0] instanceof App\Models\Contact; @endphp

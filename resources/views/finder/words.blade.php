@@ -3,7 +3,7 @@
 @foreach ($frequent as $field => $phrases)
     <h3 class="muted small facet-name">Frequent here and rare elsewhere: {{ Field::from($field) === Field::Title ? 'in titles' : 'in what accounts say' }}</h3>
     @foreach ($phrases as $phrase)
-        <div class="facet"><span>{{ trim($phrase['step']->says(), '"') }}</span><span class="small muted number" title="{{ number_format($phrase['here']) }} of {{ number_format($total) }} here, {{ number_format($phrase['all']) }} of {{ number_format($everybody) }} in all">{{ App\Screens\Say::percent($phrase['here'] / max(1, $total)) }} / {{ App\Screens\Say::percent($phrase['all'] / max(1, $everybody)) }}</span><span class="number">{{ number_format($phrase['here']) }}</span>
+        <div class="facet"><span>{{ trim($phrase['step']->says(), '"') }}</span><span class="small muted number" title="{{ number_format($phrase['here']) }} of {{ number_format($total) }} here, {{ number_format($phrase['all']) }} of {{ number_format($everybody) }} in all">{{ App\View\Say::percent($phrase['here'] / max(1, $total)) }} / {{ App\View\Say::percent($phrase['all'] / max(1, $everybody)) }}</span><span class="number">{{ number_format($phrase['here']) }}</span>
             <a href="{{ $address($phrase['step']) }}" aria-label="Only with {{ $phrase['step']->says() }}">+</a><a href="{{ $address($phrase['step']->with(['x' => '1'])) }}" aria-label="Without {{ $phrase['step']->says() }}">−</a></div>
     @endforeach
 @endforeach

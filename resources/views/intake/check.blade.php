@@ -3,7 +3,7 @@
     <p class="back"><a href="{{ route('intake.index') }}" data-back>← Intake</a></p>
     <h1>{{ $intake->name }}</h1>
     <p class="soft around">{{ number_format($intake->bytes / 1024, 0) }} kB, {{ $intake->format['encoding'] }}, columns parted by {{ ["\t" => 'a tab', ';' => 'a semicolon', ',' => 'a comma'][$intake->format['delimiter']] }}.</p>
-    @if ($same)<p class="warned">{{ $same->state->isMoving() ? 'The same file is just being taken in, brought by '.($same->user?->name ?? 'somebody').'. Yours would wait for it and then find nothing new.' : 'The same file was taken in before, '.\App\Screens\Say::ago($same->created_at).'. Taking it in again changes nothing that has not been changed since.' }}</p>@endif
+    @if ($same)<p class="warned">{{ $same->state->isMoving() ? 'The same file is just being taken in, brought by '.($same->user?->name ?? 'somebody').'. Yours would wait for it and then find nothing new.' : 'The same file was taken in before, '.\App\View\Say::ago($same->created_at).'. Taking it in again changes nothing that has not been changed since.' }}</p>@endif
     <form method="post" action="{{ route('intake.update', $intake) }}" class="buttons">@csrf @method('PATCH')
         <span class="strong">Each row is</span>
         @foreach (IntakeKind::cases() as $kind)<label><input type="radio" name="kind" value="{{ $kind->value }}" data-submits @checked($kind === $intake->kind)> {{ ['accounts' => 'an account', 'contacts' => 'a contact', 'customers' => 'a customer', 'signals' => 'a signal', 'relations' => 'somebody one of us knows'][$kind->value] }}</label>@endforeach

@@ -33,7 +33,7 @@
             <h2>To decide</h2>
             <x-wrong for="decision" />
             @if ($pairs !== [])
-                <h3 class="above">One or two? <span class="muted small">{{ App\Screens\Say::count($open, 'pair') }}</span></h3>
+                <h3 class="above">One or two? <span class="muted small">{{ App\View\Say::count($open, 'pair') }}</span></h3>
                 @foreach ($pairs as $pair)@include('intake.pair', ['pair' => $pair])@endforeach
             @endif
             @if ($decided !== [])
@@ -49,7 +49,7 @@
                 <x-wrong for="code" />
                 @foreach ($labels as $label)
                     <form class="ruled" method="post" action="{{ route('labels.update', $label) }}">@csrf @method('PATCH')
-                        <label for="label-{{ $label->id }}"><strong>{{ $label->label }}</strong> <span class="muted small">{{ App\Screens\Say::count($label->used, 'account') }}</span></label>
+                        <label for="label-{{ $label->id }}"><strong>{{ $label->label }}</strong> <span class="muted small">{{ App\View\Say::count($label->used, 'account') }}</span></label>
                         <div style="display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 8px; margin-top: 4px"><select id="label-{{ $label->id }}" name="code"><option value="">choose …</option>@foreach ($industries as $code => $name)<option value="{{ $code }}" @selected((string) $code === $label->suggested)>{{ $code }} {{ $name }}</option>@endforeach</select><button class="button">Decide</button></div></form>
                 @endforeach
             @endif

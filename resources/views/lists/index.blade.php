@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 @use('Luftig\Core\Finder\SpotCheck')
 <x-layout title="Lists" at="lists">
     <h1>Lists</h1>

@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 @use('App\Finder\StepForm')
 @php $check = $sample->check; $judged = count($sample->fits); $size = $sample->size; @endphp
 <x-layout :title="'Spot check of '.$list->name" at="lists">

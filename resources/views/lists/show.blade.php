@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 <x-layout :title="$list->name" at="lists">
     <p class="back"><a href="{{ route('lists.index') }}" data-back>← Lists</a></p>
     <div class="spread"><div class="line"><h1>{{ $list->name }}</h1><span class="muted">{{ Say::count($size, rtrim($list->subject, 's')) }}, by {{ $list->user->name ?? 'somebody' }} <x-ago :time="$list->created_at" /></span></div>

@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 <x-layout :title="'Through '.$list->name" at="lists">
     <p class="back"><a href="{{ route('lists.show', $list) }}" data-back>← {{ $list->name }}</a></p>
     <div class="spread"><div class="line"><h1>Step through</h1><span class="muted">{{ number_format($decided) }} of {{ number_format($size) }} decided, {{ number_format($kept) }} kept</span></div>

@@ -1,5 +1,5 @@
-@use('App\Screens\Say')
-@use('App\Screens\Reach')
+@use('App\View\Say')
+@use('App\View\Reach')
 <x-layout :title="$watch->name" at="lists">
     <p class="back"><a href="{{ route('lists.index') }}" data-back>← Lists</a></p>
     <div class="spread"><div class="line"><h1>{{ $watch->name }}</h1><span class="muted">{{ $watch->rhythm->value }}, ran <x-ago :time="$watch->ran_at" />, next {{ $watch->next_at->setTimezone($watch->time_zone)->isoFormat('dddd D MMMM, HH:mm') }} {{ $watch->time_zone }}</span></div>

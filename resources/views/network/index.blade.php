@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 <x-layout title="Network" at="network">
     <div class="spread"><div class="line"><h1>Network</h1><span class="muted">{{ Say::count($total, 'contact') }} in {{ Say::count($accounts, 'account') }} known to one of us</span></div>
         <div class="buttons"><a class="button" href="{{ route('finder', $search->parameters()) }}">Narrow them in the Finder</a><a class="button" href="{{ route('network.relations') }}">What I brought</a><a class="button primary" href="/intake">Bring an address book</a></div></div>

@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 <x-layout title="Relations" at="network">
     <p class="back"><a href="{{ route('network') }}" data-back>← Network</a></p>
     <h1>Relations that I brought, or that are mine</h1>

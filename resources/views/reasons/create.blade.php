@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 @use('App\Models\ApproachKind')
 <x-layout :title="'A reason for '.$account->name" at="accounts">
     <p class="back"><a href="{{ route('accounts.show', $account) }}" data-back>← {{ $account->name }}</a></p>
@@ -9,7 +9,7 @@
             <div style="display: grid; grid-template-columns: 1fr 200px; gap: 12px">
                 <label class="field"><span>To</span><select name="contact">
                     <option value="">nobody in particular</option>
-                    @foreach ($contacts as $one)<option value="{{ $one->id }}" @selected((int) old('contact', $contact?->id) === $one->id)>{{ $one->name() }}@if ($one->title), {{ $one->title }}@endif ({{ \App\Screens\Reach::of($one, $barred)->label() }})</option>@endforeach
+                    @foreach ($contacts as $one)<option value="{{ $one->id }}" @selected((int) old('contact', $contact?->id) === $one->id)>{{ $one->name() }}@if ($one->title), {{ $one->title }}@endif ({{ \App\View\Reach::of($one, $barred)->label() }})</option>@endforeach
                 </select></label>
                 <label class="field"><span>By</span><select name="channel"><option value="">not decided</option>@foreach (ApproachKind::cases() as $kind)<option value="{{ $kind->value }}" @selected(old('channel') === $kind->value)>{{ $kind->label() }}</option>@endforeach</select></label>
             </div>

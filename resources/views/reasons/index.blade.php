@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 <x-layout title="Reasons" at="reasons">
     <div class="spread"><h1>Reasons</h1>
         <form method="get" role="search" class="buttons"><input type="hidden" name="state" value="{{ $state }}"><label class="visually-hidden" for="q">Words or account</label><input id="q" type="search" name="q" value="{{ $search }}" placeholder="Words or account"><button class="button">Search</button></form></div>

@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 @use('App\Models\ApproachKind')
 @use('App\Models\Result')
 @use('Luftig\Core\Signal\Kind')

@@ -16,7 +16,7 @@
             <div class="scroll"><table class="rules"><thead><tr><th>Name</th><th>Looks at</th><th>It</th><th>Weight</th><th>Values, query, or place</th><th>From / km</th><th>To</th><th></th></tr></thead>
                 <tbody id="criteria">
                     @foreach ($given ?? $rules->criteria as $i => $criterion)
-                        @include('rules.criterion', ['i' => $i, 'row' => $given === null ? App\Screens\CriterionRow::of($criterion) : $criterion])
+                        @include('rules.criterion', ['i' => $i, 'row' => $given === null ? App\View\Rules\CriterionRow::of($criterion) : $criterion])
                     @endforeach
                 </tbody></table></div>
             <template id="criteria-new">@include('rules.criterion', ['i' => 'NEW', 'row' => []])</template>
@@ -63,7 +63,7 @@
     </section>
     <section class="gap measure" id="titles">
         <h2 class="head">Titles that cannot be read</h2>
-        <p class="soft around">{{ $unread === 0 ? 'All titles are read.' : App\Screens\Say::count($unread, 'contact').' '.($unread === 1 ? 'has' : 'have').' a title that no dictionary knows. What you teach holds everywhere, at once, and can be taken back.' }}</p>
+        <p class="soft around">{{ $unread === 0 ? 'All titles are read.' : App\View\Say::count($unread, 'contact').' '.($unread === 1 ? 'has' : 'have').' a title that no dictionary knows. What you teach holds everywhere, at once, and can be taken back.' }}</p>
         <x-wrong for="seniority" />
         @foreach ($titles as $row)
             <details class="point"><summary style="padding-left: 14px"><span>{{ $row->title }}</span><span class="muted">{{ number_format($row->n) }}</span></summary>@include('rules.teach', ['text' => $row->title, 'reading' => \Luftig\Core\Person\Title::unknown()])</details>

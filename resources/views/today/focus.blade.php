@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 @if ($focus)
     @php
         $standing = $focus->standing;

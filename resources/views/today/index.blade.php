@@ -1,5 +1,5 @@
-@use('App\Screens\Plan')
-@use('App\Screens\Say')
+@use('App\View\Today\Plan')
+@use('App\View\Say')
 <x-layout title="Today" at="today">
     <div class="two">
         <div>

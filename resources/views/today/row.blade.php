@@ -1,4 +1,4 @@
-@use('App\Screens\Say')
+@use('App\View\Say')
 @php
     $standing = $row->standing;
     $account = $standing->account;

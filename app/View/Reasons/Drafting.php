@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Screens;
+namespace App\View\Reasons;
 
 use App\Models\Contact;
 use App\Models\Offer;
+use App\View\Line;
 use Luftig\Core\Reason\Draft;
 use Luftig\Core\Reason\Evidence;
 

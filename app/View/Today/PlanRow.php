@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Screens;
+namespace App\View\Today;
 
 use App\Models\Contact;
 use App\Models\Standing;
+use App\View\Line;
+use App\View\Reach;
 use Luftig\Core\Reason\Draft;
 
 /** An approach that is planned. */

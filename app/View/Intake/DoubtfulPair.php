@@ -2,11 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Screens;
+namespace App\View\Intake;
 
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Double;
+use App\View\Say;
 use Illuminate\Support\Collection;
 
 /** Two records that may be one, side by side. */

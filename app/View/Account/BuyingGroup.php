@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Screens;
+namespace App\View\Account;
 
 use App\Models\Account;
 use App\Models\Contact;
@@ -16,6 +16,7 @@ use App\Standings\Barred;
 use App\Standings\FactsReader;
 use App\Standings\RuleBook;
 use App\Standings\Standings;
+use App\View\Reach;
 use Carbon\CarbonImmutable;
 use Luftig\Core\Person\Title;
 use Luftig\Core\Priority\Part;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Screens;
+namespace App\View\Accounts;
 
 use App\Models\Offer;
 use App\Models\Signal;
@@ -10,6 +10,7 @@ use App\Models\Standing;
 use App\Standings\RuleBook;
 use App\Standings\StandingState;
 use App\Support\Like;
+use App\View\Line;
 use Closure;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Pagination\LengthAwarePaginator;

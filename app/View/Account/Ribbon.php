@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Screens;
+namespace App\View\Account;
 
 use App\Models\Account;
 use App\Models\Signal;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Screens;
+namespace App\View\Today;
 
 use App\Models\Approach;
 use App\Models\Contact;
@@ -13,6 +13,9 @@ use App\Models\User;
 use App\People\Choosing;
 use App\Standings\Barred;
 use App\Standings\StandingState;
+use App\View\Accounts\Ranking;
+use App\View\Reach;
+use App\View\Reasons\Drafting;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 

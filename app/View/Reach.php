@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Screens;
+namespace App\View;
 
 use App\Models\Channel;
 use App\Models\Contact;

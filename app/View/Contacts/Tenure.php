@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Screens;
+namespace App\View\Contacts;
 
 use App\Models\Contact;
 use App\Models\Post;
+use App\View\Say;
 use Carbon\CarbonImmutable;
 use Luftig\Core\Person\Arrival;
 use Luftig\Core\Person\Career;

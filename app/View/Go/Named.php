@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Screens;
+namespace App\View\Go;
 
 use App\Models\Account;
 use App\Models\Contact;

@@ -2,11 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Screens;
+namespace App\View\Account;
 
 use App\Models\Contact;
 use App\Models\GroupPlace;
 use App\Models\Reservation;
+use App\View\Reach;
 use Luftig\Core\Person\Title;
 use Luftig\Core\Priority\Part;
 use Luftig\Core\Priority\RankedContact;

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Screens;
+namespace App\View\Rules;
 
+use App\View\Say;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Person\Title;
 use Luftig\Core\Priority\BuyerRole;

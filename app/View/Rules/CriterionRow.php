@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Screens;
+namespace App\View\Rules;
 
 /** A stored criterion as the fields of a form. */
 final class CriterionRow

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Screens;
+namespace App\View\Contacts;
 
 use App\Models\Contact;
 use App\Models\Offer;
