@@ -118,6 +118,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/reasons/{reason}', [ReasonController::class, 'show'])->name('reasons.show');
     Route::delete('/reasons/{reason}', [ReasonController::class, 'destroy'])->name('reasons.destroy');
     Route::post('/reasons/{reason}/approaches', [ApproachController::class, 'store'])->name('approaches.store');
+    Route::post('/accounts/{account}/approaches', [ApproachController::class, 'straight'])->name('accounts.approach');
     Route::patch('/approaches/{approach}', [ApproachController::class, 'update'])->name('approaches.update');
     Route::delete('/approaches/{approach}', [ApproachController::class, 'destroy'])->name('approaches.destroy');
 
@@ -146,6 +147,8 @@ Route::middleware('auth')->group(function (): void {
         return redirect()->route('rules.edit', $offer);
     })->name('rules');
     Route::get('/rules/versions/{ruleSet}', [RulesController::class, 'version'])->name('rules.version');
+    Route::get('/rules/values', [RulesController::class, 'values'])->name('rules.values');
+    Route::get('/rules/suggestions', [RulesController::class, 'suggest'])->name('rules.suggest');
     Route::get('/rules/{offer}', [RulesController::class, 'edit'])->name('rules.edit');
     Route::post('/rules/{offer}/preview', [RulesController::class, 'preview'])->name('rules.preview');
     Route::post('/rules/{offer}/matches', [RulesController::class, 'matches'])->name('rules.matches');

@@ -20,7 +20,7 @@ enum Column: string
     case LastName = 'last name';
     case Title = 'title';
     case ReadAs = 'read as';
-    case InPostSince = 'in post since';
+    case InPostSince = 'in the position since';
     case Account = 'account';
     case Domain = 'domain';
     case Email = 'e-mail';

@@ -50,6 +50,8 @@ final class Search
     public static function from(Offer $offer, array $query): self
     {
         $subject = Subject::tryFrom(is_string($query['on'] ?? null) ? $query['on'] : '') ?? Subject::Contacts;
+        // A step that is edited comes last in its form, and keeps its place by its number.
+        is_array($query['c'] ?? null) && ksort($query['c']);
         $rows = is_array($query['c'] ?? null) ? array_slice(array_values(array_filter($query['c'], is_array(...))), 0, self::MOST) : [];
         $steps = array_values(array_filter(array_map(StepForm::from(...), $rows), fn (?StepForm $step): bool => $step !== null && $step->field->suits($subject)));
 

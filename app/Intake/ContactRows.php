@@ -51,7 +51,7 @@ final class ContactRows implements Rows
             'last_name' => new Column('Last name', ['last name', 'lastname', 'surname', 'family name', 'nachname', 'efternamn', 'efternavn', 'etternavn', 'achternaam', 'nazwisko', 'sukunimi', 'nom'], 'Askov-Rye'),
             'name' => new Column('Whole name', ['name', 'full name', 'contact', 'person', 'namn', 'navn', 'naam', 'kontaktperson', 'ansprechpartner'], ''),
             'title' => new Column('Title', ['title', 'job title', 'position', 'role', 'funktion', 'titel', 'tittel', 'stanowisko', 'stilling', 'functie', 'befattning', 'titteli', 'poste'], 'Head of Maintenance'),
-            'since' => new Column('In the post since', ['in post since', 'since', 'start', 'started', 'seit', 'sedan', 'siden', 'sinds', 'od'], '11/2026'),
+            'since' => new Column('In the position since', ['in the position since', 'in post since', 'since', 'start', 'started', 'seit', 'sedan', 'siden', 'sinds', 'od'], '11/2026'),
             'email' => new Column('E-mail address', ['email', 'e mail', 'mail', 'email address', 'e mail address', 'e post', 'epost', 'e mail adresse', 'sahkoposti', 'courriel'], 'p.askov-rye@tunhede.example'),
             'email_state' => new Column('State of the address', ['email state', 'email status', 'state', 'address state', 'e mail status'], 'valid'),
             'phone' => new Column('Direct phone', ['phone', 'direct phone', 'telephone', 'mobile', 'telefon', 'mobil', 'telefoon', 'direktwahl', 'puhelin', 'puh', 'komorka'], ''),
@@ -121,7 +121,7 @@ final class ContactRows implements Rows
             }
             $address = self::personalAddress($record);
             if ($this->erased->isErased($record['domain'], $record['first_name'], $record['last_name'], [$address, $record['profile'] ?? null])) {
-                $tally->rejected[$line] = 'This person asked to be erased, and is not taken in again.';
+                $tally->rejected[$line] = 'This person asked to be erased, and is not brought in again.';
 
                 continue;
             }

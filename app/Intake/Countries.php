@@ -30,6 +30,19 @@ final class Countries
         return $code === null ? '' : (string) Locale::getDisplayRegion('-'.$code, 'en');
     }
 
+    /** @return array<string, string> code → English name */
+    public static function all(): array
+    {
+        $names = [];
+        foreach (ResourceBundle::create('en', 'ICUDATA-region')?->get('Countries') ?? [] as $code => $name) {
+            if (preg_match('/^[A-Z]{2}$/', (string) $code)) {
+                $names[(string) $code] = (string) $name;
+            }
+        }
+
+        return $names;
+    }
+
     /** @return array<string, string> */
     private static function read(): array
     {

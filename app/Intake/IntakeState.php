@@ -25,9 +25,9 @@ enum IntakeState: string
         return match ($this) {
             self::Draft => 'waiting for you to check the columns',
             self::Queued => 'about to begin',
-            self::Running => 'being taken in',
+            self::Running => 'being brought in',
             self::Stopped => 'stopped half-way; can be continued or undone',
-            self::Done => 'taken in',
+            self::Done => 'brought in',
             self::Undoing => 'being undone',
             self::Undone => 'undone',
         };

@@ -6,7 +6,7 @@ namespace App\Intake;
 
 use RuntimeException;
 
-/** A row that is not taken; the message says why. */
+/** A row that is refused; the message says why. */
 final class RejectedRow extends RuntimeException
 {
 }

@@ -74,7 +74,7 @@ final class RelationRows implements Rows
                 continue;
             }
             if ($this->erased->isErased((string) $record['domain'], $record['first'], $record['last'], [$record['email'], $record['profile']])) {
-                $tally->rejected[$line] = 'This person asked to be erased, and is not taken in again.';
+                $tally->rejected[$line] = 'This person asked to be erased, and is not brought in again.';
 
                 continue;
             }

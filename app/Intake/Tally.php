@@ -13,7 +13,7 @@ final class Tally
 
     public int $unchanged = 0;
 
-    /** @var array<int, string> line → why it was not taken */
+    /** @var array<int, string> line → why it was refused */
     public array $rejected = [];
 
     public function add(self $other): void

@@ -41,7 +41,7 @@ final class RunIntake implements ShouldQueue
         Log::error($e);
         Intake::query()->whereKey($this->intake)->whereIn('state', [IntakeState::Queued, IntakeState::Running, IntakeState::Undoing])->update([
             'state' => IntakeState::Stopped,
-            'message' => 'Something went wrong on our side, so it stopped after the last whole part. What was taken in is there; continue it, or undo it.',
+            'message' => 'Something went wrong on our side, so it stopped after the last whole part. What was brought in is there; continue it, or undo it.',
         ]);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Spatie\Activitylog\LogOptions;
@@ -67,6 +68,15 @@ final class Approach extends Model
     public function reason(): BelongsTo
     {
         return $this->belongsTo(Reason::class);
+    }
+
+    /**
+     * @param  Builder<self>  $query
+     * @return Builder<self> made by somebody today
+     */
+    public function scopeTodayBy(Builder $query, User $user): Builder
+    {
+        return $query->where('user_id', $user->id)->where('made_at', '>=', today());
     }
 
     public function getActivitylogOptions(): LogOptions

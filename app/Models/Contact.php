@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -70,5 +71,14 @@ final class Contact extends Model
     public function getActivitylogOptions(): LogOptions
     {
         return LogOptions::defaults()->logOnly(['account_id', 'first_name', 'last_name', 'title'])->logOnlyDirty()->dontSubmitEmptyLogs();
+    }
+
+    /**
+     * @param  Builder<self>  $query
+     * @return Builder<self> whose title no dictionary knows
+     */
+    public function scopeUnread(Builder $query): Builder
+    {
+        return $query->where('reading', 0)->whereNotNull('title');
     }
 }

@@ -7,7 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A row that was not taken, and why.
+ * A row that was refused, and why.
  *
  * @property list<string> $row
  * @property int $id

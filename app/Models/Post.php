@@ -37,4 +37,10 @@ final class Post extends Model
     {
         return $this->belongsTo(Account::class);
     }
+
+    /** The company by domain or name, where it is not the one a contact is at. */
+    public function elsewhere(Contact $contact): ?string
+    {
+        return $this->account_id === $contact->account_id ? null : $this->account->domain ?? $this->company;
+    }
 }

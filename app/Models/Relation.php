@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Luftig\Core\Network\Strength;
@@ -52,5 +53,14 @@ final class Relation extends Model
     public function strength(): float
     {
         return Strength::ofConnection($this->exchanges, $this->last_exchange === null ? null : max(0.0, $this->last_exchange->diffInDays(now(), false) / self::DAYS_IN_MONTH));
+    }
+
+    /**
+     * @param  Builder<self>  $query
+     * @return Builder<self> that somebody brought, or that others brought of theirs
+     */
+    public function scopeSeenBy(Builder $query, User $user): Builder
+    {
+        return $query->where(fn (Builder $either) => $either->where('brought_by', $user->id)->orWhere('user_id', $user->id));
     }
 }

@@ -25,7 +25,7 @@ enum Result: string
             self::Later => 'later',
             self::No => 'no',
             self::WrongPerson => 'wrong person',
-            self::LeftPost => 'left the post',
+            self::LeftPost => 'left the position',
             self::Bounced => 'bounced',
             self::Silent => 'silent',
             self::Stop => 'stop',

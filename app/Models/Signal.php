@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Luftig\Core\Signal\Kind;
@@ -52,5 +53,14 @@ final class Signal extends Model
     public function contact(): BelongsTo
     {
         return $this->belongsTo(Contact::class);
+    }
+
+    /**
+     * @param  Builder<self>  $query
+     * @return Builder<self> those of everybody and those that only an offer looks for
+     */
+    public function scopeOfOffer(Builder $query, Offer $offer): Builder
+    {
+        return $query->where(fn (Builder $either) => $either->whereNull('offer_id')->orWhere('offer_id', $offer->id));
     }
 }

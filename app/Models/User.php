@@ -18,6 +18,7 @@ use Spatie\Activitylog\Traits\LogsActivity;
  * @property Role $role
  * @property bool $signs_in
  * @property int $pace
+ * @property list<string>|null $recent_conditions  in the Finder, the last first
  */
 final class User extends Authenticatable
 {
@@ -30,7 +31,7 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class, 'signs_in' => 'boolean'];
+        return ['password' => 'hashed', 'role' => Role::class, 'signs_in' => 'boolean', 'recent_conditions' => 'array'];
     }
 
     public function leads(): bool

@@ -89,7 +89,7 @@ final readonly class Choosing
         $taken = Reservation::query()->where('account_id', $account->id)->where('until', '>=', today())->count();
         $most = Choice::most($account->headcount);
 
-        return $made + $taken < $most ? null : "The team presses this account: $made of its people were approached in ".self::DAYS_OF_ACCOUNT." days and $taken are taken, of at most $most.";
+        return $made + $taken < $most ? null : "The team presses this account: $made of its people were approached in ".self::DAYS_OF_ACCOUNT." days and $taken are reserved, of at most $most.";
     }
 
     /**

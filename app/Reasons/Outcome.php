@@ -35,7 +35,7 @@ final class Outcome
             if ($contact !== null && in_array($result, [Result::LeftPost, Result::Stop], true)) {
                 KeepOut::query()->firstOrCreate(
                     ['type' => 'contact', 'contact_id' => $contact->id],
-                    ['value' => $contact->name(), 'account_id' => $contact->account_id, 'reason' => $result === Result::Stop ? 'asked not to be contacted' : 'left the post', 'user_id' => $by->id],
+                    ['value' => $contact->name(), 'account_id' => $contact->account_id, 'reason' => $result === Result::Stop ? 'asked not to be contacted' : 'left the position', 'user_id' => $by->id],
                 );
             }
             if ($contact !== null && $result === Result::LeftPost) {

@@ -14,7 +14,8 @@ use Luftig\Core\Priority\ChannelType;
 /** How a contact is reached: the best channel and what all of them are worth. */
 final readonly class Reach
 {
-    private function __construct(public float $access, public ?Channel $best)
+    /** @param  array<string, Channel>  $byType  the best of each type */
+    private function __construct(public float $access, public ?Channel $best, private array $byType)
     {
     }
 
@@ -24,17 +25,30 @@ final readonly class Reach
         $best = null;
         $most = 0.0;
         $rules = [];
+        $byType = [];
+        $worths = [];
         foreach ($contact->channels as $channel) {
             if ($barred->address($channel->value) !== null) {
                 continue;
             }
             $rules[] = $rule = $channel->asRule($now);
-            if ($rule->worth() > $most) {
-                [$best, $most] = [$channel, $rule->worth()];
+            $worth = $rule->worth();
+            if ($worth > $most) {
+                [$best, $most] = [$channel, $worth];
+            }
+            $type = $channel->type->value;
+            if ($worth > ($worths[$type] ?? 0.0)) {
+                [$byType[$type], $worths[$type]] = [$channel, $worth];
             }
         }
 
-        return new self(Access::of($rules)->value, $best);
+        return new self(Access::of($rules)->value, $best, $byType);
+    }
+
+    /** The best address, number or profile of a type; null: there is none that works and may be used. */
+    public function best(ChannelType $type): ?string
+    {
+        return ($this->byType[$type->value] ?? null)?->value;
     }
 
     public function label(): string

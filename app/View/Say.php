@@ -6,6 +6,8 @@ namespace App\View;
 
 use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
+use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Support\Str;
 
 /** Numbers and times as the screens write them. */
 final class Say
@@ -28,6 +30,87 @@ final class Say
             $value < 0 => '−'.$text,
             default => '+'.$text,
         };
+    }
+
+    public static function number(int|float $value): string
+    {
+        return number_format($value);
+    }
+
+    /** One decimal, as a priority is written where it is explained. */
+    public static function tenths(float $value): string
+    {
+        return number_format($value, 1);
+    }
+
+    /** A priority, or a dash where there is none. */
+    public static function priority(?float $value): string
+    {
+        return $value === null ? '–' : (string) (int) round($value);
+    }
+
+    /** 0–100, of 0–1, for drawing. */
+    public static function hundredths(float $share): int
+    {
+        return (int) round(100 * max(0.0, min(1.0, $share)));
+    }
+
+    public static function heads(?int $headcount, ?string $given = null): string
+    {
+        return $headcount === null ? 'heads unknown' : ($given ?? self::number($headcount)).' heads';
+    }
+
+    /** 3 March */
+    public static function day(CarbonInterface $day): string
+    {
+        return $day->isoFormat('D MMMM');
+    }
+
+    /** Tuesday 3 March */
+    public static function weekday(CarbonInterface $day): string
+    {
+        return $day->isoFormat('dddd D MMMM');
+    }
+
+    /** 3 March 2026 */
+    public static function date(CarbonInterface $day): string
+    {
+        return $day->isoFormat('D MMMM YYYY');
+    }
+
+    /** Mar 2026 */
+    public static function month(CarbonInterface $day): string
+    {
+        return $day->isoFormat('MMM YYYY');
+    }
+
+    /** 3 March 2026, 09:00 UTC */
+    public static function moment(CarbonInterface $time): string
+    {
+        return $time->isoFormat('D MMMM YYYY, HH:mm').' UTC';
+    }
+
+    /** From when to when, as far as it is known. */
+    public static function months(?CarbonInterface $since, ?CarbonInterface $until): string
+    {
+        return ($since === null ? '?' : self::month($since)).' – '.($until === null ? 'now' : self::month($until));
+    }
+
+    /** @param  LengthAwarePaginator<int|string, mixed>  $pages */
+    public static function pages(LengthAwarePaginator $pages): string
+    {
+        return self::number((int) $pages->firstItem()).'–'.self::number((int) $pages->lastItem()).' of '.self::number($pages->total());
+    }
+
+    /** What is known of several things, in a line. */
+    public static function line(?string ...$parts): string
+    {
+        return implode(' · ', array_filter($parts, fn (?string $part): bool => $part !== null && $part !== ''));
+    }
+
+    public static function cut(string $text, int $most): string
+    {
+        return Str::limit($text, $most, '…');
     }
 
     public static function percent(float $value): string
@@ -90,9 +173,10 @@ final class Say
         };
     }
 
-    public static function count(int $number, string $thing): string
+    /** @param  string|null  $several  where it is not made by an s */
+    public static function count(int $number, string $thing, ?string $several = null): string
     {
-        return number_format($number).' '.$thing.($number === 1 ? '' : 's');
+        return self::number($number).' '.($number === 1 ? $thing : $several ?? "{$thing}s");
     }
 
     public static function money(float $amount, string $currency): string

@@ -23,7 +23,7 @@ enum Arrival: string
             self::Joined => 'joined from elsewhere',
             self::Promoted => 'promoted',
             self::Moved => 'moved inside the company',
-            self::Unknown => 'new in post',
+            self::Unknown => 'new in the position',
         };
     }
 }

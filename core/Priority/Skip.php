@@ -21,7 +21,7 @@ enum Skip: string
         return match ($this) {
             self::NotEligible => 'takes no part in buying',
             self::KeptOut => 'kept out',
-            self::Reserved => 'taken by a colleague',
+            self::Reserved => 'reserved by a colleague',
             self::Held => 'held until a trial has its answers',
             self::Approached => 'approached in the last 30 days',
             self::NoWay => 'neither a channel nor a path',

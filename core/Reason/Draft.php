@@ -15,6 +15,8 @@ final readonly class Draft
     /** Where the offer has none of its own. */
     private const QUESTION = 'May I ask who looks after that with you?';
 
+    private const WORDS_OF_SUBJECT = 7;
+
     /** @param  list<Evidence>  $evidence what it speaks of, the strongest first; at most two */
     private function __construct(private string $account, private ?string $addressee, private array $evidence, private string $question)
     {
@@ -54,6 +56,15 @@ final readonly class Draft
         return "$hello $seen. {$this->question}";
     }
 
+    /** Of a mail: what it is about, at most seven words (rule 21). */
+    public function subject(): string
+    {
+        $title = $this->evidence[0]->title ?? '';
+        $words = preg_split('/\s+/u', $title, -1, PREG_SPLIT_NO_EMPTY) ?: [];
+
+        return $words === [] || count($words) > self::WORDS_OF_SUBJECT ? "A question to {$this->account}" : $title;
+    }
+
     private function advice(Evidence $evidence): string
     {
         $whose = $evidence->isAddressee ? 'their' : ($evidence->person ?? 'somebody').'’s';
@@ -64,7 +75,7 @@ final readonly class Draft
             Kind::Growth => "ask what grows along with it: {$evidence->title}",
             Kind::Decline => 'ask what fewer hands have to manage now',
             Kind::NewLeader => $evidence->isAddressee ? 'ask what they found on taking over' : "ask what changes now: {$evidence->title}",
-            Kind::Promotion => "congratulate on $whose new post",
+            Kind::Promotion => "congratulate on $whose new position",
             Kind::CustomerAlum => 'speak of the customer they came from',
             Kind::LeadershipChange => 'ask what the new management looks at first',
             Kind::TechAdopted => "offer what completes it: {$evidence->title}",
@@ -85,7 +96,7 @@ final readonly class Draft
         return match ($evidence->kind) {
             Kind::Funding, Kind::News, Kind::Expansion, Kind::HiringFreeze => "I read of {$this->account}: $what",
             Kind::Hiring => "I saw what you are looking for: $what",
-            Kind::NewLeader, Kind::Promotion => $evidence->isAddressee ? 'congratulations on the new post' : "I saw that there is a new face with you: $what",
+            Kind::NewLeader, Kind::Promotion => $evidence->isAddressee ? 'congratulations on the new position' : "I saw that there is a new face with you: $what",
             Kind::CustomerAlum => $evidence->isAddressee ? 'we may have met where you worked before' : 'one of you knows us from a former employer',
             Kind::PostEngagement => $evidence->isAddressee ? 'what you said under the post stayed with me' : "I came across a remark from your house: $what",
             default => "I noticed: $what",

@@ -1,6 +1,9 @@
-// Before anything is painted: the theme that was chosen, else that of the system.
-(() => {
-    const chosen = localStorage.getItem('luftig-theme');
-    const dark = chosen ? chosen === 'dark' : matchMedia('(prefers-color-scheme: dark)').matches;
-    document.documentElement.dataset.theme = dark ? 'dark' : 'light';
-})();
+/** Dark or light, as chosen on this machine. */
+export default () => ({
+    toggle() {
+        const root = document.documentElement;
+        root.dataset.bsTheme = root.dataset.bsTheme === 'dark' ? 'light' : 'dark';
+        localStorage.setItem('luftig-theme', root.dataset.bsTheme);
+        dispatchEvent(new Event('themed'));
+    },
+});

@@ -1,28 +1,26 @@
 <x-layout title="Sign in">
-    <div class="sign-in">
-        <div class="stack">
-            <svg width="150" height="52" viewBox="0 0 36 13" fill="none" stroke="currentColor" class="pine" aria-hidden="true"><circle cx="3" cy="11" r="2" fill="currentColor" stroke="none"/><path d="M3 11H31M17 11l3.5-8M22 11l3.5-8M27 11l3.5-8M31 11l3.5-8" stroke-width="1" stroke-linecap="round"/></svg>
+    <div class="row g-4 justify-content-center pt-5">
+        <div class="col-md-5 vstack gap-3">
+            <x-mark width="150" />
             <h1>Luftig</h1>
-            <p class="soft">Whom to approach today, and what the reason is.</p>
-            <form method="post" action="/sign-in" class="stack gap">
-                @csrf
-                <label class="field"><span>E-mail address</span><input name="email" type="email" autocomplete="username" required value="{{ old('email') }}"></label>
-                <label class="field"><span>Password</span><input name="password" type="password" autocomplete="current-password" required></label>
-                <x-wrong for="email" />
-                <label><input type="checkbox" name="remember" value="1"> Stay signed in on this machine</label>
-                <div><button class="button primary">Sign in</button></div>
-            </form>
+            <p class="text-body-tertiary">Whom to approach today, and what the reason is.</p>
+            <x-form to="/sign-in" class="vstack gap-3 align-items-start">
+                <x-field class="w-100" label="E-mail address" name="email" type="email" autocomplete="username" required :value="old('email')" />
+                <x-field class="w-100" label="Password" name="password" type="password" autocomplete="current-password" required />
+                <x-tick name="remember" value="1" label="Stay signed in on this machine" />
+                <x-button kind="primary">Sign in</x-button>
+            </x-form>
         </div>
         @if ($people->isNotEmpty())
-            <div>
+            <div class="col-md-5">
                 <h2>Look around as …</h2>
-                <p class="muted around">Blåsvik Metering and everybody in it are invented.</p>
-                <form method="post" action="{{ route('sign-in.demo') }}">
-                    @csrf
+                <p class="text-body-secondary py-2">Blåsvik Metering and everybody in it are invented.</p>
+                <x-form :to="route('sign-in.demo')" class="list-group">
                     @foreach ($people as $person)
-                        <button class="person-button" name="user" value="{{ $person->id }}"><span class="strong">{{ $person->name }}</span><span class="muted">{{ $person->role->value }}</span></button>
+                        <button class="list-group-item list-group-item-action hstack py-3" name="user" value="{{ $person->id }}" data-person>
+                            <strong>{{ $person->name }}</strong><span class="ms-auto text-body-secondary">{{ $person->role->value }}</span></button>
                     @endforeach
-                </form>
+                </x-form>
             </div>
         @endif
     </div>

@@ -1,5 +1,5 @@
-@props(['person'])
-<label class="field"><span>Name</span><input name="name" required maxlength="100" value="{{ $person?->name }}"></label>
-<label class="field"><span>E-mail address (empty: does not sign in)</span><input name="email" type="email" maxlength="190" value="{{ $person?->email }}"></label>
-<label class="field"><span>Role</span><select name="role">@foreach ($roles as $role)<option value="{{ $role->value }}" @selected($person?->role === $role)>{{ $role->value }}</option>@endforeach</select></label>
-<label class="field"><span>{{ $person?->password ? 'New password, if it changes' : 'Password' }}</span><input name="password" type="password" minlength="10" autocomplete="new-password"></label>
+<x-field width="col-md-6" label="Name" name="name" required maxlength="100" :value="$person?->name" />
+<x-field width="col-md-6" label="E-mail address (empty: does not sign in)" name="email" type="email" maxlength="190" :value="$person?->email" />
+<x-field width="col-md-6" label="Role" name="role" :options="App\View\Choices::among($roles)" :value="$person?->role->value" />
+<x-field width="col-md-6" :label="$person?->password ? 'New password, if it changes' : 'Password'" name="password" type="password" minlength="10"
+    autocomplete="new-password" />

@@ -1,31 +1,29 @@
-<x-layout title="Team" at="">
+<x-layout title="Team" at="team">
     <h1>Team</h1>
-    <p class="soft above">Who signs in, and leaders and colleagues who never do but know many people.</p>
-    <div class="two gap">
-        <div>
+    <p class="text-body-tertiary mt-2">Who signs in, and leaders and colleagues who never do but know many people.</p>
+    <div class="row g-4 mt-0">
+        <div class="col-lg-8">
+            <x-wrong :for="['name', 'email', 'role', 'password']" />
             @foreach ($people as $person)
-                <details class="point"><summary style="padding-left: 14px"><span><strong>{{ $person->name }}</strong> <span class="muted">{{ $person->email ?? 'does not sign in' }}</span></span><span>{{ $person->role->value }}</span></summary>
+                <details class="border-bottom">
+                    <summary class="py-2"><span class="float-end ms-2">{{ $person->role->value }}</span><strong>{{ $person->name }}</strong>
+                        <span class="text-body-secondary">{{ $person->email ?? 'does not sign in' }}</span></summary>
                     @can('update', $person)
-                        <form method="post" action="{{ route('team.update', $person) }}" class="grid" style="padding: 6px 0 14px 14px">@csrf @method('PATCH')
+                        <x-form :to="route('team.update', $person)" method="patch" class="row g-3 pb-3">
                             @include('team-fields', ['person' => $person])
-                            <div style="align-self: end"><button class="button">Keep</button></div></form>
-                    @else <p class="muted" style="padding: 0 14px 12px">Only an admin changes an admin.</p> @endcan
+                            <div class="col-12"><x-button>Keep</x-button></div></x-form>
+                    @else<p class="text-body-secondary pb-3">Only an admin changes an admin.</p>@endcan
                 </details>
             @endforeach
-            <x-wrong :for="['name', 'email', 'role', 'password']" />
         </div>
-        <div class="stack aside">
-            <form method="post" action="{{ route('team.store') }}" class="card stack">@csrf
-                <h2>Somebody new</h2>
-                @include('team-fields', ['person' => null])
-                <button class="button primary">Add</button>
-            </form>
-            <form method="post" action="{{ route('offers.store') }}" class="card stack">@csrf
-                <h2>A new offer</h2>
-                <label class="field"><span>Name of the offer</span><input name="name" required maxlength="60"></label>
-                <label class="field"><span>What it is</span><input name="about" maxlength="190"></label>
-                <button class="button">Begin its rules</button>
-            </form>
+        <div class="col-lg-4 vstack gap-3">
+            <x-form :to="route('team.store')" class="card card-body"><h2>Somebody new</h2>
+                <div class="row g-3 mt-0">@include('team-fields', ['person' => null])
+                    <div class="col-12"><x-button kind="primary">Add</x-button></div></div></x-form>
+            <x-form :to="route('offers.store')" class="card card-body vstack gap-3 align-items-start"><h2>A new offer</h2>
+                <x-field class="w-100" label="Name of the offer" name="name" required maxlength="60" />
+                <x-field class="w-100" label="What it is" name="about" maxlength="190" />
+                <x-button>Begin its rules</x-button></x-form>
         </div>
     </div>
 </x-layout>

@@ -7,15 +7,17 @@ namespace App\Http\Controllers;
 use App\Finder\Indexes;
 use App\Http\Requests\ApproachRequest;
 use App\Http\Requests\ResultRequest;
+use App\Models\Account;
 use App\Models\Approach;
-use App\Models\ApproachKind;
+use App\Models\Contact;
+use App\Models\Offer;
 use App\Models\Reason;
 use App\Models\Result;
-use App\People\Taking;
+use App\Reasons\Approaching;
 use App\Reasons\Outcome;
 use App\Standings\Barred;
-use App\Standings\Snapshot;
 use App\Standings\Standings;
+use App\View\Undo;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\RedirectResponse;
 
@@ -24,23 +26,30 @@ final class ApproachController extends Controller
     public function store(ApproachRequest $request, Reason $reason): RedirectResponse
     {
         $reason->load('account', 'offer.rules', 'contact');
-        $barred = Barred::now();
-        $why = $barred->account($reason->account_id, $reason->account->domain) ?? ($reason->contact_id === null ? null : $barred->contact($reason->contact_id));
+        $why = self::barred($reason->account, $reason->contact);
         if ($why !== null) {
             return back()->withErrors(['kind' => "This approach was not recorded: they are kept out ({$why})."]);
         }
-        Approach::query()->create([
-            'offer_id' => $reason->offer_id, 'account_id' => $reason->account_id, 'contact_id' => $reason->contact_id, 'reason_id' => $reason->id, 'user_id' => $request->user()->id,
-            'kind' => ApproachKind::from($request->string('kind')->toString()), 'made_at' => now(), 'next_step' => $request->input('next_step'), 'next_step_on' => $request->input('next_step_on'),
-            'snapshot' => Snapshot::of($reason->offer, $reason->account_id, CarbonImmutable::now()),
-        ]);
+        $approach = Approaching::record($request->approach(), $reason->offer, $reason->account, $reason->contact, $request->user(), $reason);
 
-        Indexes::changed([$reason->account_id]);
-        if ($reason->contact !== null) {
-            Taking::release($reason->contact, $request->user());
+        return redirect()->route('reasons.show', $reason)->with('said', 'The approach is recorded.')
+            ->with('undo', Undo::by('delete', route('approaches.destroy', $approach)));
+    }
+
+    /** Done from a screen with the words that stood there, which become a reason with what they rest on. */
+    public function straight(ApproachRequest $request, Offer $offer, Account $account): RedirectResponse
+    {
+        $contact = $request->filled('contact') ? $account->contacts()->findOrFail($request->integer('contact')) : null;
+        $why = self::barred($account, $contact);
+        if ($why !== null) {
+            return back()->withErrors(['kind' => "This approach was not recorded: they are kept out ({$why})."]);
         }
+        $words = $request->string('words')->trim()->toString();
+        $reason = Approaching::reasonFor($offer, $account, $contact, $request->user(), $words, $request->string('kind')->toString());
+        $approach = Approaching::record($request->approach(), $offer, $account, $contact, $request->user(), $reason);
 
-        return redirect()->route('reasons.show', $reason)->with('said', 'The approach is recorded.');
+        return back()->with('said', 'The approach to '.($contact?->name() ?? $account->name).' is recorded.')
+            ->with('undo', Undo::by('delete', route('approaches.destroy', $approach)));
     }
 
     public function update(ResultRequest $request, Approach $approach, Standings $standings): RedirectResponse
@@ -59,6 +68,13 @@ final class ApproachController extends Controller
         $approach->delete();
         Indexes::changed([$approach->account_id]);
 
-        return back()->with('said', 'The approach is taken back; the reason is ready again.');
+        return back()->with('said', 'The approach is undone; the reason is ready again.');
+    }
+
+    private static function barred(Account $account, ?Contact $contact): ?string
+    {
+        $barred = Barred::now();
+
+        return $barred->account($account->id, $account->domain) ?? ($contact === null ? null : $barred->contact($contact->id));
     }
 }

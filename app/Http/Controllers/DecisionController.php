@@ -9,6 +9,7 @@ use App\Models\Account;
 use App\Models\Decision;
 use App\Models\Offer;
 use App\Standings\Standings;
+use App\View\Undo;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -31,7 +32,7 @@ final class DecisionController extends Controller
         $this->standings->refresh();
 
         return redirect()->to($request->nextPage())->with('said', $account->name.' '.sprintf(self::SAID[$decision], $until?->isoFormat('dddd D MMMM')))
-            ->with('takeBack', route('decision.destroy', $account));
+            ->with('undo', Undo::by('delete', route('decision.destroy', $account)));
     }
 
     public function destroy(Request $request, Offer $offer, Account $account): RedirectResponse

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\Double;
 use App\People\Doubles;
 use App\Standings\Standings;
+use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -27,7 +28,7 @@ final class DoubleController extends Controller
         }
         $this->standings->refresh();
 
-        return back()->with('said', $request->input('decision') === 'same' ? 'The two are one now; both originals are kept.' : 'The two stay separate.')->with('takeBack', route('doubles.destroy', $double));
+        return back()->with('said', $request->input('decision') === 'same' ? 'The two are one now; both originals are kept.' : 'The two stay separate.')->with('undo', Undo::by('delete', route('doubles.destroy', $double)));
     }
 
     public function destroy(Double $double): RedirectResponse

@@ -11,9 +11,11 @@ use App\Models\Offer;
 use App\Models\Standing;
 use App\Standings\Standings;
 use App\View\Account\BuyingGroup;
-use Illuminate\Contracts\View\View;
+use App\View\Components\Group;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Blade;
 use Illuminate\Validation\Rule;
 use Luftig\Core\Priority\Part;
 
@@ -25,7 +27,7 @@ final class GroupPlaceController extends Controller
 
     private const OUT = 'out';
 
-    public function update(Request $request, Offer $offer, Account $account, Contact $contact, Standings $standings): RedirectResponse|View
+    public function update(Request $request, Offer $offer, Account $account, Contact $contact, Standings $standings): RedirectResponse|Response
     {
         abort_unless($contact->account_id === $account->id, 404);
         $request->validate([
@@ -47,7 +49,7 @@ final class GroupPlaceController extends Controller
         if ($request->header('HX-Request')) {
             $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->firstOrFail();
 
-            return view('accounts.group', ['account' => $account, 'group' => BuyingGroup::of($offer, $account, $standing, $request->user()), 'moved' => $contact]);
+            return response(Blade::renderComponent(new Group($account, BuyingGroup::of($offer, $account, $standing, $request->user()), $contact)));
         }
 
         return redirect()->to(route('accounts.show', $account).'#group');

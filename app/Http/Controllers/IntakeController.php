@@ -10,39 +10,25 @@ use App\Intake\Importer;
 use App\Intake\IntakeKind;
 use App\Intake\IntakeState;
 use App\Intake\Mapping;
-use App\Intake\Preview;
 use App\Intake\Receive;
 use App\Intake\UnreadableFile;
 use App\Jobs\RunIntake;
-use App\Models\Double;
-use App\Models\IndustryLabel;
 use App\Models\Intake;
 use App\Models\IntakeRejection;
-use App\Models\User;
 use App\Support\Csv;
-use App\View\Intake\DoubtfulPair;
+use App\View\Intake\CheckPage;
+use App\View\Intake\IntakePage;
+use App\View\Intake\IntakesPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Luftig\Core\Firm\Industries;
+use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class IntakeController extends Controller
 {
-    private const PAGE = 15;
-
-    private const REJECTED_SHOWN = 50;
-
-    private const PAIRS_SHOWN = 10;
-
     public function index(): View
     {
-        return view('intake.index', [
-            'intakes' => Intake::query()->with('user')->latest('id')->paginate(self::PAGE),
-            'labels' => IndustryLabel::query()->whereNull('code')->orderBy('label')
-                ->withCount(['accounts as used'])->get(),
-            'industries' => Industries::names(),
-            'pairs' => DoubtfulPair::open(self::PAIRS_SHOWN), 'open' => Double::query()->where('state', 'open')->count(), 'decided' => DoubtfulPair::decided(),
-        ]);
+        return view('intake.index', ['page' => IntakesPage::of()]);
     }
 
     public function store(UploadRequest $request): RedirectResponse
@@ -51,23 +37,19 @@ final class IntakeController extends Controller
         try {
             $intake = Receive::file($file->getPathname(), $file->getClientOriginalName(), $request->user());
         } catch (UnreadableFile $e) {
-            return back()->withErrors(['file' => $file->getClientOriginalName().' was not taken. '.$e->getMessage()]);
+            return back()->withErrors(['file' => $file->getClientOriginalName().' was refused. '.$e->getMessage()]);
         }
 
         return redirect()->route('intake.show', $intake);
     }
 
-    public function show(Intake $intake): View
+    public function show(Request $request, Intake $intake): View
     {
         $intake->load('user');
-        if ($intake->state === IntakeState::Draft) {
-            return view('intake.check', [
-                'intake' => $intake, 'columns' => $intake->kind->rows()::columns(), 'preview' => Preview::of($intake),
-                'problem' => Mapping::problem($intake->kind, $intake->mapping ?? []), 'same' => $this->same($intake), 'people' => $intake->kind === IntakeKind::Relations ? User::query()->orderBy('name')->get() : [],
-            ]);
-        }
 
-        return view('intake.show', ['intake' => $intake, 'rejected' => $intake->rejections()->limit(self::REJECTED_SHOWN)->get()]);
+        return $intake->state === IntakeState::Draft
+            ? view('intake.check', ['page' => CheckPage::of($intake, $request->user())])
+            : view('intake.show', ['page' => IntakePage::of($intake)]);
     }
 
     /** Another kind of rows, or other columns. */
@@ -115,21 +97,21 @@ final class IntakeController extends Controller
         return redirect()->route('intake.show', $intake);
     }
 
-    /** Forgets a file that was not taken in. */
+    /** Forgets a file that was not brought in. */
     public function destroy(Intake $intake, Importer $importer): RedirectResponse
     {
         abort_unless($intake->state === IntakeState::Draft, 409);
         @unlink($importer::path($intake));
         $intake->delete();
 
-        return redirect()->route('intake.index')->with('said', "{$intake->name} was put aside; nothing of it was taken in.");
+        return redirect()->route('intake.index')->with('said', "{$intake->name} was put aside; nothing of it was brought in.");
     }
 
     public function rejected(Intake $intake): StreamedResponse
     {
         $columns = $intake->format['columns'];
 
-        return Csv::download('rejected-'.$intake->id.'.csv', [...$columns, 'line', 'why it was not taken'], $intake->rejections()->lazy(500)->map(
+        return Csv::download('rejected-'.$intake->id.'.csv', [...$columns, 'line', 'why it was refused'], $intake->rejections()->lazy(500)->map(
             fn (IntakeRejection $row): array => [...array_pad(array_slice($row->row, 0, count($columns)), count($columns), ''), (string) $row->line, $row->reason],
         ));
     }
@@ -140,11 +122,5 @@ final class IntakeController extends Controller
         unset($columns['extras']);
 
         return Csv::download("luftig-$kind.csv", array_map(fn (string $field): string => str_replace('_', ' ', $field), array_keys($columns)), [array_column($columns, 'example')]);
-    }
-
-    /** The same file, brought before or by somebody else just now. */
-    private function same(Intake $intake): ?Intake
-    {
-        return Intake::query()->with('user')->where('checksum', $intake->checksum)->whereKeyNot($intake->id)->whereNotIn('state', [IntakeState::Draft, IntakeState::Undone])->latest('id')->first();
     }
 }

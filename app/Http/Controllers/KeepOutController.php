@@ -9,30 +9,22 @@ use App\Intake\AccountIds;
 use App\Models\Account;
 use App\Models\Channel;
 use App\Models\Contact;
-use App\Models\CustomerPeriod;
 use App\Models\KeepOut;
 use App\Models\KeepOutType;
 use App\Standings\Recognising;
 use App\Standings\Standings;
+use App\View\KeepOut\KeepOutPage;
 use App\View\Say;
+use App\View\Undo;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 
 final class KeepOutController extends Controller
 {
-    private const PAGE = 25;
-
-    public function index(Request $request): View
+    public function index(): View
     {
-        return view('keep-out', [
-            'entries' => KeepOut::query()->with('account', 'contact', 'user')->inForce()->latest()->latest('id')->paginate(self::PAGE),
-            'ended' => KeepOut::query()->where('until', '<', today())->count(),
-            'customers' => CustomerPeriod::query()->where(fn ($q) => $q->whereNull('since')->orWhere('since', '<=', today()))->where(fn ($q) => $q->whereNull('until')->orWhere('until', '>=', today()))->distinct()->count('account_id'),
-            'competitors' => Account::query()->where('status', 'competitor')->count(),
-            'agencies' => Account::query()->where('status', 'agency')->count() + DB::table('recognised')->whereNull('keep_out_id')->whereNotIn('account_id', Account::query()->whereNotNull('status')->select('id'))->count(),
-        ]);
+        return view('keep-out', ['page' => KeepOutPage::of()]);
     }
 
     public function store(KeepOutRequest $request, Standings $standings): RedirectResponse
@@ -46,7 +38,7 @@ final class KeepOutController extends Controller
         $found = $entry->type === KeepOutType::Query ? DB::transaction(fn (): int => Recognising::apply($entry)) : null;
         $standings->refresh();
 
-        return redirect()->to($request->nextPage())->with('said', $found === null ? "{$entry->value} is kept out." : Say::count($found, 'account').($found === 1 ? ' is' : ' are')." kept out by “{$entry->value}”; whoever comes in later and matches is, too.")->with('takeBack', route('keep-out.destroy', $entry));
+        return redirect()->to($request->nextPage())->with('said', $found === null ? "{$entry->value} is kept out." : Say::count($found, 'account').($found === 1 ? ' is' : ' are')." kept out by “{$entry->value}”; whoever comes in later and matches is, too.")->with('undo', Undo::by('delete', route('keep-out.destroy', $entry)));
     }
 
     public function destroy(KeepOut $keepOut, Standings $standings): RedirectResponse

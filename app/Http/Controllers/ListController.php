@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Finder\Keeping;
-use App\Finder\Rows;
 use App\Finder\Sample;
 use App\Finder\Search;
 use App\Finder\SplitBy;
@@ -13,54 +12,33 @@ use App\Finder\Splitting;
 use App\Finder\Trial;
 use App\Models\KeptList;
 use App\Models\Offer;
-use App\Models\Tag;
-use App\Models\Watch;
-use App\Standings\Barred;
+use App\View\Lists\ListPage;
+use App\View\Lists\ListsPage;
+use App\View\Lists\SamplePage;
+use App\View\Undo;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 use Luftig\Core\Finder\Subject;
 
 final class ListController extends Controller
 {
-    private const PAGE = 25;
-
     public function index(Offer $offer): View
     {
-        $lists = KeptList::query()->with('user')->where('offer_id', $offer->id)->latest()->get();
-        $sizes = DB::table('list_members')->whereIn('list_id', $lists->modelKeys())->groupBy('list_id')->selectRaw('list_id, COUNT(*) AS size, COUNT(fits) AS judged, COALESCE(SUM(fits), 0) AS fits')->get()->keyBy('list_id');
-
-        return view('lists.index', ['lists' => $lists, 'sizes' => $sizes, 'watches' => Watch::query()->with('user')->where('offer_id', $offer->id)
-            ->selectRaw('watches.*, (SELECT COUNT(*) FROM watch_finds WHERE watch_id = watches.id AND why IS NOT NULL) AS found, (SELECT COUNT(*) FROM watch_finds WHERE watch_id = watches.id AND unread = 1) AS unread')->orderByDesc('unread')->orderBy('name')->get()]);
+        return view('lists.index', ['page' => ListsPage::of($offer)]);
     }
 
     public function show(Request $request, Offer $offer, KeptList $list): View
     {
-        $subject = Subject::from($list->subject);
-        $number = self::page($request);
-        $size = $list->members()->count();
-        $ids = array_values($list->members()->forPage($number, self::PAGE)->pluck('record_id')->all());
-        $search = $this->search($offer, $list);
-        $now = Keeping::found($search, $list->per_account);
-        $members = $list->members()->pluck('record_id')->all();
-
-        return view('lists.show', [
-            'list' => $list, 'subject' => $subject, 'size' => $size, 'rows' => Rows::of($offer, $subject, $ids), 'search' => $search, 'barred' => Barred::now(),
-            'pages' => new LengthAwarePaginator($ids, $size, self::PAGE, $number, ['path' => route('lists.show', $list)]),
-            'trial' => Trial::of($list), 'tags' => Tag::query()->orderBy('name')->pluck('name'), 'newer' => count(array_diff($now, $members)), 'gone' => count(array_diff($members, $now)),
-        ]);
+        return view('lists.show', ['page' => ListPage::of($offer, $list, $this->search($offer, $list), self::page($request))]);
     }
 
     /** One of the sample after the other is judged. */
     public function sample(Offer $offer, KeptList $list): View
     {
-        $sample = Sample::of($list);
-        $rows = Rows::of($offer, Subject::from($list->subject), array_slice($sample->next, 0, 1));
-
-        return view('lists.sample', ['list' => $list, 'rows' => $rows, 'record' => $rows->records[0] ?? null, 'sample' => $sample, 'exclusions' => $sample->exclusions($offer, $this->search($offer, $list))]);
+        return view('lists.sample', ['page' => SamplePage::of($offer, $list, $this->search($offer, $list))]);
     }
 
     public function judge(Request $request, KeptList $list): RedirectResponse
@@ -115,14 +93,14 @@ final class ListController extends Controller
             default => [['f' => 'list', 'v' => (string) $first->id], ['f' => 'list', 'v' => (string) $second->id, 'x' => '1']],
         }]), $request->string('name')->trim()->toString(), $request->user());
 
-        return redirect()->route('lists.show', $list)->with('said', "The list “{$list->name}” is kept.")->with('takeBack', route('lists.destroy', $list));
+        return redirect()->route('lists.show', $list)->with('said', "The list “{$list->name}” is kept.")->with('undo', Undo::by('delete', route('lists.destroy', $list)));
     }
 
     public function destroy(KeptList $list): RedirectResponse
     {
         $list->delete();
 
-        return redirect()->route('lists.index')->with('said', "The list “{$list->name}” is gone.")->with('putBack', ['url' => route('lists.restore', $list->id), 'fields' => []]);
+        return redirect()->route('lists.index')->with('said', "The list “{$list->name}” is gone.")->with('undo', Undo::by('post', route('lists.restore', $list->id)));
     }
 
     public function restore(int $list): RedirectResponse

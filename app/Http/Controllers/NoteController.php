@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Account;
 use App\Models\Note;
+use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -24,6 +25,6 @@ final class NoteController extends Controller
         $this->authorize('delete', $note);
         $note->delete();
 
-        return back()->with('said', 'The note is gone.')->with('putBack', ['url' => route('notes.store', $note->account_id), 'fields' => ['text' => $note->text]]);
+        return back()->with('said', 'The note is gone.')->with('undo', Undo::by('post', route('notes.store', $note->account_id), ['text' => $note->text]));
     }
 }

@@ -9,6 +9,7 @@ use App\Models\Contact;
 use App\Models\Post;
 use App\People\Editing;
 use App\Standings\Standings;
+use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 
 /** The posts of a contact, entered and corrected by hand; signals follow them. */
@@ -22,23 +23,23 @@ final class PostController extends Controller
     {
         Editing::post($contact, $request->held($contact->account_id));
 
-        return $this->done($contact, 'The post is kept.');
+        return $this->done($contact, 'The position is kept.');
     }
 
     public function update(PostRequest $request, Contact $contact, Post $post): RedirectResponse
     {
         Editing::post($contact, $request->held($contact->account_id), $post);
 
-        return $this->done($contact, 'The post is corrected, and what followed from it.');
+        return $this->done($contact, 'The position is corrected, and what followed from it.');
     }
 
     public function destroy(Contact $contact, Post $post): RedirectResponse
     {
         Editing::removePost($contact, $post);
 
-        return $this->done($contact, 'The post is taken away, and what followed from it.')->with('putBack', ['url' => route('posts.store', $contact), 'fields' => [
-            'title' => $post->title, 'company' => $post->account_id === $contact->account_id ? '' : $post->account->domain ?? $post->company, 'since' => $post->since?->toDateString(), 'until' => $post->until?->toDateString(),
-        ]]);
+        return $this->done($contact, 'The position is removed, and what followed from it.')->with('undo', Undo::by('post', route('posts.store', $contact), [
+            'title' => $post->title, 'company' => $post->elsewhere($contact), 'since' => $post->since?->toDateString(), 'until' => $post->until?->toDateString(),
+        ]));
     }
 
     private function done(Contact $contact, string $said): RedirectResponse

@@ -12,13 +12,15 @@ use App\Models\Reason;
 use App\Models\Standing;
 use App\People\Choosing;
 use App\People\Taking;
+use App\Reasons\Facts;
 use App\Reasons\Recording;
 use App\Standings\Barred;
 use App\Standings\RuleBook;
-use App\Support\Like;
 use App\View\Line;
 use App\View\Reach;
-use App\View\Reasons\Drafting;
+use App\View\Reasons\NewReasonPage;
+use App\View\Reasons\ReasonPage;
+use App\View\Reasons\ReasonsPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -26,20 +28,9 @@ use Illuminate\Support\Collection;
 
 final class ReasonController extends Controller
 {
-    private const PAGE = 20;
-
     public function index(Request $request, Offer $offer): View
     {
-        $state = in_array($request->query('state'), ['used', 'expired'], true) ? $request->query('state') : 'ready';
-        $search = self::text($request, 'q');
-        $find = fn (string $in) => Reason::query()->where('offer_id', $offer->id)->inState($in)->when($search !== '', fn ($query) => $query->where(fn ($either) => $either
-            ->where('words', 'like', Like::anywhere($search))->orWhereHas('account', fn ($account) => $account->where('name', 'like', Like::anywhere($search)))));
-
-        return view('reasons.index', [
-            'state' => $state, 'search' => $search,
-            'reasons' => $find($state)->with('account', 'contact', 'user', 'approaches')->orderByDesc('user_id')->latest()->paginate(self::PAGE)->withQueryString(),
-            'counts' => collect(['ready', 'used', 'expired'])->mapWithKeys(fn (string $one): array => [$one => $find($one)->count()]),
-        ]);
+        return view('reasons.index', ['page' => ReasonsPage::of($offer, self::text($request, 'state'), self::text($request, 'q'))]);
     }
 
     public function create(Request $request, Offer $offer, Account $account): View
@@ -49,8 +40,7 @@ final class ReasonController extends Controller
         $contact = $contacts->firstWhere('id', $request->integer('contact')) ?? $contacts->firstWhere('id', (new Choosing($offer, $request->user()))->of(collect([$standing->setRelation('account', $account)]), $contacts->toBase())[$account->id]->taken[0] ?? null) ?? $contacts->first();
 
         return view('reasons.create', [
-            'account' => $account, 'standing' => $standing, 'lines' => $lines, 'contacts' => $contacts, 'contact' => $contact,
-            'draft' => Drafting::of($offer, $account->name, $contact, $lines, onlyFresh: true), 'facts' => self::facts($account), 'barred' => Barred::now(),
+            'page' => new NewReasonPage($offer, $account, $lines, $contacts, $contact, Facts::of($account), Barred::now()),
         ]);
     }
 
@@ -58,7 +48,7 @@ final class ReasonController extends Controller
     {
         [$standing, $lines] = $this->standing($offer, $account);
         $chosen = array_values(array_filter($lines, fn (Line $line): bool => in_array((string) $line->signal->id, $request->signals(), true) && $line->mayBeSaid() && $line->isFresh()));
-        $facts = array_values(array_intersect(self::facts($account), $request->facts()));
+        $facts = array_values(array_intersect(Facts::of($account), $request->facts()));
         if ($chosen === [] && $facts === []) {
             return back()->withInput()->withErrors(['signals' => 'A reason rests on something: tick at least one signal or fact.']);
         }
@@ -68,7 +58,7 @@ final class ReasonController extends Controller
         $contact = $this->contacts($account)->firstWhere('id', $request->integer('contact'));
         $taken = $contact === null ? null : Taking::take($offer, $contact, $request->user());
         if ($taken !== null) {
-            return back()->withInput()->withErrors(['contact' => $taken->user->name.' has taken '.$contact->name().' until '.$taken->until->isoFormat('dddd D MMMM').'. The reason was not recorded; choose somebody else, or agree with '.$taken->user->name.'.']);
+            return back()->withInput()->withErrors(['contact' => $taken->user->name.' has reserved '.$contact->name().' until '.$taken->until->isoFormat('dddd D MMMM').'. The reason was not recorded; choose somebody else, or agree with '.$taken->user->name.'.']);
         }
         $reason = Recording::record($offer, $account, $contact, $request->user(), $standing, $request->words(), $request->channel(), $chosen, $facts);
 
@@ -79,7 +69,7 @@ final class ReasonController extends Controller
     {
         $reason->load('account', 'contact.channels', 'user', 'approaches.user', 'approaches.contact', 'offer');
 
-        return view('reasons.show', ['reason' => $reason]);
+        return view('reasons.show', ['page' => ReasonPage::of($reason)]);
     }
 
     public function destroy(Reason $reason): RedirectResponse
@@ -88,14 +78,14 @@ final class ReasonController extends Controller
         $reason->delete();
 
         return redirect()->route('reasons.create', $reason->account_id)->withInput(['words' => $reason->words, 'channel' => $reason->channel, 'contact' => $reason->contact_id])
-            ->with('said', 'The reason is taken back. Its words stand here, should you want it after all.');
+            ->with('said', 'The reason is removed. Its words stand here, should you want it after all.');
     }
 
     /** @return array{Standing, list<Line>} */
     private function standing(Offer $offer, Account $account): array
     {
         $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->firstOrFail();
-        $account->load(['signals' => fn ($query) => $query->with('contact')->where(fn ($either) => $either->whereNull('offer_id')->orWhere('offer_id', $offer->id))]);
+        $account->load(['signals' => fn ($query) => $query->with('contact')->ofOffer($offer)]);
         $account->load('industries', 'technologies', 'places');
 
         return [$standing, Line::of($standing, $account->signals, RuleBook::catalogueOf($standing->ruleSet))];
@@ -108,15 +98,5 @@ final class ReasonController extends Controller
 
         return $account->contacts()->with('channels')->get()->filter(fn (Contact $contact): bool => $barred->contact($contact->id) === null)
             ->sortByDesc(fn (Contact $contact): float => Reach::of($contact, $barred)->access)->values();
-    }
-
-    /** @return list<string> what is known of an account without a date, as words can rest on it */
-    private static function facts(Account $account): array
-    {
-        return array_values(array_filter([
-            ...$account->technologies->map(fn ($technology): string => 'runs '.$technology->name),
-            ...collect(explode('; ', (string) $account->keywords))->filter()->map(fn (string $phrase): string => "says “{$phrase}” of itself"),
-            $account->sites > 1 ? 'has '.$account->sites.' sites' : null,
-        ]));
     }
 }

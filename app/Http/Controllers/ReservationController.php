@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\People\Taking;
+use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -17,10 +18,10 @@ final class ReservationController extends Controller
     {
         $taken = Taking::take($offer, $contact, $request->user());
         if ($taken !== null) {
-            return back()->withErrors(['taken' => $contact->name().' was taken by '.$taken->user->name.' just before you, until '.$taken->until->isoFormat('dddd D MMMM').'.']);
+            return back()->withErrors(['taken' => $contact->name().' was reserved by '.$taken->user->name.' just before you, until '.$taken->until->isoFormat('dddd D MMMM').'.']);
         }
 
-        return back()->with('said', $contact->name().' is yours until the end of the next working day.')->with('takeBack', route('reservations.destroy', $contact));
+        return back()->with('said', $contact->name().' is reserved for you until the end of the next working day.')->with('undo', Undo::by('delete', route('reservations.destroy', $contact)));
     }
 
     public function destroy(Request $request, Contact $contact): RedirectResponse

@@ -7,41 +7,41 @@ namespace App\Http\Controllers;
 use App\Http\Requests\RulesRequest;
 use App\Jobs\RefreshStandings;
 use App\Models\Account;
-use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\RuleSet;
-use App\Models\TitleLesson;
 use App\Standings\RuleBook;
 use App\Standings\Standings;
+use App\View\Rules\CriterionRow;
 use App\View\Rules\Moves;
 use App\View\Rules\RoleMatches;
+use App\View\Rules\RulesPage;
+use App\View\Rules\Suggestions;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Arr;
 use Luftig\Core\Mistake;
+use Luftig\Core\Profile\Field;
 use Luftig\Core\Shell\ContactsOperation;
 use Luftig\Core\Shell\Input;
-use Luftig\Core\Signal\Catalogue;
-use Luftig\Core\Signal\Kind;
 
 final class RulesController extends Controller
 {
     /** Up to so many accounts a change of rules takes effect at once; more are computed in the background. */
     private const AT_ONCE = 5000;
 
-    private const TITLES = 20;
-
     public function edit(Offer $offer): View
     {
         $this->authorize('viewAny', RuleSet::class);
 
-        return view('rules.edit', $this->form($offer));
+        return view('rules.edit', ['page' => new RulesPage($offer)]);
     }
 
     public function version(RuleSet $ruleSet): View
     {
         $this->authorize('viewAny', RuleSet::class);
 
-        return view('rules.edit', [...$this->form($ruleSet->offer), 'rules' => $ruleSet, 'catalogue' => RuleBook::catalogueOf($ruleSet), 'old' => $ruleSet->isNot($ruleSet->offer->rules)]);
+        return view('rules.edit', ['page' => new RulesPage($ruleSet->offer, $ruleSet)]);
     }
 
     /** What these rules would move, before they are saved. */
@@ -88,15 +88,27 @@ final class RulesController extends Controller
         return redirect()->route('rules.edit', $offer)->with('said', "Saved as version {$rules->version}; the ranking follows it now.");
     }
 
-    /** @return array<string, mixed> */
-    private function form(Offer $offer): array
+    /** The controls for the values of a criterion on another field. */
+    public function values(Request $request): View
     {
-        $rules = $offer->rules ?? new RuleSet(['offer_id' => $offer->id, 'criteria' => [], 'kinds' => [], 'version' => 0]);
+        $this->authorize('viewAny', RuleSet::class);
+        $field = Field::tryFrom(self::first($request, 'key')) ?? Field::Headcount;
 
-        return [
-            'editing' => $offer, 'rules' => $rules, 'catalogue' => RuleBook::catalogueOf($rules), 'standard' => Catalogue::standard(),
-            'kinds' => Kind::cases(), 'unread' => Contact::query()->where('reading', 0)->whereNotNull('title')->count(), 'lessons' => TitleLesson::query()->with('user')->orderBy('title')->get(),
-            'titles' => Contact::query()->where('reading', 0)->whereNotNull('title')->groupBy('title')->selectRaw('title, COUNT(*) AS n')->orderByDesc('n')->limit(self::TITLES)->toBase()->get(), 'versions' => $offer->ruleSets()->with('author')->get(), 'old' => false, 'newest' => (int) $offer->ruleSets()->max('version'),
-        ];
+        return view('components.rules.values', ['row' => CriterionRow::blank(self::text($request, 'key'), $field)]);
+    }
+
+    /** What can be chosen for a criterion, as far as it is typed. */
+    public function suggest(Request $request): View
+    {
+        $this->authorize('viewAny', RuleSet::class);
+        $field = Field::tryFrom(self::text($request, 'field'));
+
+        return view('rules.suggestions', ['values' => $field === null ? [] : Suggestions::of($field, self::first($request, 'field'))]);
+    }
+
+    /** What a field sends whose name is one of many, beside a parameter of the address. */
+    private static function first(Request $request, string $beside): string
+    {
+        return (string) Arr::first(Arr::flatten($request->except($beside)), fn (mixed $one): bool => is_string($one));
     }
 }

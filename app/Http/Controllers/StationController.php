@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\StationRequest;
 use App\Models\Station;
+use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 
 final class StationController extends Controller
@@ -14,7 +15,7 @@ final class StationController extends Controller
     {
         $station = Station::query()->create($request->station());
 
-        return redirect()->route('network')->with('said', "{$station->name} is kept for {$station->user->name}; whoever was there at that time is known.".($station->kind === 'post' && $station->account_id === null ? ' It is no account; contacts are found by its exact name.' : ''))->with('takeBack', route('stations.destroy', $station));
+        return redirect()->route('network')->with('said', "{$station->name} is kept for {$station->user->name}; whoever was there at that time is known.".($station->kind === 'post' && $station->account_id === null ? ' It is no account; contacts are found by its exact name.' : ''))->with('undo', Undo::by('delete', route('stations.destroy', $station)));
     }
 
     public function destroy(Station $station): RedirectResponse
@@ -22,6 +23,6 @@ final class StationController extends Controller
         $this->authorize('delete', $station);
         $station->delete();
 
-        return redirect()->route('network')->with('said', "{$station->name} is taken away.")->with('putBack', ['url' => route('stations.store'), 'fields' => array_filter(['user' => $station->user_id, 'kind' => $station->kind, 'name' => $station->account->domain ?? $station->name, 'title' => $station->title, 'since' => $station->since?->toDateString(), 'until' => $station->until?->toDateString()])]);
+        return redirect()->route('network')->with('said', "{$station->name} is removed.")->with('undo', Undo::by('post', route('stations.store'), array_filter(['user' => $station->user_id, 'kind' => $station->kind, 'name' => $station->account->domain ?? $station->name, 'title' => $station->title, 'since' => $station->since?->toDateString(), 'until' => $station->until?->toDateString()])));
     }
 }

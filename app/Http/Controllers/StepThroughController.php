@@ -5,27 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Finder\Keeping;
-use App\Finder\Rows;
 use App\Models\KeptList;
 use App\Models\Offer;
+use App\View\Lists\StepThroughPage;
+use App\View\Undo;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Luftig\Core\Finder\Subject;
 
 /** A whole list, decided one after the other; whoever comes back goes on where they stopped. */
 final class StepThroughController extends Controller
 {
     public function show(Offer $offer, KeptList $list): View
     {
-        $next = $list->members()->whereNull('keep')->value('record_id');
-        $rows = Rows::of($offer, Subject::from($list->subject), $next === null ? [] : [(int) $next]);
-
-        return view('lists.step-through', [
-            'others' => KeptList::query()->where('offer_id', $list->offer_id)->where('subject', $list->subject)->whereKeyNot($list->id)->orderBy('name')->get(), 'list' => $list, 'rows' => $rows, 'record' => $rows->records[0] ?? null, 'next' => $next, 'size' => $list->members()->count(),
-            'decided' => $list->members()->whereNotNull('keep')->count(), 'kept' => $list->members()->where('keep', true)->count(),
-        ]);
+        return view('lists.step-through', ['page' => StepThroughPage::of($offer, $list)]);
     }
 
     public function update(Request $request, KeptList $list): RedirectResponse
@@ -35,7 +29,7 @@ final class StepThroughController extends Controller
         DB::table('list_members')->where('list_id', $list->id)->where('record_id', $request->integer('record'))->update(['keep' => $keep === 'undecided' ? null : (int) $keep]);
         $back = redirect()->route('lists.steps', $list);
 
-        return $keep === 'undecided' ? $back : $back->with('said', $keep === '1' ? 'Kept.' : 'Dropped.')->with('putBack', ['url' => route('lists.steps.decide', $list), 'fields' => ['record' => $request->integer('record'), 'keep' => 'undecided']]);
+        return $keep === 'undecided' ? $back : $back->with('said', $keep === '1' ? 'Kept.' : 'Dropped.')->with('undo', Undo::by('post', route('lists.steps.decide', $list), ['record' => $request->integer('record'), 'keep' => 'undecided']));
     }
 
     /** One of them onto another list, without deciding. */
@@ -45,7 +39,7 @@ final class StepThroughController extends Controller
         $to = KeptList::query()->where('offer_id', $list->offer_id)->where('subject', $list->subject)->findOrFail($request->integer('to'));
         $new = DB::table('list_members')->insertOrIgnore(['list_id' => $to->id, 'record_id' => $request->integer('record'), 'position' => 1 + (int) $to->members()->max('position')]);
 
-        return redirect()->route('lists.steps', $list)->with('said', $new === 1 ? "Put on “{$to->name}”." : "It is on “{$to->name}” already.");
+        return redirect()->route('lists.steps', $list)->with('said', $new === 1 ? "Added to “{$to->name}”." : "It is on “{$to->name}” already.");
     }
 
     /** Those kept, as a list of their own. */
@@ -53,6 +47,6 @@ final class StepThroughController extends Controller
     {
         $kept = Keeping::part($list, 'kept', array_values($list->members()->where('keep', true)->pluck('record_id')->all()), $request->user());
 
-        return redirect()->route('lists.show', $kept)->with('said', "“{$kept->name}” has those that were kept; the list they come from stays.")->with('takeBack', route('lists.destroy', $kept));
+        return redirect()->route('lists.show', $kept)->with('said', "“{$kept->name}” has those that were kept; the list they come from stays.")->with('undo', Undo::by('delete', route('lists.destroy', $kept)));
     }
 }

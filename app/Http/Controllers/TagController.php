@@ -10,6 +10,7 @@ use App\Models\KeptList;
 use App\Models\Offer;
 use App\Models\Tag;
 use App\View\Say;
+use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -39,6 +40,6 @@ final class TagController extends Controller
         $request->validate(['subject' => ['required', Rule::in(['accounts', 'contacts'])], 'record' => ['required', 'integer']]);
         Tagging::take($tag, $request->string('subject')->toString(), $request->integer('record'));
 
-        return back()->with('said', "The tag “{$tag->name}” is taken off.")->with('putBack', ['url' => route('tags.store'), 'fields' => ['tag' => $tag->name, 'subject' => $request->input('subject'), 'only[]' => $request->integer('record')]]);
+        return back()->with('said', "The tag “{$tag->name}” is taken off.")->with('undo', Undo::by('post', route('tags.store'), ['tag' => $tag->name, 'subject' => $request->input('subject'), 'only[]' => $request->integer('record')]));
     }
 }

@@ -8,6 +8,7 @@ use App\Models\RuleSet;
 use App\Models\TitleLesson;
 use App\People\Titles;
 use App\Standings\Standings;
+use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -38,7 +39,7 @@ final class TitleLessonController extends Controller
         $lesson = Titles::teach($request->string('title')->toString(), $says, $request->user());
         $this->standings->refresh();
 
-        return back()->with('said', "“{$lesson->title}” is read as {$says->inWords()} from now on.")->with('takeBack', route('titles.destroy', $lesson));
+        return back()->with('said', "“{$lesson->title}” is read as {$says->inWords()} from now on.")->with('undo', Undo::by('delete', route('titles.destroy', $lesson)));
     }
 
     public function destroy(TitleLesson $lesson): RedirectResponse

@@ -5,41 +5,32 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Finder\Rhythm;
-use App\Finder\Rows;
 use App\Finder\Search;
 use App\Finder\Watching;
 use App\Models\Offer;
 use App\Models\Watch;
-use App\Standings\Barred;
+use App\View\Lists\WatchPage;
+use App\View\Undo;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
-use Luftig\Core\Finder\Subject;
 
 /** Searches that run by themselves, and what they found. */
 final class WatchController extends Controller
 {
-    private const SHOWN = 100;
-
     public function store(Request $request, Offer $offer): RedirectResponse
     {
         $request->validate(['name' => ['required', 'string', 'max:100'], 'rhythm' => ['required', Rule::enum(Rhythm::class)], 'hour' => ['required', 'integer', 'between:0,23'], 'time_zone' => ['required', 'timezone']], ['name.required' => 'Give the watch a name.', 'time_zone.timezone' => 'That time zone is not known.', 'hour.between' => 'An hour is a number from 0 to 23.']);
         $watch = Watching::begin($offer, Search::from($offer, $request->input()), $request->string('name')->trim()->toString(), $request->user(), Rhythm::from($request->string('rhythm')->toString()), $request->integer('hour'), $request->string('time_zone')->toString(), $request->boolean('mailed'));
 
-        return redirect()->route('watches.show', $watch)->with('said', "“{$watch->name}” is watched; only who is new from now on is shown.")->with('takeBack', route('watches.destroy', $watch));
+        return redirect()->route('watches.show', $watch)->with('said', "“{$watch->name}” is watched; only who is new from now on is shown.")->with('undo', Undo::by('delete', route('watches.destroy', $watch)));
     }
 
     public function show(Watch $watch): View
     {
-        $found = $watch->newcomers()->limit(self::SHOWN)->get();
-        parse_str($watch->search, $query);
-
-        return view('lists.watch', [
-            'watch' => $watch, 'search' => Search::from($watch->offer, $query), 'found' => $found->keyBy('record_id'), 'unread' => $watch->newcomers()->where('unread', true)->count(), 'barred' => Barred::now(),
-            'rows' => Rows::of($watch->offer, Subject::from($watch->subject), array_values($found->pluck('record_id')->all())),
-        ]);
+        return view('lists.watch', ['page' => WatchPage::of($watch)]);
     }
 
     public function read(Watch $watch): RedirectResponse
@@ -53,7 +44,7 @@ final class WatchController extends Controller
     {
         $watch->delete();
 
-        return redirect()->route('lists.index')->with('said', "“{$watch->name}” is watched no longer.")->with('putBack', ['url' => route('watches.restore', $watch->id), 'fields' => []]);
+        return redirect()->route('lists.index')->with('said', "“{$watch->name}” is watched no longer.")->with('undo', Undo::by('post', route('watches.restore', $watch->id)));
     }
 
     public function restore(int $watch): RedirectResponse

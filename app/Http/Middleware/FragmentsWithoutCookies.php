@@ -17,6 +17,8 @@ final class FragmentsWithoutCookies
     public function handle(Request $request, Closure $next): Response
     {
         $response = $next($request);
+        // A fragment and its page share an address; whoever keeps answers has to keep them apart.
+        $response->setVary('HX-Request', false);
         if ($request->hasHeader('HX-Request')) {
             $response->headers->remove('Set-Cookie');
         }

@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** No inline script, no other site. */
 final class SecurityHeaders
 {
-    private const POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
+    private const POLICY = "default-src 'self'; style-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
     public function handle(Request $request, Closure $next): Response
     {

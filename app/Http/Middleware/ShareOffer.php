@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Models\Approach;
 use App\Models\Offer;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\View;
 use Symfony\Component\HttpFoundation\Response;
 
-/** What stands on every screen: the offer that somebody works for, and how far they are today. */
+/** The offer that somebody works for, and those there are. */
 final class ShareOffer
 {
     public function handle(Request $request, Closure $next): Response
@@ -22,7 +21,7 @@ final class ShareOffer
             if ($offer !== null) {
                 app()->instance(Offer::class, $offer);
             }
-            View::share(['offers' => $offers, 'offer' => $offer, 'approachesToday' => Approach::query()->where('user_id', $request->user()->id)->where('made_at', '>=', today())->count()]);
+            View::share(['offers' => $offers, 'offer' => $offer]);
         }
 
         return $next($request);

@@ -15,8 +15,19 @@ final class ApproachRequest extends FormRequest
     {
         return [
             'kind' => ['required', Rule::enum(ApproachKind::class)],
+            'contact' => ['nullable', 'integer'],
+            'words' => ['nullable', 'string', 'max:2000'],
             'next_step' => ['nullable', 'string', 'max:190', 'required_with:next_step_on'],
             'next_step_on' => ['nullable', 'date', 'after_or_equal:today', 'before:+1 year'],
+        ];
+    }
+
+    /** @return array{kind: ApproachKind, next_step: string|null, next_step_on: string|null} */
+    public function approach(): array
+    {
+        return [
+            'kind' => ApproachKind::from($this->string('kind')->toString()),
+            'next_step' => $this->input('next_step'), 'next_step_on' => $this->input('next_step_on'),
         ];
     }
 

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Intake\Countries;
 use App\Models\Offer;
 use App\Models\RuleSet;
 use Illuminate\Foundation\Http\FormRequest;
+use Luftig\Core\Firm\Industries;
 use Luftig\Core\Mistake;
 use Luftig\Core\Profile\Field;
 use Luftig\Core\Signal\Catalogue;
@@ -129,7 +131,7 @@ final class RulesRequest extends FormRequest
         $criteria = [];
         foreach ((array) $this->input('criteria', []) as $row) {
             $text = fn (string $key): string => is_scalar($row[$key] ?? null) ? trim((string) $row[$key]) : '';
-            if ($text('name') === '' && $text('value') === '' && $text('low') === '' && $text('high') === '') {
+            if ($text('name') === '' && $text('value') === '' && ! isset($row['any']) && $text('low') === '' && $text('high') === '') {
                 continue;
             }
             $number = fn (string $key): float|string|null => $text($key) === '' ? null : (is_numeric(str_replace([' ', ','], ['', '.'], $text($key))) ? (float) str_replace([' ', ','], ['', '.'], $text($key)) : $text($key));
@@ -138,7 +140,7 @@ final class RulesRequest extends FormRequest
                 ...($text('mode') === 'prefer' ? ['weight' => $number('weight') ?? 1.0] : []),
                 ...match (Field::tryFrom($text('field'))?->test()) {
                     'range' => ['range' => [$number('low'), $number('high')]],
-                    'any' => ['any' => array_values(array_filter(array_map(trim(...), preg_split('/[,;\n]/', $text('value')) ?: []), fn (string $one): bool => $one !== ''))],
+                    'any' => ['any' => self::values($text('field'), (array) ($row['any'] ?? []), $text('value'))],
                     'within' => ['within' => ['km' => $number('low'), 'of' => array_map(fn (string $part): float|string => is_numeric(trim($part)) ? (float) $part : $part, explode(',', $text('value')))]],
                     default => ['query' => $text('value')],
                 },
@@ -146,6 +148,32 @@ final class RulesRequest extends FormRequest
         }
 
         return $criteria;
+    }
+
+    /**
+     * What was picked, and what was typed beside it, which may be names where codes are meant.
+     *
+     * @param  array<mixed>  $picked
+     * @return list<string>
+     */
+    private static function values(string $field, array $picked, string $typed): array
+    {
+        $values = [...array_filter($picked, is_string(...)), ...array_map(trim(...), preg_split('/[,;\n]/', $typed) ?: [])];
+        $read = fn (string $value): string => match (Field::tryFrom($field)) {
+            Field::Industries => self::industry($value),
+            Field::Country => Countries::code($value) ?? $value,
+            default => $value,
+        };
+
+        return array_values(array_unique(array_map($read, array_filter($values, fn (string $value): bool => $value !== ''))));
+    }
+
+    /** A code as it is, or the code that a label surely stands for. */
+    private static function industry(string $typed): string
+    {
+        [$code, $isSure] = Industries::read($typed);
+
+        return preg_match('/^[A-Z]$|^\d{2,4}$/', $typed) === 1 || $code === null || ! $isSure ? $typed : $code;
     }
 
     /** @return array<string, array<string, float|string>> what differs from the standard catalogue */

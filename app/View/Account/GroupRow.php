@@ -6,8 +6,11 @@ namespace App\View\Account;
 
 use App\Models\Contact;
 use App\Models\GroupPlace;
+use App\Models\Post;
 use App\Models\Reservation;
+use App\View\Choices;
 use App\View\Reach;
+use App\View\Say;
 use Luftig\Core\Person\Title;
 use Luftig\Core\Priority\Part;
 use Luftig\Core\Priority\RankedContact;
@@ -48,14 +51,44 @@ final readonly class GroupRow
         return Title::unpacked($this->contact->reading);
     }
 
+    /** How they are reached, since when they are where they are, to whom they report, and why not now. */
+    public function about(?string $reportsTo): string
+    {
+        $since = $this->contact->posts
+            ->first(fn (Post $post): bool => $post->until === null && $post->account_id === $this->contact->account_id)?->since;
+
+        return Say::line(
+            $this->reach->label(),
+            $since === null ? null : 'in the position since '.Say::month($since),
+            $reportsTo === null ? null : "reports to $reportsTo",
+        );
+    }
+
+    public function priority(): string
+    {
+        return $this->ranked === null ? '' : Say::priority($this->ranked->priority);
+    }
+
+    /** @return array<int|string, string> what somebody may set */
+    public function choices(): array
+    {
+        return ['' => 'as it is'] + Choices::of(Part::class) + ['out' => 'does not belong here'] + ($this->isByHand() ? ['computed' => 'as the rules say'] : []);
+    }
+
+    /** What the rules say where somebody said otherwise. */
+    public function byHand(): string
+    {
+        return 'Set by '.($this->place->user->name ?? 'somebody').'; the rules say '.($this->ranked?->part->label() ?? 'no part');
+    }
+
     /** Why not now, in words. */
     public function why(): ?string
     {
         return match (true) {
-            $this->place?->removed => 'taken out by '.($this->place->user->name ?? 'somebody'),
+            $this->place?->removed => 'removed by '.($this->place->user->name ?? 'somebody'),
             $this->place?->part === Part::Blocker => 'marked as a blocker',
             $this->barred !== null => 'kept out: '.$this->barred,
-            $this->skip === Skip::Reserved && $this->reservation !== null => 'taken by '.$this->reservation->user->name.' until '.$this->reservation->until->isoFormat('D MMM'),
+            $this->skip === Skip::Reserved && $this->reservation !== null => 'reserved by '.$this->reservation->user->name.' until '.$this->reservation->until->isoFormat('D MMM'),
             default => $this->skip?->label(),
         };
     }

@@ -31,6 +31,11 @@ final readonly class DoubtfulPair
         return self::of(Double::query()->with('user')->where('state', '<>', 'open')->latest('updated_at')->limit(self::DECIDED)->get());
     }
 
+    public static function url(Account|Contact $record): string
+    {
+        return $record instanceof Account ? route('accounts.show', $record) : route('contacts.show', $record);
+    }
+
     public static function line(Account|Contact $record): string
     {
         return $record instanceof Account

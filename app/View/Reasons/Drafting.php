@@ -13,6 +13,8 @@ use Luftig\Core\Reason\Evidence;
 /** Gives the core what a draft is made of. */
 final class Drafting
 {
+    private const MOST = 2;
+
     /**
      * From what is fresh; where nothing is, a plan may be led by what fades, a reason not.
      *
@@ -20,9 +22,7 @@ final class Drafting
      */
     public static function of(Offer $offer, string $account, ?Contact $to, array $lines, bool $onlyFresh = false): Draft
     {
-        $sayable = array_values(array_filter($lines, fn (Line $line): bool => $line->mayBeSaid()));
-        // Of their own first; what happened to a colleague last.
-        usort($sayable, fn (Line $a, Line $b): int => self::distance($a, $to) <=> self::distance($b, $to));
+        $sayable = self::sayable($to, $lines);
         $fresh = array_values(array_filter($sayable, fn (Line $line): bool => $line->isFresh()));
         $evidence = array_map(fn (Line $line): Evidence => new Evidence(
             $line->kind,
@@ -32,6 +32,38 @@ final class Drafting
         ), $fresh !== [] || $onlyFresh ? $fresh : $sayable);
 
         return Draft::of($account, $to?->first_name, $evidence, $offer->question);
+    }
+
+    /**
+     * What the words of a reason rest on: the first of each kind that is fresh, at most two.
+     *
+     * @param  list<Line>  $lines
+     * @return list<Line>
+     */
+    public static function restsOn(?Contact $to, array $lines): array
+    {
+        $kinds = [];
+        foreach (self::sayable($to, $lines) as $line) {
+            if ($line->isFresh()) {
+                $kinds[$line->kind->value] ??= $line;
+            }
+        }
+
+        return array_slice(array_values($kinds), 0, self::MOST);
+    }
+
+    /**
+     * Of their own first; what happened to a colleague last.
+     *
+     * @param  list<Line>  $lines
+     * @return list<Line>
+     */
+    private static function sayable(?Contact $to, array $lines): array
+    {
+        $sayable = array_values(array_filter($lines, fn (Line $line): bool => $line->mayBeSaid()));
+        usort($sayable, fn (Line $a, Line $b): int => self::distance($a, $to) <=> self::distance($b, $to));
+
+        return $sayable;
     }
 
     private static function distance(Line $line, ?Contact $to): int

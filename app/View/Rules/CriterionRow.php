@@ -4,27 +4,88 @@ declare(strict_types=1);
 
 namespace App\View\Rules;
 
-/** A stored criterion as the fields of a form. */
-final class CriterionRow
-{
-    /**
-     * @param  array<string, mixed>  $criterion
-     * @return array<string, scalar|null>
-     */
-    public static function of(array $criterion): array
-    {
-        $row = ['name' => $criterion['name'], 'field' => $criterion['field'], 'mode' => $criterion['mode'], 'weight' => $criterion['weight'] ?? null];
+use App\Intake\Countries;
+use Luftig\Core\Firm\Industries;
+use Luftig\Core\Profile\Field;
+use Luftig\Core\Profile\Mode;
 
-        return $row + match (true) {
-            isset($criterion['range']) => ['low' => self::number($criterion['range'][0]), 'high' => self::number($criterion['range'][1])],
-            isset($criterion['any']) => ['value' => implode(', ', $criterion['any'])],
-            isset($criterion['within']) => ['value' => implode(', ', $criterion['within']['of']), 'low' => self::number($criterion['within']['km'])],
-            default => ['value' => $criterion['query']],
-        };
+/** A criterion of a target profile as the fields of a form, with words where it holds codes. */
+final readonly class CriterionRow
+{
+    /** @param  array<string, mixed>  $given  as a form has it: name, field, mode, weight, any, value, low, high */
+    private function __construct(public string $key, private array $given)
+    {
     }
 
-    private static function number(float|int|null $value): ?string
+    /** An empty one, for a template. */
+    public static function blank(string $key, Field $field = Field::Headcount): self
     {
-        return $value === null ? null : (string) $value;
+        return new self($key, ['field' => $field->value]);
+    }
+
+    /** @param  array<string, mixed>  $given */
+    public static function typed(string $key, array $given): self
+    {
+        return new self($key, $given);
+    }
+
+    /** @param  array<string, mixed>  $criterion  as it is stored */
+    public static function stored(string $key, array $criterion): self
+    {
+        $row = array_intersect_key($criterion, array_flip(['name', 'field', 'mode', 'weight']));
+
+        return new self($key, $row + match (true) {
+            isset($criterion['range']) => ['low' => $criterion['range'][0], 'high' => $criterion['range'][1]],
+            isset($criterion['any']) => ['any' => $criterion['any']],
+            isset($criterion['within']) => ['value' => implode(', ', $criterion['within']['of']), 'low' => $criterion['within']['km']],
+            default => ['value' => $criterion['query']],
+        });
+    }
+
+    public function name(string $field): string
+    {
+        return "criteria[{$this->key}][$field]";
+    }
+
+    public function given(string $field): string
+    {
+        return is_scalar($this->given[$field] ?? null) ? (string) $this->given[$field] : '';
+    }
+
+    public function field(): Field
+    {
+        return Field::tryFrom($this->given('field')) ?? Field::Headcount;
+    }
+
+    public function mode(): string
+    {
+        return $this->given('mode') ?: Mode::Prefer->value;
+    }
+
+    /** How it is tested: range, any, within or query. */
+    public function test(): string
+    {
+        return $this->field()->test();
+    }
+
+    /** @return array<string, string> value → as people read it */
+    public function chosen(): array
+    {
+        $values = array_filter((array) ($this->given['any'] ?? []), is_scalar(...));
+
+        return array_combine(
+            array_map(strval(...), $values),
+            array_map(fn (mixed $value): string => self::label($this->field(), (string) $value), $values),
+        );
+    }
+
+    /** A value of a field as people read it. */
+    public static function label(Field $field, string $value): string
+    {
+        return match ($field) {
+            Field::Industries => Industries::name($value) === $value ? $value : lcfirst(Industries::name($value))." ($value)",
+            Field::Country => Countries::name($value) ?: $value,
+            default => $value,
+        };
     }
 }

@@ -8,6 +8,7 @@ use App\Models\Account;
 use App\Models\Offer;
 use App\Models\Standing;
 use App\Standings\StandingState;
+use App\View\Say;
 
 /** What other rules would move: the ten biggest moves, and how many accounts change their state. */
 final readonly class Moves
@@ -49,6 +50,26 @@ final readonly class Moves
             'name' => $names[$move[1]] ?? '', 'id' => $move[1], 'before' => $move[2], 'after' => $move[3],
             'was' => StandingState::tryFrom((string) $move[4]), 'becomes' => StandingState::from($move[5]),
         ], $moves), $states, $moved, $of);
+    }
+
+    public function summary(): string
+    {
+        $states = array_map(
+            fn (StandingState $state): string => mb_strtolower($state->label()).' '.Say::number($this->states[$state->value] ?? 0),
+            StandingState::cases(),
+        );
+
+        return Say::number($this->moved).' of '.Say::count($this->of, 'account').' would move. '.ucfirst(implode(', ', $states)).'.';
+    }
+
+    /** @return list<array{name: string, before: string, after: string}> */
+    public function lines(): array
+    {
+        return array_map(fn (array $move): array => [
+            'name' => $move['name'],
+            'before' => $move['before'] === null ? lcfirst($move['was']?->label() ?? 'new') : Say::priority($move['before']),
+            'after' => $move['after'] === null ? lcfirst($move['becomes']->label()) : Say::priority($move['after']),
+        ], $this->biggest);
     }
 
     /**

@@ -41,7 +41,7 @@ final readonly class Plan
 
     public function usedToday(): int
     {
-        return Approach::query()->where('user_id', $this->rep->id)->where('made_at', '>=', today())->count();
+        return Approach::query()->todayBy($this->rep)->count();
     }
 
     public function left(): int

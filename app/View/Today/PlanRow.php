@@ -8,16 +8,78 @@ use App\Models\Contact;
 use App\Models\Standing;
 use App\View\Line;
 use App\View\Reach;
+use App\View\Say;
+use Luftig\Core\Firm\Industries;
 use Luftig\Core\Reason\Draft;
 
-/** An approach that is planned. */
+/** An approach that is planned, as a row and as the one in focus. */
 final readonly class PlanRow
 {
+    private const BARBS = 2;
+
+    private const LINES = 6;
+
     /**
      * @param  list<Line>  $lines
      * @param  list<Contact>  $others  whom rule 9 takes beside the first
      */
-    public function __construct(public Standing $standing, public array $lines, public ?Contact $contact, public ?Reach $reach, public Draft $draft, public array $others = [])
+    public function __construct(
+        public Standing $standing,
+        public array $lines,
+        public ?Contact $contact,
+        public ?Reach $reach,
+        public Draft $draft,
+        public array $others = [],
+    ) {
+    }
+
+    public function address(): string
     {
+        return route('today', ['focus' => $this->standing->account_id]);
+    }
+
+    public function records(): string
+    {
+        return route('reasons.create', [$this->standing->account_id, 'contact' => $this->contact?->id]);
+    }
+
+    public function priority(): string
+    {
+        return Say::priority($this->standing->priority);
+    }
+
+    public function way(): string
+    {
+        return $this->reach?->label() ?? 'no contact known';
+    }
+
+    /** @return list<Line> as many as a row has room for */
+    public function barbs(): array
+    {
+        return array_slice($this->lines, 0, self::BARBS);
+    }
+
+    public function more(): int
+    {
+        return max(0, count($this->lines) - self::BARBS);
+    }
+
+    /** @return list<Line> */
+    public function why(): array
+    {
+        return array_slice($this->lines, 0, self::LINES);
+    }
+
+    /** Where it is, what it makes, how many it is. */
+    public function about(): string
+    {
+        $account = $this->standing->account;
+        $industry = $account->industries->first()?->code;
+
+        return Say::line(
+            $account->headquarters()?->city,
+            $industry === null ? null : lcfirst(Industries::name($industry)),
+            $account->headcount === null ? null : Say::heads($account->headcount, $account->headcount_given),
+        );
     }
 }

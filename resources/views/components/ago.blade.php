@@ -1,1 +1,3 @@
-@props(['time', 'short' => false])<time datetime="{{ $time->toIso8601ZuluString() }}" title="{{ $time->isoFormat('D MMMM YYYY, HH:mm') }} UTC">{{ $short ? \App\View\Say::short($time) : \App\View\Say::ago($time) }}</time>
+@props(['time', 'short' => false])
+<time class="text-nowrap" datetime="{{ $time->toIso8601ZuluString() }}" title="{{ App\View\Say::moment($time) }}">{{
+    $short ? App\View\Say::short($time) : App\View\Say::ago($time) }}</time>

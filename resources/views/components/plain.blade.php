@@ -2,11 +2,19 @@
 <!doctype html>
 <html lang="en">
 <head>
-    <meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
     <title>{{ $title }} · Luftig</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
-    <link rel="stylesheet" href="/css/luftig.css">
-    <script src="/js/theme.js"></script>
+    <link rel="stylesheet" href="{{ App\View\Asset::url('css/luftig.css') }}">
+    <script src="{{ App\View\Asset::url('js/first-paint.js') }}"></script>
 </head>
-<body><main class="narrow" style="margin-top: 12vh"><h1>{{ $title }}</h1><p class="soft" style="margin: 12px 0 18px">{{ $text }}</p><a class="button primary" href="/">To today</a></main></body>
+<body>
+<main class="container py-5 vstack gap-3 align-items-start">
+    <x-mark width="72" />
+    <h1>{{ $title }}</h1>
+    <p class="text-body-tertiary measure">{{ $text }}</p>
+    <x-button kind="primary" href="/">To today</x-button>
+</main>
+</body>
 </html>

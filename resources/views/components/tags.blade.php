@@ -1,8 +1,17 @@
 @props(['tags', 'subject', 'record'])
-<div class="tags" aria-label="Tags">
+<div class="d-flex flex-wrap gap-2 align-items-center pt-2" aria-label="Tags" data-tags>
     @foreach ($tags as $tag)
-        <form method="post" action="{{ route('tags.destroy', $tag) }}">@csrf @method('DELETE')<input type="hidden" name="subject" value="{{ $subject }}"><input type="hidden" name="record" value="{{ $record }}"><a href="{{ route('finder', ['on' => $subject, 'c' => [['f' => 'tag', 'v' => $tag->id]]]) }}">{{ $tag->name }}</a> <button class="slight" aria-label="Take off {{ $tag->name }}">×</button></form>
+        <x-form :to="route('tags.destroy', $tag)" method="delete" class="badge bg-body-secondary hstack gap-1">
+            <input type="hidden" name="subject" value="{{ $subject }}"><input type="hidden" name="record" value="{{ $record }}">
+            <a href="{{ route('finder', ['on' => $subject, 'c' => [['f' => 'tag', 'v' => $tag->id]]]) }}">{{ $tag->name }}</a>
+            <button class="btn-close" aria-label="Remove the tag {{ $tag->name }}"></button>
+        </x-form>
     @endforeach
-    <details><summary class="pine small">{{ $tags->isEmpty() ? 'Add a tag' : 'Add' }}</summary>
-        <form method="post" action="{{ route('tags.store') }}">@csrf<input type="hidden" name="subject" value="{{ $subject }}"><input type="hidden" name="only[]" value="{{ $record }}"><label class="visually-hidden" for="tag-{{ $record }}">Tag</label><input id="tag-{{ $record }}" name="tag" required maxlength="60"> <button class="button small">Add</button></form></details>
+    <x-more :says="$tags->isEmpty() ? 'Add a tag' : 'Add'" class="small">
+        <x-form :to="route('tags.store')" class="hstack gap-2 pt-1">
+            <input type="hidden" name="subject" value="{{ $subject }}"><input type="hidden" name="only[]" value="{{ $record }}">
+            <x-field hidden small label="Tag" name="tag" required maxlength="60" />
+            <x-button small>Add</x-button>
+        </x-form>
+    </x-more>
 </div>

@@ -1,4 +1,6 @@
 @props(['for'])
 @foreach ((array) $for as $field)
-    @error($field)<p class="wrong" role="alert">{{ $message }}</p>@enderror
+    @foreach ($errors->get($field) as $messages)
+        @foreach ((array) $messages as $message)<p class="invalid-feedback d-block mt-1 mb-0" role="alert">{{ $message }}</p>@endforeach
+    @endforeach
 @endforeach

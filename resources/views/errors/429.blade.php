@@ -1,1 +1,2 @@
-<x-plain title="Too many tries" text="Wait a minute, and try again. Nothing is locked." />
+<x-plain title="Too many tries"
+    text="Wait a minute, and try again. Nothing is locked." />

@@ -1,1 +1,2 @@
-<x-plain title="Luftig is being looked after" text="Come back in a minute." />
+<x-plain title="Luftig is being looked after"
+    text="Come back in a minute." />

@@ -1,5 +1,5 @@
 <x-layout title="Words" at="finder">
-    <p class="back"><a href="{{ route('finder', $search->parameters()) }}" data-back>← Finder</a></p>
+    <x-back :to="route('finder', $search->parameters())">Finder</x-back>
     <h1>Words seen in these</h1>
-    @include('finder.words')
+    <div class="measure">@include('finder.words')</div>
 </x-layout>

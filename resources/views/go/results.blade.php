@@ -1,4 +1,7 @@
-@if ($accounts->isEmpty() && $contacts->isEmpty() && $screens->isEmpty())<p class="muted">Nothing is called “{{ $text }}”.</p>@endif
-@foreach ($screens as $name => $url)<a href="{{ $url }}"><span>{{ $name }}</span><span class="muted small">screen</span></a>@endforeach
-@foreach ($accounts as $account)<a href="{{ route('accounts.show', $account) }}"><span>{{ $account->name }}</span><span class="muted small">{{ $account->domain }}</span></a>@endforeach
-@foreach ($contacts as $contact)<a href="{{ route('accounts.show', $contact->account_id) }}"><span>{{ $contact->name() }}@if ($contact->title), <span class="soft">{{ $contact->title }}</span>@endif</span><span class="muted small">{{ $contact->account->name }}</span></a>@endforeach
+@forelse ($found as $one)
+    <a class="list-group-item list-group-item-action hstack gap-3" role="option" aria-selected="false" id="found-{{ $loop->index }}"
+        href="{{ $one['url'] }}"><span>{{ $one['name'] }} <span class="text-body-tertiary">{{ $one['title'] }}</span></span>
+        <span class="ms-auto small text-body-secondary">{{ $one['about'] }}</span></a>
+@empty
+    <p class="text-body-secondary px-2">Nothing is called “{{ $text }}”.</p>
+@endforelse

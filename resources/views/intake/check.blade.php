@@ -1,40 +1,48 @@
-@use('App\Intake\IntakeKind')
-<x-layout :title="$intake->name" at="">
-    <p class="back"><a href="{{ route('intake.index') }}" data-back>← Intake</a></p>
-    <h1>{{ $intake->name }}</h1>
-    <p class="soft around">{{ number_format($intake->bytes / 1024, 0) }} kB, {{ $intake->format['encoding'] }}, columns parted by {{ ["\t" => 'a tab', ';' => 'a semicolon', ',' => 'a comma'][$intake->format['delimiter']] }}.</p>
-    @if ($same)<p class="warned">{{ $same->state->isMoving() ? 'The same file is just being taken in, brought by '.($same->user?->name ?? 'somebody').'. Yours would wait for it and then find nothing new.' : 'The same file was taken in before, '.\App\View\Say::ago($same->created_at).'. Taking it in again changes nothing that has not been changed since.' }}</p>@endif
-    <form method="post" action="{{ route('intake.update', $intake) }}" class="buttons">@csrf @method('PATCH')
-        <span class="strong">Each row is</span>
-        @foreach (IntakeKind::cases() as $kind)<label><input type="radio" name="kind" value="{{ $kind->value }}" data-submits @checked($kind === $intake->kind)> {{ ['accounts' => 'an account', 'contacts' => 'a contact', 'customers' => 'a customer', 'signals' => 'a signal', 'relations' => 'somebody one of us knows'][$kind->value] }}</label>@endforeach
-        <noscript><button class="button">Choose</button></noscript>
-    </form>
-    <form method="post" action="{{ route('intake.start', $intake) }}" id="mapping" class="gap">@csrf
-        <input type="hidden" name="kind" value="{{ $intake->kind->value }}">
-        <h2 class="head">Columns</h2>
-        @if ($problem)<p class="wrong" role="alert" id="problem">{{ $problem }}</p>@endif
-        <x-wrong :for="['mapping', 'kind']" />
-        <div class="grid" style="margin-top: 12px; grid-template-columns: repeat(auto-fill, minmax(215px, 1fr))">
-            @foreach ($intake->format['columns'] as $position => $heading)
-                <label class="field"><span>{{ $heading !== '' ? $heading : 'column '.($position + 1) }} <span class="muted small">{{ \Illuminate\Support\Str::limit($preview->rows[0]['cells'][$position] ?? '', 24) }}</span></span>
-                    <select name="columns[{{ $position }}]"><option value="">leave out</option>@foreach ($columns as $field => $column)<option value="{{ $field }}" @selected(($intake->mapping[$position] ?? '') === $field)>{{ $column->label }}</option>@endforeach</select></label>
-            @endforeach
-            <label class="field"><span>Source of the file, if it names none</span><input name="source" value="{{ $intake->source }}" maxlength="80" placeholder="trade fair list"></label>
-            @if ($intake->kind === IntakeKind::Relations)<label class="field"><span>Whose address book, where no column says it</span><select name="whose">@foreach ($people as $one)<option value="{{ $one->id }}" @selected($one->id === ($intake->whose_id ?? auth()->id()))>{{ $one->name }}</option>@endforeach</select></label>@endif
+<x-layout :title="$page->intake->name" at="intake">
+    <x-back :to="route('intake.index')">Intake</x-back>
+    <h1 class="breaks">{{ $page->intake->name }}</h1>
+    <p class="text-body-tertiary py-2">{{ $page->about() }}</p>
+    @if ($page->same())<p class="alert alert-danger">{{ $page->same() }}</p>@endif
+    <x-form :to="route('intake.update', $page->intake)" method="patch" class="d-flex flex-wrap gap-3 align-items-center">
+        <span class="fw-semibold">Each row is</span>
+        @foreach ($page->kinds() as $kind => $label)
+            <x-tick type="radio" name="kind" :value="$kind" x-data="sends" @change="send" :checked="$kind === $page->intake->kind->value" :$label />
+        @endforeach
+        <noscript><x-button>Choose</x-button></noscript>
+    </x-form>
+    <x-form :to="route('intake.start', $page->intake)" id="mapping" class="mt-3">
+        <input type="hidden" name="kind" value="{{ $page->intake->kind->value }}">
+        <x-section title="Columns">
+            @if ($page->problem)<p class="text-danger mt-2" role="alert" id="problem">{{ $page->problem }}</p>@endif
+            <x-wrong :for="['mapping', 'kind']" />
+            <div class="row g-3 mt-0">
+                @foreach ($page->columns() as $column)
+                    <x-field width="col-6 col-md-4 col-lg-3" :label="$column['label']" :name="$column['name']" :options="$page->fields()"
+                        :value="$column['chosen']" />
+                @endforeach
+                <x-field width="col-6 col-md-4 col-lg-3" label="Source of the file, if it names none" name="source" maxlength="80"
+                    :value="$page->intake->source" placeholder="trade fair list" />
+                @if ($page->whose())
+                    <x-field width="col-6 col-md-4 col-lg-3" label="Whose address book, where no column says it" name="whose"
+                        :options="$page->whose()" :value="$page->owner()" />
+                @endif
+            </div>
+        </x-section>
+        <div class="d-flex flex-wrap gap-2 mt-3">
+            <x-button kind="primary">Bring it in</x-button>
+            <x-button formaction="{{ route('intake.update', $page->intake) }}" name="_method" value="PATCH">Show what would become of it</x-button>
+            <x-button kind="danger" form="aside">Put it aside</x-button>
         </div>
-        <div class="buttons gap">
-            <button class="button primary">Take it in</button>
-            <button class="button" formaction="{{ route('intake.update', $intake) }}" name="_method" value="PATCH">Show what would become of it</button>
-            <button class="button danger" form="aside">Put it aside</button>
-        </div>
-    </form>
-    <form method="post" action="{{ route('intake.destroy', $intake) }}" id="aside">@csrf @method('DELETE')</form>
-    <h2 class="head gap">The first rows, and what they become</h2>
-    @foreach ($preview->rows as $row)
-        <div style="display: grid; grid-template-columns: 60px minmax(0, 1fr); gap: 10px; padding: 8px 0; border-bottom: 1px solid var(--hairline)">
-            <span class="muted">line {{ $row['line'] }}</span>
-            @if ($row['problem'])<span class="rowan">Would not be taken: {{ $row['problem'] }}</span>
-            @else<span>@foreach ($row['becomes'] as $name => $text)<span class="muted small">{{ lcfirst($name) }}</span> {{ \Illuminate\Support\Str::limit($text, 80) }}@unless ($loop->last) · @endunless @endforeach</span>@endif
-        </div>
-    @endforeach
+    </x-form>
+    <x-form :to="route('intake.destroy', $page->intake)" method="delete" id="aside" />
+    <x-section title="The first rows, and what they become" class="mt-4">
+        @foreach ($page->rows() as $row)
+            <div class="d-flex gap-3 border-bottom py-2">
+                <span class="text-body-secondary text-nowrap">line {{ $row['line'] }}</span>
+                @if ($row['problem'])<span class="text-danger breaks">Would be refused: {{ $row['problem'] }}</span>
+                @else<span class="breaks">@foreach ($row['becomes'] as $name => $text)<span class="small text-body-secondary">{{ lcfirst($name) }}</span>
+                    {{ $text }}@unless ($loop->last) · @endunless @endforeach</span>@endif
+            </div>
+        @endforeach
+    </x-section>
 </x-layout>

@@ -1,30 +1,39 @@
-@use('App\View\Say')
-<x-layout :title="$list->name" at="lists">
-    <p class="back"><a href="{{ route('lists.index') }}" data-back>← Lists</a></p>
-    <div class="spread"><div class="line"><h1>{{ $list->name }}</h1><span class="muted">{{ Say::count($size, rtrim($list->subject, 's')) }}, by {{ $list->user->name ?? 'somebody' }} <x-ago :time="$list->created_at" /></span></div>
-        <div class="buttons"><a class="button primary" href="{{ route('lists.sample', $list) }}">Spot check</a><a class="button" href="{{ route('lists.steps', $list) }}">Step through</a><a class="button" href="{{ route('finder', ['on' => $list->subject, 'c' => [['f' => 'list', 'v' => $list->id]]]) }}">Open in the Finder</a>
-            @if ($list->subject === 'accounts')<a class="button" href="{{ route('finder', ['on' => 'contacts', 'c' => [['f' => 'list', 'v' => $list->id], ['f' => 'kept_out', 'x' => 1]]]) }}">Its contacts</a>@endif
-            <form method="post" action="{{ route('lists.destroy', $list) }}">@csrf @method('DELETE')<button class="button">Delete</button></form></div></div>
-    <x-wrong :for="['by', 'parts', 'trial', 'tag']" />
-    @if ($trial)
-        <div class="card gap spread"><p>Held until the answers of <a href="{{ route('lists.show', $trial->list) }}">{{ $trial->list->name }}</a> are in: {{ $trial->approached }} of {{ $trial->size }} approached, {{ $trial->answered }} answered or silent for two weeks. @if ($trial->isIn())<strong>They are in.</strong>@endif</p>
-            <form method="post" action="{{ route('lists.release', $list) }}">@csrf @method('DELETE')<button class="button">{{ $trial->isIn() ? 'Go on with it' : 'Go on all the same' }}</button></form></div>
+<x-layout :title="$page->list->name" at="lists">
+    <x-back :to="route('lists.index')">Lists</x-back>
+    <x-heading :title="$page->list->name" :about="$page->about()">
+        <x-button kind="primary" :href="route('lists.sample', $page->list)">Spot check</x-button>
+        <x-button :href="route('lists.steps', $page->list)">Step through</x-button>
+        <x-button :href="$page->inFinder()">Open in the Finder</x-button>
+        @if ($page->isOfAccounts())<x-button :href="$page->people()">Its contacts</x-button>@endif
+        <x-button opens="split">Split into batches</x-button>
+        @if ($page->mayTry())<x-button opens="trial">A trial first</x-button>@endif
+        <x-button opens="tag">Tag them</x-button>
+        <x-form :to="route('lists.destroy', $page->list)" method="delete"><x-button>Remove</x-button></x-form>
+    </x-heading>
+    @if ($trial = $page->trial())
+        <div class="card card-body flex-row flex-wrap gap-3 align-items-center mt-3">
+            <p>Held until the answers of <a href="{{ route('lists.show', $trial['list']) }}">{{ $trial['list']->name }}</a> are in:
+                {{ $trial['says'] }} @if ($trial['isIn'])<strong>They are in.</strong>@endif</p>
+            <x-form :to="route('lists.release', $page->list)" method="delete" class="ms-auto">
+                <x-button>{{ $trial['isIn'] ? 'Go on with it' : 'Go on all the same' }}</x-button></x-form>
+        </div>
     @endif
-    <div class="list-more gap">
-    <details><summary class="pine">Split into batches</summary>
-        <form method="post" action="{{ route('lists.split', $list) }}" class="buttons" style="padding-top: 8px; align-items: end">@csrf
-            <label class="field"><span>By</span><select name="by">@foreach (App\Finder\SplitBy::of($subject) as $by)<option value="{{ $by->value }}">{{ $by->label() }}</option>@endforeach</select></label>
-            <label class="field"><span>Parts, if evenly</span><input type="number" name="parts" min="2" max="20" value="2" style="width: 90px"></label>
-            <button class="button">Split</button><span class="muted small">Each part becomes a list; this one stays.</span></form></details>
-    @if ($size > 1)
-        <details><summary class="pine">A trial first</summary>
-            <form method="post" action="{{ route('lists.trial', $list) }}" class="buttons list-form">@csrf<label class="field"><span>So many, drawn evenly</span><input type="number" name="trial" min="1" max="{{ $size - 1 }}" value="{{ min(20, $size - 1) }}"></label><button class="button">Draw the trial</button><span class="muted small">The rest becomes a list that is held until the answers are in.</span></form></details>
-    @endif
-    <details><summary class="pine">Tag them</summary>
-        <form method="post" action="{{ route('tags.store') }}" class="buttons list-form">@csrf<input type="hidden" name="subject" value="{{ $list->subject }}"><input type="hidden" name="list" value="{{ $list->id }}"><label class="field"><span>Tag</span><input name="tag" required maxlength="60" list="tags"></label><datalist id="tags">@foreach ($tags as $tag)<option>{{ $tag }}</option>@endforeach</datalist><button class="button">Tag all {{ number_format($size) }}</button></form></details>
-    </div>
-    <p class="soft gap">Made by: @foreach ($search->steps as $step)<strong>{{ $step->excludes() ? 'not ' : '' }}{{ $step->field->label() }}</strong> {{ $step->says() }}{{ $loop->last ? '' : ' · ' }}@endforeach{{ $list->per_account ? ', at most '.$list->per_account.' at one account' : '' }};
-        <a href="{{ route('finder', $search->parameters()) }}">the same search today</a> would add {{ number_format($newer) }} and miss {{ number_format($gone) }}.</p>
-    <div class="scroll gap">@include('finder.table', ['rows' => $rows, 'choose' => false])</div>
-    <x-pager :pages="$pages" />
+    <p class="text-body-tertiary mt-3">Made by: <x-made-by :steps="$page->steps()" />{{ $page->atMost() }};
+        <a class="text-decoration-underline" href="{{ $page->sameSearch() }}">the same search today</a> {{ $page->since() }}</p>
+    <div class="mt-3"><x-finder.table :results="$page->results" /></div>
+    <x-pager :pages="$page->pages" />
+    <x-confirm id="split" title="Split into batches" :to="route('lists.split', $page->list)" does="Split" :opens="$errors->hasAny(['by', 'parts'])">
+        <p class="text-body-tertiary">Each part becomes a list; this one stays.</p>
+        <x-field label="By" name="by" :options="$page->splits()" :value="old('by')" />
+        <x-field label="Parts, if evenly" name="parts" type="number" min="2" max="20" :value="old('parts', 2)" />
+    </x-confirm>
+    <x-confirm id="trial" title="A trial first" :to="route('lists.trial', $page->list)" does="Draw the trial" :opens="$errors->has('trial')">
+        <p class="text-body-tertiary">The rest becomes a list that is held until the answers are in.</p>
+        <x-field label="So many, drawn evenly" name="trial" type="number" min="1" :max="$page->size - 1" :value="$page->proposedTrial()" />
+    </x-confirm>
+    <x-confirm id="tag" title="Tag them" :to="route('tags.store')" does="Tag all" :opens="$errors->has('tag')">
+        <input type="hidden" name="subject" value="{{ $page->list->subject }}"><input type="hidden" name="list" value="{{ $page->list->id }}">
+        <x-field label="Tag" name="tag" required maxlength="60" list="tags" />
+        <datalist id="tags">@foreach ($page->tags() as $tag)<option>{{ $tag }}</option>@endforeach</datalist>
+    </x-confirm>
 </x-layout>

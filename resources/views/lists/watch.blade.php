@@ -1,21 +1,23 @@
-@use('App\View\Say')
-@use('App\View\Reach')
-<x-layout :title="$watch->name" at="lists">
-    <p class="back"><a href="{{ route('lists.index') }}" data-back>← Lists</a></p>
-    <div class="spread"><div class="line"><h1>{{ $watch->name }}</h1><span class="muted">{{ $watch->rhythm->value }}, ran <x-ago :time="$watch->ran_at" />, next {{ $watch->next_at->setTimezone($watch->time_zone)->isoFormat('dddd D MMMM, HH:mm') }} {{ $watch->time_zone }}</span></div>
-        <div class="buttons"><a class="button primary" href="{{ route('finder', $search->parameters()) }}">The search today</a>
-            @if ($unread > 0)<form method="post" action="{{ route('watches.read', $watch) }}">@csrf<button class="button">All read</button></form>@endif
-            <form method="post" action="{{ route('watches.destroy', $watch) }}">@csrf @method('DELETE')<button class="button">Watch no longer</button></form></div></div>
-    <p class="soft gap">@foreach ($search->steps as $step)<strong>{{ $step->excludes() ? 'not ' : '' }}{{ $step->field->label() }}</strong> {{ $step->says() }}{{ $loop->last ? '' : ' · ' }}@endforeach</p>
-    @if ($found->isEmpty())<p class="empty">Nobody new since it began. Those who were there then are not shown here.</p>
+<x-layout :title="$page->watch->name" at="lists">
+    <x-back :to="route('lists.index')">Lists</x-back>
+    <x-heading :title="$page->watch->name" :about="$page->about()">
+        <x-button kind="primary" :href="$page->today()">The search today</x-button>
+        @if ($page->unread > 0)<x-form :to="route('watches.read', $page->watch)"><x-button>All read</x-button></x-form>@endif
+        <x-form :to="route('watches.destroy', $page->watch)" method="delete"><x-button>Watch no longer</x-button></x-form>
+    </x-heading>
+    <p class="text-body-tertiary my-3"><x-made-by :steps="$page->steps()" /></p>
+    @if ($page->newcomers() === [])<x-empty>Nobody new since it began. Those who were there then are not shown here.</x-empty>
     @else
-        <div class="scroll gap"><table>
-            <thead><tr><th scope="col">Newcomer</th><th scope="col">What made it new</th><th scope="col">Found</th><th scope="col" class="number">Priority</th></tr></thead>
-            @foreach ($rows->records as $record)
-                @php $contact = $record instanceof App\Models\Contact; $find = $found[$record->id]; $priority = $rows->priority($record); $url = $contact ? route('contacts.show', $record) : route('accounts.show', $record); @endphp
-                <tr data-row data-url="{{ $url }}"><td><a href="{{ $url }}" @class(['strong' => $find->unread])>{{ $contact ? $record->name() : $record->name }}</a>@if ($find->unread) <span class="by-hand small">unread</span>@endif<br><span class="muted small">{{ $contact ? collect([$record->title, $record->account->name])->filter()->implode(' · ') : $record->domain }}</span></td>
-                    <td>{{ $find->why }}</td><td class="small"><x-ago :time="\Carbon\CarbonImmutable::parse($find->found_at, 'UTC')" /></td><td class="number"><span class="figure large">{{ $priority === null ? '–' : round($priority) }}</span></td></tr>
+        <x-table :heads="['Newcomer', 'What made it new', 'Found', '#Priority']">
+            @foreach ($page->newcomers() as $one)
+                <tr data-row data-url="{{ $one['url'] }}">
+                    <td><a @class(['text-body', 'fw-semibold' => $one['isUnread']]) href="{{ $one['url'] }}">{{ $one['name'] }}</a>
+                        @if ($one['isUnread'])<span class="badge border border-primary text-primary">unread</span>@endif<br>
+                        <span class="small text-body-secondary">{{ $one['about'] }}</span></td>
+                    <td class="breaks">{{ $one['why'] }}</td><td class="small"><x-ago :time="$one['at']" /></td>
+                    <td class="text-end font-figure fs-4 fw-semibold">{{ $one['priority'] }}</td>
+                </tr>
             @endforeach
-        </table></div>
+        </x-table>
     @endif
 </x-layout>

@@ -1,40 +1,37 @@
-@use('App\View\Say')
-@use('App\Models\ApproachKind')
-<x-layout :title="'A reason for '.$account->name" at="accounts">
-    <p class="back"><a href="{{ route('accounts.show', $account) }}" data-back>← {{ $account->name }}</a></p>
-    <h1>Why approach {{ $account->name }} now</h1>
-    <form method="post" action="{{ route('reasons.store', $account) }}" class="two gap">
-        @csrf
-        <div class="stack">
-            <div style="display: grid; grid-template-columns: 1fr 200px; gap: 12px">
-                <label class="field"><span>To</span><select name="contact">
-                    <option value="">nobody in particular</option>
-                    @foreach ($contacts as $one)<option value="{{ $one->id }}" @selected((int) old('contact', $contact?->id) === $one->id)>{{ $one->name() }}@if ($one->title), {{ $one->title }}@endif ({{ \App\View\Reach::of($one, $barred)->label() }})</option>@endforeach
-                </select></label>
-                <label class="field"><span>By</span><select name="channel"><option value="">not decided</option>@foreach (ApproachKind::cases() as $kind)<option value="{{ $kind->value }}" @selected(old('channel') === $kind->value)>{{ $kind->label() }}</option>@endforeach</select></label>
+<x-layout title="A reason for {{ $page->account->name }}" at="accounts">
+    <x-back :to="route('accounts.show', $page->account)">{{ $page->account->name }}</x-back>
+    <h1 class="breaks">Why approach {{ $page->account->name }} now</h1>
+    <x-form :to="route('reasons.store', $page->account)" class="row g-4 mt-0">
+        <div class="col-lg-8 vstack gap-3">
+            <div class="row g-3">
+                <x-field width="col-md-8" label="To" name="contact" :options="$page->people()" :value="old('contact', $page->contact?->id)" />
+                <x-field width="col-md-4" label="By" name="channel" :options="$page->kinds()" :value="old('channel')" />
             </div>
-            <label class="field"><span>In which words</span><textarea name="words" rows="7" required maxlength="2000">{{ old('words', $draft->words()) }}</textarea></label>
-            <x-wrong :for="['words', 'channel', 'contact']" />
-            <p class="muted small">Leave out words that tell time, such as “yesterday”: the reason may be used some days from now.</p>
-            <div class="buttons"><button class="button primary">Record the reason</button><a class="button" href="{{ route('accounts.show', $account) }}">Leave it</a></div>
+            <x-field label="In which words" name="words" lines="7" required maxlength="2000" :value="old('words', $page->draft->words())"
+                hint="Leave out words that tell time, such as “yesterday”: the reason may be used some days from now." />
+            <div class="hstack gap-2"><x-button kind="primary">Record the reason</x-button>
+                <x-button :href="route('accounts.show', $page->account)">Leave it</x-button></div>
         </div>
-        <fieldset class="card aside">
-            <legend class="visually-hidden">What the words rest on</legend>
-            <h2>What the words rest on</h2>
-            <p class="muted small around">Tick what they mention. The reason is good as long as all of it is fresh.</p>
-            <x-wrong for="signals" />
-            @php $offered = collect($lines)->filter(fn ($line) => $line->push > 0); $said = 0; @endphp
-            @foreach ($offered as $line)
-                @php $may = $line->mayBeSaid() && $line->isFresh(); $checked = $may && $said < 2; if ($may) { $said++; } @endphp
-                <label class="tick"><input type="checkbox" name="signals[]" value="{{ $line->signal->id }}" @checked(old('words') ? in_array((string) $line->signal->id, old('signals', []), true) : $checked) @disabled(! $may)>
-                    <span @class(['muted' => ! $may])>{{ $line->signal->title }}<br><x-barb :line="$line" bare /> <span class="small muted"><x-ago :time="$line->signal->occurred_at" />@unless ($line->kind->mayBeQuoted()) · they would not expect us to know @elseif (! $line->isFresh()) · no longer fresh @endunless</span>
-                    @if ($line->signal->quote)<blockquote>{{ $line->signal->quote }}</blockquote>@endif</span></label>
-            @endforeach
-            @if ($facts !== [])
-                <h3 class="above">Facts</h3>
-                @foreach ($facts as $fact)<label class="tick"><input type="checkbox" name="facts[]" value="{{ $fact }}" @checked(in_array($fact, old('facts', $offered->isEmpty() ? [$facts[0]] : []), true))><span>{{ $fact }}</span></label>@endforeach
-            @endif
-            @if ($offered->isEmpty() && $facts === [])<p class="soft">Nothing is known that words could rest on. Bring signals or facts of this account first.</p>@endif
-        </fieldset>
-    </form>
+        <div class="col-lg-4">
+            <fieldset class="card card-body">
+                <legend class="fs-5 font-figure fw-bold">What the words rest on</legend>
+                <p class="small text-body-secondary mb-2">Tick what they mention. The reason is good as long as all of it is fresh.</p>
+                <x-wrong for="signals" />
+                @foreach ($page->signals() as $one)
+                    <x-tick class="mt-1" name="signals[]" :value="$one['line']->signal->id" :checked="$one['ticked']" :disabled="! $one['may']">
+                        <span @class(['text-body-secondary' => ! $one['may']])>{{ $one['line']->signal->title }}</span><br>
+                        <x-barb :line="$one['line']" bare /> <span class="small text-body-secondary">
+                            <x-ago :time="$one['line']->signal->occurred_at" /> {{ $one['note'] }}</span>
+                        @if ($one['line']->signal->quote)<blockquote>{{ $one['line']->signal->quote }}</blockquote>@endif
+                    </x-tick>
+                @endforeach
+                @if ($page->facts !== [])
+                    <h3 class="mt-3">Facts</h3>
+                    @foreach ($page->facts as $fact)<x-tick name="facts[]" :value="$fact" :checked="$page->isTicked($fact)" :label="$fact" />@endforeach
+                @endif
+                @if ($page->isEmpty())<p class="text-body-tertiary">Nothing is known that words could rest on. Bring signals or facts of this account
+                    first.</p>@endif
+            </fieldset>
+        </div>
+    </x-form>
 </x-layout>

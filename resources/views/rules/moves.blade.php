@@ -1,10 +1,11 @@
-@if ($mistake)<p class="wrong" role="alert">{{ $mistake }}</p>
-@elseif ($moves->moved === 0)<p class="soft">Nothing moves.</p>
+@if ($mistake)<p class="text-danger" role="alert">{{ $mistake }}</p>
+@elseif ($moves->moved === 0)<p class="text-body-tertiary">Nothing moves.</p>
 @else
-    <p class="soft">{{ number_format($moves->moved) }} of {{ App\View\Say::count($moves->of, 'account') }} would move. Ranked {{ number_format($moves->states['ranked'] ?? 0) }}, waiting {{ number_format($moves->states['waiting'] ?? 0) }}, out {{ number_format($moves->states['out'] ?? 0) }}, kept out {{ number_format($moves->states['kept_out'] ?? 0) }}.</p>
-    <ol class="plain above" data-moves>
-        @foreach ($moves->biggest as $move)
-            <li style="display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 10px; padding: 4px 0; border-top: 1px solid var(--hairline)"><span>{{ $move['name'] }}</span><span>{{ $move['before'] === null ? lcfirst($move['was']?->label() ?? 'new') : round($move['before']) }} → <strong>{{ $move['after'] === null ? lcfirst($move['becomes']->label()) : round($move['after']) }}</strong></span></li>
+    <p class="text-body-tertiary">{{ $moves->summary() }}</p>
+    <ol class="list-unstyled mb-0 mt-2" data-moves>
+        @foreach ($moves->lines() as $move)
+            <li class="hstack gap-2 border-top py-1"><span>{{ $move['name'] }}</span>
+                <span class="ms-auto text-nowrap">{{ $move['before'] }} → <strong>{{ $move['after'] }}</strong></span></li>
         @endforeach
     </ol>
 @endif

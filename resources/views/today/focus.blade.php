@@ -1,42 +1,37 @@
 @use('App\View\Say')
-@if ($focus)
-    @php
-        $standing = $focus->standing;
-        $account = $standing->account;
-        $place = $account->headquarters();
-    @endphp
-    <section class="card stack" aria-label="{{ $account->name }}" data-focused="{{ $account->id }}">
-        <div>
-            <h2 class="large"><a href="{{ route('accounts.show', $account) }}">{{ $account->name }}</a></h2>
-            <p class="muted">{{ collect([$place?->city, $account->industries->first()?->code ? lcfirst(\Luftig\Core\Firm\Industries::name($account->industries->first()->code)) : null, $account->headcount ? ($account->headcount_given ?? number_format($account->headcount)).' heads' : null])->filter()->implode(' · ') }}</p>
+@if ($row = $page->focus)
+    <section class="card card-body vstack gap-3" aria-label="{{ $row->standing->account->name }}"
+        data-focused="{{ $row->standing->account_id }}">
+        <div class="hstack align-items-start">
+            <div>
+                <h2 class="fs-4"><a class="text-body" href="{{ route('accounts.show', $row->standing->account) }}">{{ $row->standing->account->name }}</a></h2>
+                <p class="text-body-secondary">{{ $row->about() }}</p>
+            </div>
+            <button class="btn-close d-lg-none ms-auto" type="button" data-bs-dismiss="offcanvas" data-bs-target="#focus" aria-label="Close"></button>
         </div>
-        <x-parts :standing="$standing" />
+        <x-parts :standing="$row->standing" />
         <div>
-            <h3 class="muted small">Why now</h3>
-            @forelse (array_slice($focus->lines, 0, 6) as $line)
-                <div class="share">
-                    <span>{{ $line->signal->title }} <span class="muted small"><x-ago :time="$line->signal->occurred_at" /></span></span>
-                    <span class="strong">@if ($line->share === null)<span class="plum">against</span>@else{{ Say::percent($line->share) }}@endif</span>
-                    <span @class(['bar', 'against' => $line->share === null]) style="width: {{ round(100 * ($line->share ?? min(1, -$line->push))) }}%" aria-hidden="true"></span>
-                </div>
+            <h3 class="small text-body-secondary">Why now</h3>
+            @forelse ($row->why() as $line)
+                <x-share :$line />
             @empty
-                <p class="soft">Nothing happened there lately. It fits, so a reason can start from what they are.</p>
+                <p class="text-body-tertiary">Nothing happened there lately. It fits, so a reason can start from what they are.</p>
             @endforelse
         </div>
-        @if ($focus->others !== [])
-            <p class="small soft" data-others>Also to contact there: @foreach ($focus->others as $other)<a href="{{ route('reasons.create', [$account, 'contact' => $other->id]) }}">{{ $other->name() }}</a>@if ($other->title), {{ $other->title }}@endif @unless ($loop->last) · @endunless @endforeach</p>
+        @if ($row->others !== [])
+            <p class="small text-body-tertiary" data-others>Also to contact there: @foreach ($row->others as $other)
+                <a href="{{ route('reasons.create', [$row->standing->account, 'contact' => $other->id]) }}">{{ $other->name() }}</a>@if ($other->title),
+                {{ $other->title }}@endif @unless ($loop->last) · @endunless @endforeach</p>
         @endif
-        <div>
-            <h3 class="muted small">Draft @if ($focus->contact) to {{ $focus->contact->name() }}@endif</h3>
-            <p class="quiet above">{{ $focus->draft->words() }}</p>
+        <x-words :ways="$page->ways" :to="$row->contact?->name()">
+            <x-button kind="primary" key="r" :href="$row->records()">Record the reason</x-button>
+        </x-words>
+        <div class="d-flex flex-wrap gap-2">
+            <x-button small key="l" opens="later-{{ $row->standing->account_id }}">Later</x-button>
+            <x-button small key="x" opens="out-{{ $row->standing->account_id }}">Keep out</x-button>
         </div>
-        <div class="buttons">
-            <a class="button primary" href="{{ route('reasons.create', [$account, 'contact' => $focus->contact?->id]) }}">Record the reason</a>
-            <button class="button" type="button" data-open="later-{{ $account->id }}">Later</button>
-            <button class="button" type="button" data-open="out-{{ $account->id }}">Keep out</button>
-        </div>
-        <p class="muted small"><kbd>↑</kbd> <kbd>↓</kbd> move <kbd>Enter</kbd> open <kbd>R</kbd> reason <kbd>L</kbd> later <kbd>X</kbd> keep out</p>
+        <p class="small text-body-secondary d-none d-lg-block"><x-key of="↑ ↓ move Enter open R reason C copy L later X keep out" /></p>
     </section>
-    <x-later :account="$account" next="/" />
-    <x-keep-out-form :account="$account" next="/" />
+    <x-later :account="$row->standing->account" next="/" />
+    <x-keep-out :account="$row->standing->account" next="/" />
 @endif

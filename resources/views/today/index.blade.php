@@ -1,39 +1,42 @@
-@use('App\View\Today\Plan')
 @use('App\View\Say')
 <x-layout title="Today" at="today">
-    <div class="two">
-        <div>
-            <div class="line"><h1>Today</h1><span class="muted">{{ now()->isoFormat('dddd D MMMM') }}</span></div>
-            <p class="soft above">
-                @if ($left === 0)
-                    Done for today: {{ $used }} of {{ $pace }} approaches made. Tomorrow begins with {{ $tomorrow }}; <a href="/accounts">the ranking</a> shows the rest.
-                @else
-                    {{ $left }} {{ $left === 1 ? 'approach' : 'approaches' }} left in your pace.
-                    @if (isset($groups['hours'])) <strong>{{ count($groups['hours']) === 1 ? 'One has' : count($groups['hours']).' have' }} only hours.</strong> @endif
-                @endif
-            </p>
-            @foreach ($steps as $step)
-                <p class="quiet gap"><strong>Next step due:</strong> {{ $step->next_step }} with {{ $step->contact?->name() ?? $step->account->name }}, <a href="{{ $step->reason_id ? route('reasons.show', $step->reason_id) : route('accounts.show', $step->account_id) }}">{{ $step->account->name }}</a></p>
+    <div class="row g-4" x-data="rows" @keydown.window="press" @htmx:after-swap.window="opened">
+        <div class="col-lg-8">
+            <x-heading title="Today" :about="Say::weekday(now())" />
+            <p class="text-body-tertiary mt-2">{{ $page->lead }}
+                @if ($page->isDone)<a class="text-decoration-underline" href="/accounts">The ranking</a> shows the rest.@endif
+                @if ($page->hurry)<strong>{{ $page->hurry }}</strong>@endif</p>
+            @foreach ($page->steps as $step)
+                <p class="card card-body mt-3"><span><strong>Next step due:</strong> {{ $step->next_step }} with
+                    {{ $step->contact?->name() ?? $step->account->name }}, <a href="{{ $page->at($step) }}">{{ $step->account->name }}</a></span></p>
             @endforeach
-            @forelse ($groups as $key => $rows)
-                <h2 class="group">{{ Plan::GROUPS[$key] }}</h2>
-                @foreach ($rows as $row)
-                    @include('today.row', ['row' => $row, 'focused' => $focus?->standing->account_id === $row->standing->account_id])
-                @endforeach
+            @forelse ($page->groups as $group => $rows)
+                <h2 class="fs-6 text-body-secondary border-bottom mt-3 pb-1">{{ $group }}</h2>
+                <div class="list-group list-group-flush">
+                    @foreach ($rows as $row)
+                        <x-today.row :$row :active="$page->isFocus($row)" />
+                    @endforeach
+                </div>
             @empty
-                @if ($left > 0)
-                    <p class="empty">Nothing to approach yet for {{ $offer->name }}. <a href="/intake">Bring a file of accounts</a>, then one of signals; what speaks for whom appears here within a minute.</p>
-                @endif
+                @unless ($page->isDone)
+                    <x-empty>Nothing to approach yet for {{ $page->offer->name }}. <a class="text-decoration-underline" href="/intake">Bring
+                        a file of accounts</a>, then one of signals; what speaks for whom appears here within a minute.</x-empty>
+                @endunless
             @endforelse
-            @if ($done->isNotEmpty())
-                <h2 class="group">Done today</h2>
-                @foreach ($done as $approach)
-                    <p style="padding: 6px 10px"><a href="{{ $approach->reason_id ? route('reasons.show', $approach->reason_id) : route('accounts.show', $approach->account_id) }}">{{ $approach->account->name }}</a>, {{ $approach->kind->label() }} @if ($approach->contact) to {{ $approach->contact->name() }} @endif <span class="muted">· {{ $approach->result?->label() ?? 'no result yet' }}</span></p>
+            @if ($page->done->isNotEmpty())
+                <h2 class="fs-6 text-body-secondary border-bottom mt-3 pb-1">Done today</h2>
+                @foreach ($page->done as $approach)
+                    <p class="px-2 py-1"><a href="{{ $page->at($approach) }}">{{ $approach->account->name }}</a>, {{ $approach->kind->label() }}
+                        @if ($approach->contact) to {{ $approach->contact->name() }} @endif
+                        <span class="text-body-secondary">· {{ $approach->result?->label() ?? 'no result yet' }}</span></p>
                 @endforeach
             @endif
         </div>
-        <div class="aside" id="focus" aria-live="polite">
-            @include('today.focus')
+        <div class="col-lg-4">
+            <div class="offcanvas-lg offcanvas-bottom h-auto sticky-lg-top pt-lg-3" id="focus" tabindex="-1" aria-label="The approach in focus"
+                aria-live="polite">
+                @include('today.focus')
+            </div>
         </div>
     </div>
 </x-layout>

@@ -1,0 +1,246 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Account;
+
+use App\Finder\Tagging;
+use App\Intake\Countries;
+use App\Models\Account;
+use App\Models\Attribute;
+use App\Models\CustomerPeriod;
+use App\Models\Decision;
+use App\Models\Offer;
+use App\Models\Place;
+use App\Models\Standing;
+use App\Models\Tag;
+use App\Models\User;
+use App\Standings\Barred;
+use App\Standings\RuleBook;
+use App\Standings\StandingState;
+use App\View\Accounts\Ranking;
+use App\View\Happened;
+use App\View\Line;
+use App\View\Reasons\Drafting;
+use App\View\Say;
+use App\View\Ways;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Str;
+use Luftig\Core\Firm\Industries;
+
+/** One account, with all that is known and why it ranks where it ranks. */
+final readonly class AccountPage
+{
+    private const SHOWN = 8;
+
+    private const APPROACHES = 6;
+
+    /**
+     * @param  array{before: int|null, after: int|null, position: int|null, of: int}  $around
+     * @param  Collection<int, Happened>  $happened
+     * @param  Collection<int, Tag>  $tags
+     */
+    private function __construct(
+        public Account $account,
+        public ?Standing $standing,
+        public Ranking $ranking,
+        private array $around,
+        public ?BuyingGroup $group,
+        public ?Ribbon $ribbon,
+        public ?AccountPoints $points,
+        private Collection $happened,
+        public ?Decision $decision,
+        public Collection $tags,
+        public ?Ways $ways,
+        public ?string $addressee,
+    ) {
+    }
+
+    /** @param  array<string, mixed>  $query  of the address, which says the order one steps through */
+    public static function of(Offer $offer, Account $account, User $rep, array $query): self
+    {
+        $account->load(['signals' => fn ($signals) => $signals->with('contact')->ofOffer($offer)]);
+        $account->load(
+            'places', 'industries', 'technologies', 'extras', 'customerPeriods', 'notes.user', 'approaches.contact', 'approaches.user',
+            'owner', 'parent',
+        );
+        $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->first();
+        $ranking = Ranking::from($offer, $query);
+        $book = $standing === null ? null : RuleBook::of($standing->ruleSet);
+        $lines = $book === null ? [] : Line::of($standing, $account->signals, $book->catalogue);
+        $group = $standing === null ? null : BuyingGroup::of($offer, $account, $standing, $rep);
+        $to = $group->chosen[0]->contact ?? null;
+        $draft = Drafting::of($offer, $account->name, $to, $lines);
+        $barred = Barred::now();
+
+        return new self(
+            $account,
+            $standing,
+            $ranking,
+            $ranking->around($account->id),
+            $group,
+            $book === null ? null : Ribbon::of($account, $standing, $book),
+            $standing === null ? null : new AccountPoints($standing, $lines, $standing->ruleSet->criteria, $group?->through()),
+            Happened::of($account->signals, $lines, $book?->catalogue),
+            Decision::query()->with('user')->where('offer_id', $offer->id)->where('account_id', $account->id)->first(),
+            Tagging::of('accounts', $account->id),
+            $standing === null || $barred->account($account->id, $account->domain) !== null ? null
+                : Ways::toAccount($account, $to, $draft->words(), $draft->subject(), $barred),
+            $to?->name(),
+        );
+    }
+
+    public function about(): string
+    {
+        $account = $this->account;
+        $industry = $account->industries->first()?->code;
+        $place = $account->headquarters();
+
+        return Say::line(
+            $account->domain,
+            $industry === null ? 'industry unknown' : lcfirst(Industries::name($industry))." (ISIC $industry)",
+            implode(', ', array_filter([$place?->city, Countries::name($place?->country)])) ?: 'place unknown',
+            Say::heads($account->headcount, $account->headcount_given),
+            $account->growth === null ? null : Say::growth($account->growth).' in a year',
+            $account->sites === null || $account->sites === 0 ? null : Say::count($account->sites, 'site'),
+        );
+    }
+
+    /** Why it stands anywhere but in the ranking. */
+    public function state(): ?string
+    {
+        return match (true) {
+            $this->standing === null || $this->standing->state === StandingState::Ranked => null,
+            $this->standing->cause !== null => $this->standing->state->label().': '.$this->standing->cause,
+            $this->standing->state === StandingState::Waiting => 'Waiting: no live signal counts for it',
+            default => $this->standing->state->label(),
+        };
+    }
+
+    public function looksLikeAgency(): bool
+    {
+        return str_starts_with((string) $this->standing?->cause, 'agency, by');
+    }
+
+    public function isKeptOut(): bool
+    {
+        return $this->standing?->state === StandingState::KeptOut;
+    }
+
+    public function decided(): ?string
+    {
+        $owner = $this->account->owner === null ? null : 'owner '.$this->account->owner->name;
+
+        return match ($this->decision?->decision) {
+            null, 'dropped' => null,
+            'kept' => Say::line('Kept by '.$this->decision->user->name, $owner),
+            default => Say::line('Put off to '.($this->decision->until === null ? 'another day' : Say::day($this->decision->until)).' by '.$this->decision->user->name, $owner),
+        };
+    }
+
+    public function is(string $decision): bool
+    {
+        return $this->decision?->decision === $decision;
+    }
+
+    public function back(): string
+    {
+        return route('accounts.index', $this->ranking->parameters());
+    }
+
+    public function backTo(): string
+    {
+        return $this->ranking->state->label().($this->ranking->search === '' ? '' : ": “{$this->ranking->search}”");
+    }
+
+    public function position(): ?string
+    {
+        return $this->around['position'] === null ? null : Say::number($this->around['position']).' of '.Say::number($this->around['of']);
+    }
+
+    public function before(): ?string
+    {
+        return $this->step($this->around['before']);
+    }
+
+    public function after(): ?string
+    {
+        return $this->step($this->around['after']);
+    }
+
+    /** The path to go on to, when this one is decided. */
+    public function next(): string
+    {
+        return Str::after($this->after() ?? $this->back(), url('/'));
+    }
+
+    /** @return Collection<int, Happened> the newest */
+    public function happened(): Collection
+    {
+        return $this->happened->take(self::SHOWN);
+    }
+
+    /** @return Collection<int, Happened> */
+    public function earlier(): Collection
+    {
+        return $this->happened->skip(self::SHOWN)->values();
+    }
+
+    public function technologies(): string
+    {
+        return $this->account->technologies->pluck('name')->implode(', ') ?: 'Unknown';
+    }
+
+    /** @return array<string, string> what is known besides, and from where */
+    public function facts(): array
+    {
+        $account = $this->account;
+
+        return array_filter([
+            'Revenue' => $this->revenue(), 'Description' => $account->description, 'Keywords' => $account->keywords,
+            'Founded' => $account->founded === null ? null : (string) $account->founded, 'Parent' => $account->parent?->name,
+            'Places' => $account->places
+                ->map(fn (Place $place): string => implode(', ', array_filter([$place->city, $place->region, $place->postal_code])))
+                ->implode(' · '),
+            'Customer' => $account->customerPeriods->map(self::period(...))->implode(' · '),
+            ...$account->extras->mapWithKeys(fn (Attribute $extra): array => [$extra->name => (string) $extra->getRelation('pivot')->value])->all(),
+            'Source' => implode(', ', array_filter([
+                $account->source, $account->seen_at === null ? null : 'seen '.Say::date($account->seen_at),
+            ])),
+        ], fn (?string $value): bool => $value !== null && $value !== '');
+    }
+
+    /** @return array<int, array{at: CarbonImmutable, says: string, result: string}> */
+    public function approaches(): array
+    {
+        return $this->account->approaches->take(self::APPROACHES)->map(fn ($approach): array => [
+            'at' => $approach->made_at,
+            'says' => $approach->kind->label().($approach->contact === null ? '' : ' to '.$approach->contact->name())
+                .', '.($approach->user->name ?? 'somebody'),
+            'result' => $approach->result?->label() ?? 'no result yet',
+        ])->values()->all();
+    }
+
+    private function revenue(): ?string
+    {
+        $account = $this->account;
+        if ($account->revenue_amount === null) {
+            return null;
+        }
+        $given = $account->revenue_given ?? Say::money($account->revenue_amount, (string) $account->revenue_currency);
+
+        return $account->revenue_currency === 'EUR' ? $given : $given.' ('.Say::money((float) $account->revenue, 'EUR').')';
+    }
+
+    private static function period(CustomerPeriod $period): string
+    {
+        return ($period->since === null ? 'yes' : 'since '.Say::month($period->since))
+            .($period->until === null ? '' : ' until '.Say::month($period->until)).($period->best ? ', among the best' : '');
+    }
+
+    private function step(?int $account): ?string
+    {
+        return $account === null ? null : route('accounts.show', [$account] + $this->ranking->parameters());
+    }
+}

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Account;
+
+use App\Models\Channel;
+use App\Models\Standing;
+use App\View\Line;
+use App\View\PointLine;
+use App\View\Say;
+use Carbon\CarbonImmutable;
+use Luftig\Core\Priority\ChannelType;
+use Luftig\Core\Priority\Points;
+
+/** Why an account ranks where it ranks: its points, line by line, down to each number (rule 6). */
+final readonly class AccountPoints
+{
+    private const PLACES = [1 => 'second', 2 => 'third', 3 => 'fourth'];
+
+    /**
+     * @param  list<Line>  $lines
+     * @param  list<array<string, mixed>>  $criteria  of the rules it was computed by
+     * @param  array{row: GroupRow, half: bool, role: bool}|null  $through  through whom it is reached
+     */
+    public function __construct(private Standing $standing, private array $lines, private array $criteria, private ?array $through)
+    {
+    }
+
+    /** @return list<PointLine> */
+    public function lines(): array
+    {
+        $sum = Points::of($this->standing->fit, $this->standing->push, $this->standing->access);
+        $lines = [new PointLine('Every account starts at', Points::START), $this->fit($sum), ...array_map($this->signal(...), $this->lines)];
+        if ($this->standing->push < -1) {
+            $back = $sum->push - Points::ofPush($this->standing->fit, $this->standing->push);
+            $lines[] = new PointLine('What speaks against counts down to −1 only', $back);
+        }
+
+        return [...$lines, $this->access($sum)];
+    }
+
+    public function total(): string
+    {
+        return Say::points($this->standing->points);
+    }
+
+    public function remark(): string
+    {
+        $priority = $this->standing->priority === null
+            ? 'It has no priority while it is '.lcfirst($this->standing->state->label()).'.'
+            : 'Priority '.Say::tenths($this->standing->priority)
+                .' = 100 ÷ (1 + e^(−points ÷ 10)). It orders accounts; it is not a chance.';
+
+        return "$priority Rules version {$this->standing->ruleSet->version}, computed ".Say::ago($this->standing->computed_at).'.';
+    }
+
+    private function fit(Points $sum): PointLine
+    {
+        $standing = $this->standing;
+        $label = match (true) {
+            $standing->fit >= .7 => 'Fits well',
+            $standing->fit >= .4 => 'Fits in part',
+            default => 'Fits little',
+        };
+        $says = (int) Points::FIT.' × Fit '.Say::part($standing->fit).'.';
+        if ($standing->fit_high - $standing->fit_low > .005) {
+            $says .= ' What is unknown counts half; known, the Fit would lie between '.Say::part($standing->fit_low).' and '
+                .Say::part($standing->fit_high).'.';
+        }
+        $note = $standing->coverage < 1 ? Say::percent($standing->coverage).' known' : '';
+
+        return new PointLine($label, $sum->fit, $says, array_map($this->criterion(...), $this->criteria, array_keys($this->criteria)), $note);
+    }
+
+    /**
+     * @param  array<string, mixed>  $criterion
+     * @return array{string, string, string}
+     */
+    private function criterion(array $criterion, int $at): array
+    {
+        $membership = $this->standing->criteria[$at] ?? null;
+        $mode = ['must' => 'gate', 'must_not' => 'gate, must not', 'prefer' => 'weight '.($criterion['weight'] ?? 1)][$criterion['mode']];
+
+        return [$criterion['name'], $mode, match (true) {
+            $membership === null => 'unknown',
+            $criterion['mode'] === 'prefer' => Say::part($membership),
+            default => ($membership > 0) === ($criterion['mode'] === 'must') ? 'passed' : 'failed',
+        }];
+    }
+
+    private function signal(Line $line): PointLine
+    {
+        $says = (int) Points::FIT.' × Fit '.Say::part($this->standing->fit).' × push '.Say::part($line->push)
+            .($line->push < 0 ? ', because it speaks against' : '').'. The push is the product of:';
+        $made = [
+            ["weight of {$line->kind->label()}", '', Say::part($line->weight)],
+            ['strength', $this->strength($line), Say::part($line->signal->strength)],
+            ['confidence', (string) $line->signal->source, Say::part($line->signal->confidence)],
+            ['freshness', $line->stage->value, Say::part($line->freshness)],
+            ['novelty', 'what is usual there says little', Say::part($line->novelty)],
+        ];
+        if ($line->place > 0) {
+            $place = self::PLACES[$line->place] ?? ($line->place + 1).'th';
+            $made[] = ["$place of its kind", '', rtrim(number_format(.5 ** $line->place, 4), '0')];
+        }
+
+        return new PointLine($line->signal->title, $line->points, $says, $made, at: CarbonImmutable::parse($line->signal->occurred_at));
+    }
+
+    private function strength(Line $line): string
+    {
+        if ($line->signal->strength_given) {
+            return 'as brought';
+        }
+        $facts = array_intersect_key($line->signal->facts ?? [], array_flip(['round', 'amount', 'openings', 'before', 'after', 'deed']));
+
+        return implode(', ', array_map(
+            fn (string $name, mixed $value): string => "$name ".(is_numeric($value) ? Say::number((float) $value) : $value),
+            array_keys($facts),
+            $facts,
+        ));
+    }
+
+    private function access(Points $sum): PointLine
+    {
+        $access = $this->standing->access;
+        $label = match (true) {
+            $access >= .5 => 'Can be reached',
+            $access > 0 => 'Hard to reach',
+            default => 'No way to reach them',
+        };
+        $says = (int) Points::ACCESS.' × Access '.Say::part($access);
+        if ($this->through === null) {
+            return new PointLine($label, $sum->access, "$says: nobody who takes part is in reach.");
+        }
+        ['row' => $row, 'half' => $half, 'role' => $role] = $this->through;
+        $name = $row->contact->name();
+        $says .= ', '.($half ? 'half that of' : 'that of')." $name, who is reached best"
+            .($half ? '; nobody in a buyer role is in reach' : ($role ? ' of those in a buyer role' : '')).':';
+        $made = [[$name, '', Say::part($row->reach->access)]];
+        foreach ($row->contact->channels as $channel) {
+            $made[] = [$channel->type->label(), self::state($channel), Say::part($channel->asRule(CarbonImmutable::now())->worth())];
+        }
+
+        return new PointLine($label, $sum->access, $says, $made);
+    }
+
+    private static function state(Channel $channel): string
+    {
+        return match (true) {
+            $channel->type === ChannelType::Email => $channel->state->label(),
+            $channel->active_at !== null => 'active '.Say::ago($channel->active_at),
+            default => '',
+        };
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Components;
+
+use App\View\Reading;
+use App\View\Say;
+use Illuminate\Contracts\View\View;
+use Illuminate\View\Component;
+
+/** How a text query is read, told beside the field in which it is typed. */
+final class Reads extends Component
+{
+    private const MOST = 400;
+
+    public readonly ?string $mistake;
+
+    public readonly ?string $words;
+
+    /** @var list<string> */
+    public readonly array $hints;
+
+    public function __construct(?string $text)
+    {
+        $reading = Reading::of((string) $text);
+        $this->mistake = $reading->mistake;
+        $this->hints = $reading->hints;
+        $this->words = match (true) {
+            $reading->words === null => null,
+            $reading->phrases > 0 => 'Any of '.Say::count($reading->phrases, 'phrase'),
+            default => 'Reads as: '.Say::cut($reading->words, self::MOST),
+        };
+    }
+
+    public function render(): View
+    {
+        return view('components.reads');
+    }
+}

@@ -1,0 +1,237 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Contacts;
+
+use App\Finder\Tagging;
+use App\Models\Account;
+use App\Models\Approach;
+use App\Models\Channel;
+use App\Models\Contact;
+use App\Models\Offer;
+use App\Models\Post;
+use App\Models\Reason;
+use App\Models\RuleSet;
+use App\Models\Signal;
+use App\Models\Standing;
+use App\Models\Tag;
+use App\Models\TitleLesson;
+use App\Models\User;
+use App\Network\Ties;
+use App\Standings\Barred;
+use App\Standings\RuleBook;
+use App\View\Account\BuyingGroup;
+use App\View\Account\GroupRow;
+use App\View\Accounts\Ranking;
+use App\View\Happened;
+use App\View\Line;
+use App\View\Reasons\Drafting;
+use App\View\Say;
+use App\View\Ways;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Person\Title;
+use Luftig\Core\Priority\ChannelType;
+
+/** One contact: what is known of them and from where, their part, and what happened. */
+final readonly class ContactPage
+{
+    private const REASONS = 10;
+
+    private const APPROACHES = 20;
+
+    public Title $title;
+
+    public Tenure $times;
+
+    /**
+     * @param  Collection<int, Happened>  $happened
+     * @param  Collection<int, Reason>  $reasons
+     * @param  Collection<int, Approach>  $approaches
+     * @param  list<array{user: User, strength: float, because: string}>  $ties
+     * @param  array<string, string>  $affiliations
+     * @param  Collection<int, Tag>  $tags
+     */
+    private function __construct(
+        public Contact $contact,
+        public Account $account,
+        private User $reader,
+        public ?GroupRow $row,
+        public ?ContactPoints $points,
+        public Collection $happened,
+        public Collection $reasons,
+        public Collection $approaches,
+        private array $ties,
+        private array $affiliations,
+        public Collection $tags,
+        public ?TitleLesson $lesson,
+        public ?Ways $ways,
+        private Barred $barred,
+    ) {
+        $this->title = Title::unpacked($contact->reading);
+        $this->times = Tenure::of($contact);
+    }
+
+    public static function of(Offer $offer, Contact $contact, User $reader): self
+    {
+        $contact->load('account.places', 'channels', 'posts.account');
+        $account = $contact->account;
+        $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->first();
+        $group = $standing === null ? null : BuyingGroup::of($offer, $account, $standing, $reader);
+        $row = $group?->row($contact);
+        $signals = Signal::query()->with('contact')->where('contact_id', $contact->id)->ofOffer($offer)->orderByDesc('occurred_at')->get();
+        $catalogue = $standing === null ? null : RuleBook::catalogueOf($standing->ruleSet);
+        $all = $standing === null ? [] : Ranking::lines($offer, $standing->newCollection([$standing]))[$account->id];
+        $barred = Barred::now();
+        $draft = Drafting::of($offer, $account->name, $contact, $all);
+        $isOut = $barred->contact($contact->id) !== null || $barred->account($account->id, $account->domain) !== null;
+
+        return new self(
+            $contact,
+            $account,
+            $reader,
+            $row,
+            $row?->ranked === null ? null : new ContactPoints($account, $contact, $row->ranked, $group, $all),
+            Happened::of($signals, $catalogue === null ? [] : Line::of($standing, $signals, $catalogue), $catalogue),
+            Reason::query()->with('user')->where('contact_id', $contact->id)->latest()->limit(self::REASONS)->get(),
+            Approach::query()->with('user')->where('contact_id', $contact->id)->latest('made_at')->limit(self::APPROACHES)->get(),
+            (new Ties(collect([$contact])))->of($contact),
+            self::affiliations($contact),
+            Tagging::of('contacts', $contact->id),
+            TitleLesson::query()->with('user')->where('title', $contact->title)->first(),
+            $isOut ? null : Ways::toAccount($account, $contact, $draft->words(), $draft->subject(), $barred),
+            $barred,
+        );
+    }
+
+    /** How long they are where they are, and where they live. */
+    public function about(): string
+    {
+        return Say::line(
+            $this->times->inPost() === null ? null : $this->times->inPost().' in the position',
+            $this->times->inCompany() === null ? null : $this->times->inCompany().' in the company',
+            $this->contact->city,
+        );
+    }
+
+    public function readAs(): string
+    {
+        return 'Read as '.$this->title->inWords()
+            .($this->lesson === null ? '' : ', as '.($this->lesson->user->name ?? 'somebody').' taught it');
+    }
+
+    public function isOut(): ?string
+    {
+        return $this->barred->contact($this->contact->id);
+    }
+
+    public function isMine(): bool
+    {
+        return $this->row?->reservation?->user_id === $this->reader->id;
+    }
+
+    public function heldBy(): ?string
+    {
+        $held = $this->row?->reservation;
+
+        return $held === null || $this->isMine() ? null : 'reserved by '.$held->user->name.' until '.Say::day($held->until);
+    }
+
+    public function part(): string
+    {
+        return $this->row?->part()?->label() ?? 'no part';
+    }
+
+    public function partBy(): string
+    {
+        return $this->row?->isByHand() ? 'set by hand; the rules say '.($this->row->ranked?->part->label() ?? 'no part') : 'part in buying';
+    }
+
+    public function whyNot(): string
+    {
+        return match (true) {
+            (bool) $this->row?->place?->removed => 'Removed from the buying group by hand.',
+            $this->title->isUnknown() && $this->contact->title !== null => 'By the rules this title takes no part in buying, because it cannot be read.',
+            default => 'By the rules this title takes no part in buying.',
+        };
+    }
+
+    public function mayTeach(): bool
+    {
+        return $this->contact->title !== null && $this->reader->can('create', RuleSet::class);
+    }
+
+    /** @return array<int, array{post: Post, months: string, title: string, company: string, account: Account|null}> */
+    public function positions(): array
+    {
+        return $this->contact->posts->map(fn (Post $post): array => [
+            'post' => $post, 'months' => Say::months($post->since, $post->until), 'title' => $post->title ?? 'title unknown',
+            'company' => $post->account->name ?? $post->company ?? 'company unknown', 'account' => $post->account,
+        ])->all();
+    }
+
+    /** @return array<int, array{value: string, about: string, worth: string}> */
+    public function channels(): array
+    {
+        return $this->contact->channels->map(function (Channel $channel): array {
+            $kept = $this->barred->address($channel->value);
+
+            return [
+                'value' => $channel->value,
+                'about' => Say::line(
+                    $channel->type->label().($channel->type === ChannelType::Email ? ', '.$channel->state->label() : '')
+                        .($channel->active_at === null ? '' : ', active '.Say::ago($channel->active_at)),
+                    $kept === null ? null : "kept out: $kept",
+                ),
+                'worth' => Say::part($kept === null ? $channel->asRule(CarbonImmutable::now())->worth() : 0.0),
+            ];
+        })->all();
+    }
+
+    /** @return array<int, array{who: string, because: string, strength: string}> */
+    public function relations(): array
+    {
+        return array_map(fn (array $tie): array => [
+            'who' => $tie['user']->name, 'because' => $tie['because'], 'strength' => Say::percent($tie['strength']),
+        ], $this->ties);
+    }
+
+    /** @return array<string, array{string, int}> field → what it is called, how long it may be */
+    public function correctable(): array
+    {
+        return [
+            'first_name' => ['First name', 100], 'last_name' => ['Last name', 100], 'title' => ['Title', 190], 'city' => ['City', 190],
+            'country' => ['Country', 190], 'profile' => ['Profile address', 190],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function facts(): array
+    {
+        $contact = $this->contact;
+        $byHand = array_map(fn (string $field): string => str_replace('_', ' ', $field), $contact->by_hand ?? []);
+
+        return array_filter([
+            'About' => $contact->about, 'Interests' => $contact->interests, 'Profile' => $contact->profile, 'Country' => $contact->country,
+            ...$this->affiliations,
+            'Source' => implode(', ', array_filter([
+                $contact->source, $contact->seen_at === null ? null : 'seen '.Say::date($contact->seen_at),
+            ])),
+            'Set by hand' => implode(', ', $byHand),
+        ], fn (?string $value): bool => $value !== null && $value !== '');
+    }
+
+    /** @return array<string, string> */
+    private static function affiliations(Contact $contact): array
+    {
+        $named = [];
+        $kinds = ['language' => 'Languages', 'school' => 'Schools', 'association' => 'Associations'];
+        foreach (DB::table('affiliations')->where('contact_id', $contact->id)->orderBy('name')->get(['kind', 'name']) as $row) {
+            $named[$kinds[$row->kind]][] = $row->name;
+        }
+
+        return array_map(fn (array $names): string => implode(', ', $names), $named);
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Contacts;
+
+use App\Models\Account;
+use App\Models\Contact;
+use App\View\Account\BuyingGroup;
+use App\View\Line;
+use App\View\PointLine;
+use App\View\Say;
+use Luftig\Core\Priority\ContactPoints as Rule;
+use Luftig\Core\Priority\RankedContact;
+
+/** Why a contact has the priority they have, line by line (rule 8). */
+final readonly class ContactPoints
+{
+    private Rule $sum;
+
+    /** @param  list<Line>  $lines  all of the account's */
+    public function __construct(
+        private Account $account,
+        private Contact $contact,
+        private RankedContact $ranked,
+        private BuyingGroup $group,
+        private array $lines,
+    ) {
+        $this->sum = Rule::of($ranked->role->value, $ranked->push, $ranked->access);
+    }
+
+    /** @return list<PointLine> */
+    public function lines(): array
+    {
+        return [new PointLine('Everybody starts at', Rule::START), $this->role(), $this->push(), $this->access()];
+    }
+
+    public function total(): string
+    {
+        return Say::points($this->sum->total());
+    }
+
+    public function remark(): string
+    {
+        return 'Priority '.Say::tenths($this->ranked->priority).' = 100 ÷ (1 + e^(−points ÷ 10)).';
+    }
+
+    private function role(): PointLine
+    {
+        $role = $this->ranked->role;
+        $match = match (true) {
+            $role->match >= 1 => 'in the role',
+            $role->match >= .5 => 'general management',
+            $role->match >= .4 => 'a neighbouring function',
+            default => 'another function',
+        };
+        $standing = $role->title->seniority->label().', '.Say::heads($this->account->headcount);
+
+        return new PointLine(
+            "Part in buying: {$role->buyerRole->name}",
+            $this->sum->role,
+            (int) Rule::ROLE.' × Role '.Say::part($role->value).', the product of:',
+            [
+                ["weight of {$role->buyerRole->name}", '', Say::part($role->buyerRole->weight)],
+                ['function match', $match, Say::part($role->match)],
+                [
+                    '√(authority '.Say::part($role->authority).' × accessibility '.Say::part($role->accessibility).')',
+                    $standing,
+                    Say::part(sqrt($role->authority * $role->accessibility)),
+                ],
+            ],
+        );
+    }
+
+    private function push(): PointLine
+    {
+        $says = (int) Rule::ROLE.' × Role '.Say::part($this->ranked->role->value).' × push '.Say::part($this->ranked->push)
+            .'. Their own signals, and those that concern their function, count in full; the account’s others half.';
+
+        return new PointLine('What happened there', $this->sum->push, $says, array_map(function (Line $line): array {
+            $full = $this->group->inFull($line->signal->id, $this->contact);
+
+            return [$line->signal->title, $full ?? 'half', Say::part($line->push * ($full === null ? .5 : 1.0))];
+        }, $this->lines));
+    }
+
+    private function access(): PointLine
+    {
+        return new PointLine(
+            $this->ranked->access > 0 ? 'Can be reached' : 'No way to reach them',
+            $this->sum->access,
+            (int) Rule::ACCESS.' × Access '.Say::part($this->ranked->access),
+        );
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Finder;
+
+use App\View\Say;
+
+/** A value of what was found, with how many have it, to look for only these or to leave them out. */
+final readonly class Facet
+{
+    public string $number;
+
+    public function __construct(
+        public string $label,
+        public string $of,
+        int $count,
+        public float $share,
+        public string $only,
+        public string $without,
+    ) {
+        $this->number = Say::number($count);
+    }
+}

@@ -1,0 +1,249 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Finder;
+
+use App\Finder\Column;
+use App\Finder\Menu;
+use App\Finder\Options;
+use App\Finder\Rows;
+use App\Finder\Search;
+use App\Finder\StepForm;
+use App\Models\Offer;
+use App\Models\Tag;
+use App\Models\User;
+use App\View\Say;
+use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Support\Collection;
+use Luftig\Core\Finder\Field;
+use Luftig\Core\Finder\Subject;
+
+/** A search with its staircase, what it found, and what is in there. */
+final readonly class FinderPage
+{
+    private const SIZE = 20;
+
+    private const VALUES = 5;
+
+    private const HINTS = 3;
+
+    private const WORK = ['new' => 'new', 'kept' => 'kept', 'in_work' => 'in work'];
+
+    public int $total;
+
+    public int $everybody;
+
+    /** @var LengthAwarePaginator<int, mixed> */
+    public LengthAwarePaginator $pages;
+
+    public Results $results;
+
+    public ?StepInputs $adds;
+
+    public ?Varied $varied;
+
+    /** @var list<array{step: StepForm, after: int|null, without: int|null, unknown: int|null}> */
+    private array $staircase;
+
+    private Options $options;
+
+    /**
+     * @param  array{add: string, edit: string, vary: string, over: string}  $asked  what is to be added, edited or varied
+     * @param  bool  $isWhole  counts of every field, and not only of those that say most
+     * @param  list<Column>  $columns  to export, in this order
+     */
+    public function __construct(
+        private Offer $offer,
+        private User $user,
+        public Search $search,
+        int $page,
+        private array $asked,
+        public bool $isWhole,
+        private array $columns,
+    ) {
+        $this->staircase = $search->staircase();
+        $this->total = $search->total();
+        $this->everybody = $search->everybody();
+        $rows = Rows::of($offer, $search->subject, array_slice($search->ids($page * self::SIZE), ($page - 1) * self::SIZE));
+        $this->results = Results::of($offer, $rows, $search);
+        $pages = new LengthAwarePaginator($rows->records, $this->total, self::SIZE, $page, ['path' => route('finder')]);
+        $this->pages = $pages->withQueryString();
+        $this->options = new Options($offer, $user, $search);
+        $field = Conditions::named($asked['add'], $search);
+        $this->adds = $field === null || $this->isFull() ? null : new StepInputs($field, null, count($search->steps), $this->options);
+        $this->varied = $this->adds === null ? Varied::of($this, $asked['vary'], $asked['over']) : null;
+    }
+
+    /**
+     * @param  array<int, StepForm>  $steps
+     * @param  array<string, mixed>  $more
+     */
+    public function address(array $steps, array $more = []): string
+    {
+        return route('finder', $this->search->parameters(array_values($steps)) + $more);
+    }
+
+    public function isOfContacts(): bool
+    {
+        return $this->search->subject === Subject::Contacts;
+    }
+
+    /** @return array<string, array{string, bool}> what can be looked for → address, whether it is */
+    public function subjects(): array
+    {
+        $subjects = [];
+        foreach (Subject::cases() as $subject) {
+            $steps = array_values(array_filter($this->search->steps, fn (StepForm $step): bool => $step->field->suits($subject)));
+            $subjects[$subject->value] = [route('finder', $this->search->parameters($steps, $subject)), $subject === $this->search->subject];
+        }
+
+        return $subjects;
+    }
+
+    /** @return list<Stair> */
+    public function stairs(): array
+    {
+        $last = array_key_last($this->staircase);
+
+        return array_map(fn (array $row, int $at): Stair => new Stair(
+            $this, $at, $row, $at === $last, $this->search->mistakes[$at] ?? null, $this->asked['edit'] === (string) $at, $this->options,
+        ), $this->staircase, array_keys($this->staircase));
+    }
+
+    public function height(): int
+    {
+        return Stair::heightOf($this->everybody, $this->everybody);
+    }
+
+    public function isFull(): bool
+    {
+        return count($this->search->steps) >= Search::MOST;
+    }
+
+    /** What was typed to be added and is no condition. */
+    public function unknownCondition(): ?string
+    {
+        return $this->adds === null && $this->asked['add'] !== '' && ! $this->isFull() ? $this->asked['add'] : null;
+    }
+
+    /** @return array<string, list<array{field: Field, url: string}>> conditions that can be added, those added last first */
+    public function conditions(): array
+    {
+        return array_map(fn (array $fields): array => array_map(fn (Field $field): array => [
+            'field' => $field, 'url' => $this->address($this->search->steps, ['add' => $field->value]),
+        ], $fields), Conditions::of($this->search, $this->user));
+    }
+
+    /** @return list<string> how queries are read in another way than they might have been meant */
+    public function hints(): array
+    {
+        return array_merge([], ...array_map(fn (StepForm $step): array => array_map(
+            fn (string $hint): string => ucfirst($step->field->label()).": $hint",
+            array_slice($step->hints(), 0, self::HINTS),
+        ), $this->search->steps));
+    }
+
+    public function found(): string
+    {
+        return Say::count($this->total, $this->isOfContacts() ? 'contact' : 'account');
+    }
+
+    public function inAccounts(): ?string
+    {
+        return $this->isOfContacts() ? 'in '.Say::count($this->search->accounts(), 'account') : null;
+    }
+
+    /** @return list<array{says: string, label: string, after: string, url: string|null}> new, kept, in work, with the address that leaves them out */
+    public function work(): array
+    {
+        $work = $this->search->work();
+
+        return array_map(fn (string $key, string $label): array => [
+            'says' => Say::number($work[$key]).' '.$label, 'label' => $label, 'after' => $key === array_key_last(self::WORK) ? '' : ',',
+            'url' => $work[$key] > 0 ? $this->address([...$this->search->steps, StepForm::of(Field::Work, ['v' => $key, 'x' => '1'])]) : null,
+        ], array_keys(self::WORK), self::WORK);
+    }
+
+    /** Too many is as bad as too few. */
+    public function advice(): string
+    {
+        $week = 5 * $this->user->pace;
+
+        return match (true) {
+            $this->total === 0 => 'nobody; remove a step',
+            $this->total > 3 * $week => "too many for a week of $week; add a step",
+            $this->total < $week / 4 => "few for a week of $week",
+            default => "fits a week of $week",
+        };
+    }
+
+    /** @return array<string, list<Facet>> field as it is called → its most frequent values */
+    public function facets(): array
+    {
+        $facets = [];
+        foreach (Menu::counted($this->search, $this->isWhole) as $field) {
+            $values = $field->isCounted() ? $this->values($field) : $this->bands($field);
+            $most = max([1, ...array_column($values, 1)]);
+            foreach ($values as [$step, $count, $label]) {
+                $facets[ucfirst($field->label())][] = new Facet(
+                    $label,
+                    $field->label(),
+                    $count,
+                    $count / $most,
+                    $this->address([...$this->search->steps, $step]),
+                    $this->address([...$this->search->steps, $step->with(['x' => '1'])]),
+                );
+            }
+        }
+
+        return $facets;
+    }
+
+    public function otherFields(): string
+    {
+        return $this->address($this->search->steps, $this->isWhole ? [] : ['every' => 1]);
+    }
+
+    public function words(): string
+    {
+        return route('finder.words', $this->search->parameters());
+    }
+
+    /** @return array<string, bool> column → whether it is exported, in the order last chosen */
+    public function columns(): array
+    {
+        $all = array_column(Column::of($this->search->subject), 'value');
+        $chosen = array_column($this->columns, 'value');
+
+        return array_fill_keys($chosen, true) + array_fill_keys($all, false);
+    }
+
+    /** @return Collection<int, string> */
+    public function tags(): Collection
+    {
+        return Tag::query()->orderBy('name')->pluck('name');
+    }
+
+    /** @return list<array{StepForm, int, string}> */
+    private function values(Field $field): array
+    {
+        // Of the tree, the divisions say most at a glance.
+        $isTree = $field === Field::Industry || $field === Field::MainIndustry;
+        $counts = $this->search->counts($field, self::VALUES, $isTree ? fn (string $code): bool => strlen($code) === 2 : null);
+
+        return array_map(
+            fn (int|string $value, int $count): array => [
+                StepForm::of($field, ['v' => (string) $value]), $count, StepForm::label($field, (string) $value),
+            ],
+            array_keys($counts),
+            $counts,
+        );
+    }
+
+    /** @return list<array{StepForm, int, string}> */
+    private function bands(Field $field): array
+    {
+        return $this->search->bands($field);
+    }
+}

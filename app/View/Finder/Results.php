@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Finder;
+
+use App\Finder\Rows;
+use App\Finder\Search;
+use App\Models\Account;
+use App\Models\Contact;
+use App\Models\Offer;
+use App\Standings\Barred;
+use App\View\Accounts\Ranking;
+use App\View\Contacts\Tenure;
+use App\View\Head;
+use App\View\Line;
+use App\View\Reach;
+use App\View\Say;
+use Luftig\Core\Firm\Industries;
+
+/** Accounts or contacts as a table shows them, wherever they were found. */
+final readonly class Results
+{
+    /**
+     * @param  array<int, list<Line>>  $lines  by account
+     * @param  Search|null  $search  that found them, which knows whose work they are; one may tick them then
+     */
+    private function __construct(private Rows $rows, private array $lines, private Barred $barred, private ?Search $search)
+    {
+    }
+
+    public static function of(Offer $offer, Rows $rows, ?Search $search = null): self
+    {
+        $lines = $rows->standings->isEmpty() ? [] : Ranking::lines($offer, $rows->standings);
+
+        return new self($rows, $lines, Barred::now(), $search);
+    }
+
+    public function mayBeTicked(): bool
+    {
+        return $this->search !== null;
+    }
+
+    /** @return list<Head|string> */
+    public function heads(): array
+    {
+        $ofContacts = ($this->rows->records[0] ?? null) instanceof Contact;
+
+        return [
+            ...$this->search === null ? [] : ['-Choose'],
+            ...$ofContacts ? ['Contact', 'Account', 'In the position', 'Why now', 'Channel']
+                : ['Account', 'Industry', 'Place', 'Why now', '#Heads', '#Contacts'],
+            ...$this->search === null ? [] : ['Work'],
+            '#Priority',
+        ];
+    }
+
+    /** @return list<array{id: int, name: string, about: string, url: string, records: string, work: string|null, priority: string, line: Line|null, cells: array<string, string>, account: Account|null, accountAbout: string}> */
+    public function rows(): array
+    {
+        return array_map(fn (Account|Contact $record): array => [
+            'id' => $record->id,
+            'work' => $this->search === null ? null : str_replace('_', ' ', $this->search->workOf($record->id)),
+            'priority' => Say::priority($this->rows->priority($record)),
+            ...$record instanceof Contact ? $this->contact($record) : $this->account($record),
+        ], $this->rows->records);
+    }
+
+    /** @return array{name: string, about: string, url: string, records: string, line: Line|null, cells: array<string, string>, account: Account|null, accountAbout: string} */
+    private function contact(Contact $contact): array
+    {
+        $account = $contact->account;
+
+        return [
+            'name' => $contact->name(), 'about' => $contact->title ?? 'title unknown', 'url' => route('contacts.show', $contact),
+            'records' => route('reasons.create', [$account, 'contact' => $contact->id]),
+            'line' => $this->strongest($account->id, $contact->id), 'account' => $account,
+            'accountAbout' => Say::line(
+                $account->headquarters()?->city, $account->headcount === null ? null : Say::heads($account->headcount),
+            ),
+            'cells' => [
+                'before' => Tenure::of($contact)->inPost() ?? 'unknown',
+                'after' => $this->barred->contact($contact->id) !== null ? 'kept out' : Reach::of($contact, $this->barred)->label(),
+            ],
+        ];
+    }
+
+    /** @return array{name: string, about: string, url: string, records: string, line: Line|null, cells: array<string, string>, account: Account|null, accountAbout: string} */
+    private function account(Account $account): array
+    {
+        $industry = $account->industries->first()?->code;
+
+        return [
+            'name' => $account->name, 'about' => (string) $account->domain, 'url' => route('accounts.show', $account),
+            'records' => route('reasons.create', $account), 'line' => $this->strongest($account->id), 'account' => null, 'accountAbout' => '',
+            'cells' => [
+                'industry' => $industry === null ? 'unknown' : lcfirst(Industries::name($industry)),
+                'place' => $account->headquarters()->city ?? 'unknown',
+                'heads' => $account->headcount === null ? '?' : Say::number($account->headcount),
+                'contacts' => Say::number((int) $account->getAttribute('contacts_count')),
+            ],
+        ];
+    }
+
+    /** Their own strongest signal, or else the account's. */
+    private function strongest(int $account, ?int $contact = null): ?Line
+    {
+        return collect($this->lines[$account] ?? [])
+            ->sortByDesc(fn (Line $line): array => [$contact !== null && $line->signal->contact_id === $contact, $line->push])->first();
+    }
+}

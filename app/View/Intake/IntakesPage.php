@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Intake;
+
+use App\Models\Account;
+use App\Models\Contact;
+use App\Models\Double;
+use App\Models\IndustryLabel;
+use App\Models\Intake;
+use App\View\Say;
+use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Support\Collection;
+use Luftig\Core\Firm\Industries;
+
+/** Files that were brought, and what waits for a decision. */
+final readonly class IntakesPage
+{
+    private const SIZE = 15;
+
+    private const PAIRS = 10;
+
+    private const COUNTED = ['created', 'updated', 'unchanged', 'rejected'];
+
+    /**
+     * @param  LengthAwarePaginator<int, Intake>  $intakes
+     * @param  list<DoubtfulPair>  $pairs
+     * @param  Collection<int, IndustryLabel>  $labels
+     */
+    private function __construct(public LengthAwarePaginator $intakes, public array $pairs, private Collection $labels)
+    {
+    }
+
+    public static function of(): self
+    {
+        return new self(
+            Intake::query()->with('user')->latest('id')->paginate(self::SIZE),
+            DoubtfulPair::open(self::PAIRS),
+            IndustryLabel::query()->whereNull('code')->orderBy('label')->withCount(['accounts as used'])->get(),
+        );
+    }
+
+    public function megabytes(): int
+    {
+        return config()->integer('luftig.upload_megabytes');
+    }
+
+    /** @return list<array{intake: Intake, by: string, counts: list<string>, state: string}> */
+    public function rows(): array
+    {
+        return array_map(fn (Intake $intake): array => [
+            'intake' => $intake, 'by' => $intake->user->name ?? 'demo', 'state' => $intake->state->label(),
+            'counts' => array_map(fn (string $field): string => Say::number((int) $intake->getAttribute($field)), self::COUNTED),
+        ], array_values($this->intakes->items()));
+    }
+
+    public function open(): string
+    {
+        return Say::count(Double::query()->where('state', 'open')->count(), 'pair');
+    }
+
+    /** @return list<array{double: double, says: string, name: string}> the pairs decided last */
+    public function decided(): array
+    {
+        return array_map(function (DoubtfulPair $pair): array {
+            $name = self::name($pair->first);
+
+            return [
+                'double' => $pair->double, 'name' => $name,
+                'says' => "$name: ".($pair->double->state === 'same' ? 'one' : 'two').', '.($pair->double->user->name ?? 'somebody'),
+            ];
+        }, DoubtfulPair::decided());
+    }
+
+    /** @return array<int, array{label: IndustryLabel, used: string}> labels that may mean several things */
+    public function labels(): array
+    {
+        return $this->labels->map(fn (IndustryLabel $label): array => [
+            'label' => $label, 'used' => Say::count((int) $label->getAttribute('used'), 'account'),
+        ])->all();
+    }
+
+    public function isDecided(): bool
+    {
+        return $this->pairs === [] && $this->labels->isEmpty();
+    }
+
+    /** @return array<int|string, string> */
+    public function industries(): array
+    {
+        $names = Industries::names();
+
+        return ['' => 'choose …'] + array_combine(
+            array_keys($names),
+            array_map(fn (int|string $code, string $name): string => "$name ($code)", array_keys($names), $names),
+        );
+    }
+
+    public static function name(Account|Contact $record): string
+    {
+        return $record instanceof Account ? $record->name : $record->name();
+    }
+}

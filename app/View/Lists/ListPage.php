@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Lists;
+
+use App\Finder\Keeping;
+use App\Finder\Rows;
+use App\Finder\Search;
+use App\Finder\SplitBy;
+use App\Finder\Trial;
+use App\Models\KeptList;
+use App\Models\Offer;
+use App\Models\Tag;
+use App\View\Choices;
+use App\View\Finder\Results;
+use App\View\Say;
+use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Support\Collection;
+use Luftig\Core\Finder\Subject;
+
+/** One list: who is on it, what made it, and what can be done with it. */
+final readonly class ListPage
+{
+    private const SIZE = 25;
+
+    private const TRIAL = 20;
+
+    /**
+     * @param  LengthAwarePaginator<int, int>  $pages
+     * @param  int  $newer  whom the same search would add today
+     * @param  int  $gone  whom it would miss
+     */
+    private function __construct(
+        public KeptList $list,
+        private Search $search,
+        public int $size,
+        public Results $results,
+        public LengthAwarePaginator $pages,
+        private ?Trial $trial,
+        private int $newer,
+        private int $gone,
+    ) {
+    }
+
+    public static function of(Offer $offer, KeptList $list, Search $search, int $page): self
+    {
+        $size = $list->members()->count();
+        $ids = array_values($list->members()->forPage($page, self::SIZE)->pluck('record_id')->all());
+        $now = Keeping::found($search, $list->per_account);
+        $members = $list->members()->pluck('record_id')->all();
+
+        return new self(
+            $list,
+            $search,
+            $size,
+            Results::of($offer, Rows::of($offer, Subject::from($list->subject), $ids)),
+            new LengthAwarePaginator($ids, $size, self::SIZE, $page, ['path' => route('lists.show', $list)]),
+            Trial::of($list),
+            count(array_diff($now, $members)),
+            count(array_diff($members, $now)),
+        );
+    }
+
+    public function about(): string
+    {
+        $made = $this->list->created_at === null ? '' : ' '.Say::ago($this->list->created_at);
+
+        return Say::count($this->size, rtrim($this->list->subject, 's')).', by '.($this->list->user->name ?? 'somebody').$made;
+    }
+
+    public function isOfAccounts(): bool
+    {
+        return $this->list->subject === Subject::Accounts->value;
+    }
+
+    public function inFinder(): string
+    {
+        return route('finder', ['on' => $this->list->subject, 'c' => [['f' => 'list', 'v' => $this->list->id]]]);
+    }
+
+    /** The people of a list of accounts. */
+    public function people(): string
+    {
+        return route('finder', ['on' => 'contacts', 'c' => [['f' => 'list', 'v' => $this->list->id], ['f' => 'kept_out', 'x' => 1]]]);
+    }
+
+    public function sameSearch(): string
+    {
+        return route('finder', $this->search->parameters());
+    }
+
+    /** @return list<array{string, string}> condition → what it asks */
+    public function steps(): array
+    {
+        return Steps::of($this->search);
+    }
+
+    public function atMost(): string
+    {
+        return $this->list->per_account === null ? '' : ", at most {$this->list->per_account} at one account";
+    }
+
+    public function since(): string
+    {
+        return 'would add '.Say::number($this->newer).' and miss '.Say::number($this->gone).'.';
+    }
+
+    /** @return array{list: KeptList, says: string, isIn: bool}|null what it is held for */
+    public function trial(): ?array
+    {
+        return $this->trial === null ? null : [
+            'list' => $this->trial->list, 'isIn' => $this->trial->isIn(),
+            'says' => "{$this->trial->approached} of {$this->trial->size} approached, "
+                ."{$this->trial->answered} answered or silent for two weeks.",
+        ];
+    }
+
+    public function mayTry(): bool
+    {
+        return $this->size > 1;
+    }
+
+    public function proposedTrial(): int
+    {
+        return min(self::TRIAL, $this->size - 1);
+    }
+
+    /** @return array<int|string, string> */
+    public function splits(): array
+    {
+        return Choices::among(SplitBy::of(Subject::from($this->list->subject)));
+    }
+
+    /** @return Collection<int, string> */
+    public function tags(): Collection
+    {
+        return Tag::query()->orderBy('name')->pluck('name');
+    }
+}

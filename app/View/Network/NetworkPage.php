@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Network;
+
+use App\Finder\Rows;
+use App\Finder\Search;
+use App\Models\Contact;
+use App\Models\Offer;
+use App\Models\Relation;
+use App\Models\Station;
+use App\Models\User;
+use App\Network\Knowing;
+use App\Network\Ties;
+use App\View\Say;
+use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Support\Collection;
+use Luftig\Core\Finder\Subject;
+
+/** Whom we know, the best first, and through whom of us. */
+final readonly class NetworkPage
+{
+    private const SIZE = 20;
+
+    private const TIES = 3;
+
+    private const KNOWN = [['f' => 'reach', 'w' => 'anyone', 'n' => '1'], ['f' => 'kept_out', 'x' => '1']];
+
+    public const KINDS = ['post' => 'a company', 'school' => 'a school', 'association' => 'an association'];
+
+    /**
+     * @param  LengthAwarePaginator<int, mixed>  $pages
+     * @param  Collection<int, Station>  $stations
+     */
+    private function __construct(
+        private Search $search,
+        private Rows $rows,
+        private Ties $ties,
+        public LengthAwarePaginator $pages,
+        private Collection $stations,
+    ) {
+    }
+
+    public static function of(Offer $offer, int $page): self
+    {
+        $search = Search::from($offer, ['on' => 'contacts', 'c' => self::KNOWN]);
+        $rows = Rows::of($offer, Subject::Contacts, array_slice($search->ids($page * self::SIZE), ($page - 1) * self::SIZE));
+        /** @var Collection<int, Contact> $contacts */
+        $contacts = collect($rows->records);
+
+        return new self(
+            $search,
+            $rows,
+            new Ties($contacts),
+            new LengthAwarePaginator($rows->records, $search->total(), self::SIZE, $page, ['path' => route('network')]),
+            Station::query()->with('user', 'account')->orderBy('user_id')->orderByDesc('since')->get(),
+        );
+    }
+
+    public function about(): string
+    {
+        return Say::count($this->search->total(), 'contact').' in '.Say::count($this->search->accounts(), 'account').' known to one of us';
+    }
+
+    public function inFinder(): string
+    {
+        return route('finder', $this->search->parameters());
+    }
+
+    /** @return array<int, array{contact: Contact, ties: list<array{user: User, strength: float, because: string}>, priority: string}> */
+    public function rows(): array
+    {
+        return array_map(fn (Contact $contact): array => [
+            'contact' => $contact, 'ties' => array_slice($this->ties->of($contact), 0, self::TIES),
+            'priority' => Say::priority($this->rows->priority($contact)),
+        ], array_filter($this->rows->records, fn ($record): bool => $record instanceof Contact));
+    }
+
+    /** @return list<array{user: User, book: string, within: string, url: string|null}> of us, with how many each knows */
+    public function people(): array
+    {
+        $books = Relation::query()->selectRaw('user_id, COUNT(*) AS size')->groupBy('user_id')->pluck('size', 'user_id');
+        $reached = array_fill_keys($this->search->ids(), true);
+        $people = [];
+        foreach (User::query()->orderBy('name')->get() as $user) {
+            $known = Knowing::by([$user->id]);
+            $within = count(array_intersect_key($reached, array_fill_keys($known, true)));
+            $people[] = [count($known), [
+                'user' => $user, 'book' => Say::number((int) ($books[$user->id] ?? 0)), 'within' => Say::number($within),
+                'url' => $within === 0 ? null : route('finder', ['on' => 'contacts', 'c' => [
+                    ['f' => 'reach', 'w' => $user->id, 'n' => '1'], ['f' => 'kept_out', 'x' => '1'],
+                ]]),
+            ]];
+        }
+        usort($people, fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return array_column($people, 1);
+    }
+
+    /** @return array<int, array{station: Station, about: string}> where we were */
+    public function stations(): array
+    {
+        return $this->stations->map(fn (Station $station): array => [
+            'station' => $station,
+            'about' => implode(', ', array_filter([
+                $station->user->name, $station->title,
+                $station->kind === 'post' ? Say::months($station->since, $station->until) : $station->kind,
+            ])),
+        ])->all();
+    }
+
+    /** @return array<int, string> of whom one may say it: oneself, and those who never sign in */
+    public function whose(User $reader): array
+    {
+        return [$reader->id => 'I'] + User::query()->where('signs_in', false)->orderBy('name')->pluck('name', 'id')->all();
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Reasons;
+
+use App\Models\Approach;
+use App\Models\ApproachKind;
+use App\Models\Reason;
+use App\Standings\Barred;
+use App\View\Say;
+use App\View\Ways;
+use Carbon\CarbonImmutable;
+use Luftig\Core\Reason\Draft;
+use Luftig\Core\Reason\Evidence;
+use Luftig\Core\Signal\Kind;
+
+/** A reason with its evidence as it was, and what came of it. */
+final readonly class ReasonPage
+{
+    /** @param  array<string, mixed>  $evidence  as it was frozen */
+    private function __construct(public Reason $reason, private array $evidence, public ?Ways $ways)
+    {
+    }
+
+    public static function of(Reason $reason): self
+    {
+        $barred = Barred::now();
+        $isOut = $barred->account($reason->account_id, $reason->account->domain) !== null
+            || $reason->contact_id !== null && $barred->contact($reason->contact_id) !== null;
+
+        return new self($reason, $reason->evidence, $isOut ? null : Ways::byReason($reason, self::subject($reason), $barred));
+    }
+
+    public function account(): string
+    {
+        return $this->evidence['account']['name'];
+    }
+
+    public function about(): string
+    {
+        $to = $this->evidence['contact'];
+
+        return Say::line(
+            $to === null ? 'nobody in particular' : implode(', ', array_filter([$to['name'], $to['title']])),
+            $this->reason->channel === null ? null : 'by '.ApproachKind::from($this->reason->channel)->label(),
+            $this->reason->user->name.($this->reason->created_at === null ? '' : ', '.Say::ago($this->reason->created_at)),
+        );
+    }
+
+    public function isUsed(): bool
+    {
+        return $this->reason->approaches->isNotEmpty();
+    }
+
+    public function isExpired(): bool
+    {
+        return ! $this->isUsed() && $this->reason->isExpired();
+    }
+
+    public function isReady(): bool
+    {
+        return ! $this->isUsed() && ! $this->reason->isExpired();
+    }
+
+    public function back(): string
+    {
+        return route('reasons.index', ['state' => $this->isUsed() ? 'used' : ($this->isExpired() ? 'expired' : 'ready')]);
+    }
+
+    public function expired(): string
+    {
+        return 'Expired on '.Say::day($this->reason->expires_on);
+    }
+
+    public function until(): string
+    {
+        return 'Good until '.Say::weekday($this->reason->expires_on->subDay()).'.';
+    }
+
+    /** @return array<int, array{approach: Approach, title: string, next: string|null, result: string|null, after: string}> */
+    public function approaches(): array
+    {
+        return $this->reason->approaches->map(fn (Approach $approach): array => [
+            'approach' => $approach,
+            'title' => ucfirst($approach->kind->label()).', '.Say::ago($approach->made_at).', '.($approach->user->name ?? 'somebody'),
+            'next' => $approach->next_step === null ? null : $approach->next_step
+                .($approach->next_step_on === null ? '' : ', '.Say::weekday($approach->next_step_on)),
+            'result' => $approach->result?->label(),
+            'after' => ($approach->later_on === null ? '' : ', '.Say::day($approach->later_on))
+                .($approach->instead === null ? '' : ", rather {$approach->instead}"),
+        ])->all();
+    }
+
+    public function frozen(): string
+    {
+        $standing = $this->evidence['standing'];
+
+        return ($this->reason->created_at === null ? '' : Say::date($this->reason->created_at).': ')
+            .($standing['priority'] === null ? '' : 'priority '.Say::priority((float) $standing['priority']).', ')
+            .'Fit '.Say::part((float) $standing['fit']).', Access '.Say::part((float) $standing['access']);
+    }
+
+    /** @return array<int, array{title: string, about: string, link: string|null, quote: string|null}> */
+    public function signals(): array
+    {
+        return array_map(fn (array $signal): array => [
+            'title' => $signal['title'], 'link' => $signal['link'], 'quote' => $signal['quote'],
+            'about' => Say::line(
+                Kind::from($signal['kind'])->label(),
+                Say::date(CarbonImmutable::parse($signal['occurred_at'])),
+                $signal['source'],
+                'freshness '.Say::part((float) $signal['freshness']).', fresh until '
+                    .Say::day(CarbonImmutable::parse($signal['fresh_until'])->subDay()),
+            ),
+        ], $this->evidence['signals']);
+    }
+
+    /** @return list<string> */
+    public function facts(): array
+    {
+        return array_values(array_map(ucfirst(...), $this->evidence['facts']));
+    }
+
+    /** What a mail with its words would be about. */
+    private static function subject(Reason $reason): string
+    {
+        $evidence = array_values(array_map(
+            fn (array $signal): Evidence => new Evidence(Kind::from($signal['kind']), $signal['title']),
+            $reason->evidence['signals'],
+        ));
+
+        return Draft::of($reason->account->name, null, $evidence)->subject();
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Reasons;
+
+use App\Models\Offer;
+use App\Models\Reason;
+use App\Support\Like;
+use App\View\Say;
+use App\View\Tab;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Pagination\LengthAwarePaginator;
+
+/** The book of reasons: ready, used, expired. */
+final readonly class ReasonsPage
+{
+    private const SIZE = 20;
+
+    private const WORDS = 170;
+
+    private const STATES = ['ready' => 'Ready', 'used' => 'Used', 'expired' => 'Expired'];
+
+    /**
+     * @param  LengthAwarePaginator<int, Reason>  $reasons
+     * @param  array<string, int>  $counts  by state
+     */
+    private function __construct(public string $state, public string $search, public LengthAwarePaginator $reasons, private array $counts)
+    {
+    }
+
+    public static function of(Offer $offer, string $state, string $search): self
+    {
+        $state = isset(self::STATES[$state]) ? $state : 'ready';
+        $find = fn (string $in): Builder => Reason::query()->where('offer_id', $offer->id)->inState($in)->with('account', 'contact', 'user', 'approaches')
+            ->when($search !== '', fn (Builder $query) => $query->where(fn (Builder $either) => $either
+                ->where('words', 'like', Like::anywhere($search))
+                ->orWhereHas('account', fn (Builder $account) => $account->where('name', 'like', Like::anywhere($search)))));
+
+        return new self(
+            $state,
+            $search,
+            $find($state)->orderByDesc('user_id')->latest()->paginate(self::SIZE)->withQueryString(),
+            array_map(fn (string $one): int => $find($one)->count(), array_combine(array_keys(self::STATES), array_keys(self::STATES))),
+        );
+    }
+
+    /** @return list<Tab> */
+    public function tabs(): array
+    {
+        return array_map(fn (string $state, string $label): Tab => new Tab(
+            $label,
+            route('reasons.index', ['state' => $state] + array_filter(['q' => $this->search])),
+            $state === $this->state,
+            $this->counts[$state],
+        ), array_keys(self::STATES), self::STATES);
+    }
+
+    /** @return list<array{url: string, title: string, words: string, by: string, when: string, result: string|null}> */
+    public function rows(): array
+    {
+        return array_map(function (Reason $reason): array {
+            $last = $reason->approaches->first();
+
+            return [
+                'url' => route('reasons.show', $reason), 'words' => Say::cut($reason->words, self::WORDS), 'by' => $reason->user->name,
+                'title' => $reason->account->name.($reason->contact === null ? '' : ', '.$reason->contact->name()),
+                'when' => match (true) {
+                    $last !== null => $last->kind->label().', '.Say::ago($last->made_at),
+                    $this->state === 'expired' => 'expired '.Say::ago($reason->expires_on),
+                    default => 'good until '.Say::day($reason->expires_on->subDay()),
+                },
+                'result' => $last === null ? null : $last->result?->label() ?? 'no result yet',
+            ];
+        }, array_values($this->reasons->items()));
+    }
+}

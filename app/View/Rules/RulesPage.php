@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Rules;
+
+use App\Models\Contact;
+use App\Models\Offer;
+use App\Models\RuleSet;
+use App\Models\TitleLesson;
+use App\Standings\RuleBook;
+use App\View\Say;
+use Illuminate\Support\Collection;
+use Luftig\Core\Person\Title;
+use Luftig\Core\Signal\Catalogue;
+use Luftig\Core\Signal\Kind;
+
+/** The rules of an offer as a form: of those in force, of an older version, or as they were typed and sent back. */
+final readonly class RulesPage
+{
+    private const TITLES = 20;
+
+    /** field → what it is called, the most it can be */
+    private const NUMBERS = [
+        'weight' => ['weight', 1], 'ramp' => ['days of rising', 365], 'hold' => ['days of holding', 730], 'half_life' => ['half-life', 1500],
+    ];
+
+    public RuleSet $rules;
+
+    public int $newest;
+
+    private Catalogue $catalogue;
+
+    /** @param  RuleSet|null  $version  that is looked at; null: the one in force */
+    public function __construct(public Offer $offer, ?RuleSet $version = null)
+    {
+        $inForce = $offer->rules ?? new RuleSet(['offer_id' => $offer->id, 'criteria' => [], 'kinds' => [], 'version' => 0]);
+        $this->rules = $version ?? $inForce;
+        $this->catalogue = RuleBook::catalogueOf($this->rules);
+        $this->newest = (int) $offer->ruleSets()->max('version');
+    }
+
+    public function about(): string
+    {
+        $author = $this->rules->author === null || $this->rules->created_at === null ? ''
+            : ", by {$this->rules->author->name} ".Say::ago($this->rules->created_at);
+
+        return "{$this->offer->name}, version {$this->rules->version}$author";
+    }
+
+    public function isOld(): bool
+    {
+        return $this->rules->exists && $this->rules->isNot($this->offer->rules);
+    }
+
+    /** The version on which this form builds. */
+    public function builtOn(): int
+    {
+        return (int) session('newest', $this->newest);
+    }
+
+    /** @return list<CriterionRow> */
+    public function criteria(): array
+    {
+        $typed = old('criteria');
+        if (is_array($typed)) {
+            return array_map(
+                fn (mixed $row, int $i): CriterionRow => CriterionRow::typed((string) $i, (array) $row),
+                array_values($typed),
+                array_keys(array_values($typed)),
+            );
+        }
+        $stored = $this->rules->criteria;
+
+        return array_map(fn (array $row, int $i): CriterionRow => CriterionRow::stored((string) $i, $row), $stored, array_keys($stored));
+    }
+
+    /** @return list<RoleRow> */
+    public function buyerRoles(): array
+    {
+        return $this->roles('buyer_roles');
+    }
+
+    /** @return list<RoleRow> */
+    public function rolesOfInterest(): array
+    {
+        return $this->roles('roles_of_interest');
+    }
+
+    /** @return array<int, array{kind: Kind, counts: string, changed: string|null, numbers: array<string, array{label: string, value: string, most: int}>}> */
+    public function kinds(): array
+    {
+        return array_map(function (Kind $kind): array {
+            $rule = $this->catalogue->of($kind);
+            $base = Catalogue::standard()->of($kind);
+            $values = ['weight' => $rule->weight, 'ramp' => $rule->ramp, 'hold' => $rule->hold, 'half_life' => $rule->halfLife];
+            $numbers = [];
+            foreach (self::NUMBERS as $field => [$label, $most]) {
+                $value = old("kinds.{$kind->value}.$field", (string) $values[$field]);
+                $numbers[$field] = [
+                    'label' => "$label of {$kind->label()}", 'value' => is_scalar($value) ? (string) $value : '', 'most' => $most,
+                ];
+            }
+            $counts = old("kinds.{$kind->value}.counts", $rule->counts->value);
+
+            return [
+                'kind' => $kind, 'counts' => is_string($counts) ? $counts : '', 'numbers' => $numbers,
+                'changed' => $rule == $base ? null : "The standard: weight {$base->weight}, rises {$base->ramp}, holds {$base->hold}, "
+                    ."half-life {$base->halfLife}, counts {$base->counts->value}",
+            ];
+        }, Kind::cases());
+    }
+
+    /** @return Collection<int, RuleSet> */
+    public function versions(): Collection
+    {
+        return $this->offer->ruleSets()->with('author')->get();
+    }
+
+    public function unread(): string
+    {
+        $unread = Contact::query()->unread()->count();
+
+        return $unread === 0 ? 'All titles are read.' : Say::count($unread, 'contact').($unread === 1 ? ' has' : ' have')
+            .' a title that no dictionary knows. What you teach holds everywhere, at once, and can be undone.';
+    }
+
+    /** @return array<string, string> title that no dictionary knows → how many have it */
+    public function titles(): array
+    {
+        return Contact::query()->unread()->groupBy('title')->selectRaw('title, COUNT(*) AS n')->orderByDesc('n')->limit(self::TITLES)
+            ->toBase()->get()->mapWithKeys(fn ($row): array => [(string) $row->title => Say::number((int) $row->n)])->all();
+    }
+
+    /** @return array<int, array{lesson: TitleLesson, says: string, by: string}> */
+    public function lessons(): array
+    {
+        return TitleLesson::query()->with('user')->orderBy('title')->get()->map(fn (TitleLesson $lesson): array => [
+            'lesson' => $lesson, 'says' => "“{$lesson->title}” is ".Title::unpacked($lesson->reading)->inWords(),
+            'by' => $lesson->user->name ?? 'somebody',
+        ])->all();
+    }
+
+    /** @return list<RoleRow> */
+    private function roles(string $field): array
+    {
+        $rows = is_array(old('criteria')) ? (array) old($field, []) : $this->rules->$field;
+        $rows = array_values(array_filter($rows, is_array(...)));
+
+        return array_map(fn (array $row, int $i): RoleRow => new RoleRow($field, (string) $i, $row), $rows, array_keys($rows));
+    }
+}

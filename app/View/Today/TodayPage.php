@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Today;
+
+use App\Models\Approach;
+use App\Models\Offer;
+use App\Models\User;
+use App\Standings\Barred;
+use App\View\Say;
+use App\View\Ways;
+use Illuminate\Support\Collection;
+
+/** What stands on Today: the plan in its groups, the approach in focus, steps that are due, and what was done. */
+final readonly class TodayPage
+{
+    private const STEPS = 5;
+
+    /**
+     * @param  array<string, list<PlanRow>>  $groups
+     * @param  Collection<int, Approach>  $steps  that are due
+     * @param  Collection<int, Approach>  $done  today
+     */
+    private function __construct(
+        public Offer $offer,
+        public array $groups,
+        public ?PlanRow $focus,
+        public ?Ways $ways,
+        public string $lead,
+        public ?string $hurry,
+        public bool $isDone,
+        public Collection $steps,
+        public Collection $done,
+    ) {
+    }
+
+    /** @param  int  $focus  the account that is in focus, where it is in the plan */
+    public static function of(Offer $offer, User $rep, int $focus): self
+    {
+        $plan = new Plan($offer, $rep);
+        $groups = $plan->groups();
+        $rows = array_merge(...array_values($groups));
+        $row = self::named($rows, $focus) ?? $rows[0] ?? null;
+        $hours = count($groups['hours'] ?? []);
+
+        return new self(
+            $offer,
+            array_combine(array_map(fn (string $key): string => Plan::GROUPS[$key], array_keys($groups)), $groups),
+            $row,
+            self::ways($row),
+            self::lead($plan, $rep),
+            $hours === 0 ? null : ($hours === 1 ? 'One has' : "$hours have").' only hours.',
+            $plan->left() === 0,
+            Approach::query()->with('account', 'contact')->where('user_id', $rep->id)->whereNull('result')
+                ->where('next_step_on', '<=', today())->orderBy('next_step_on')->limit(self::STEPS)->get(),
+            Approach::query()->with('account', 'contact')->todayBy($rep)->latest('made_at')->get(),
+        );
+    }
+
+    public function isFocus(PlanRow $row): bool
+    {
+        return $row === $this->focus;
+    }
+
+    /** Where an approach is told of. */
+    public function at(Approach $approach): string
+    {
+        return $approach->reason_id === null
+            ? route('accounts.show', $approach->account_id)
+            : route('reasons.show', $approach->reason_id);
+    }
+
+    /** @param  list<PlanRow>  $rows */
+    private static function named(array $rows, int $account): ?PlanRow
+    {
+        foreach ($rows as $row) {
+            if ($row->standing->account_id === $account) {
+                return $row;
+            }
+        }
+
+        return null;
+    }
+
+    private static function ways(?PlanRow $row): ?Ways
+    {
+        return $row === null ? null : Ways::toAccount(
+            $row->standing->account, $row->contact, $row->draft->words(), $row->draft->subject(), Barred::now(),
+        );
+    }
+
+    private static function lead(Plan $plan, User $rep): string
+    {
+        $left = $plan->left();
+        if ($left > 0) {
+            return Say::count($left, 'approach', 'approaches').' left in your pace.';
+        }
+
+        return "Done for today: {$plan->usedToday()} of {$rep->pace} approaches made. Tomorrow begins with "
+            .($plan->next()->account->name ?? 'what comes in overnight').'.';
+    }
+}

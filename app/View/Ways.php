@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View;
+
+use App\Models\Account;
+use App\Models\Contact;
+use App\Models\Reason;
+use App\Standings\Barred;
+use Illuminate\Support\Str;
+use Luftig\Core\Priority\ChannelType;
+
+/** What can be done with words from a screen: copied, sent as a mail, said on the phone, written under a profile. */
+final readonly class Ways
+{
+    /**
+     * @param  string  $records  the address that records that it was done
+     * @param  int|null  $contact  whom the words are for, where that address does not say it
+     */
+    private function __construct(
+        public string $words,
+        public ?string $mail,
+        public ?string $phone,
+        public ?string $profile,
+        public string $records,
+        public ?int $contact,
+    ) {
+    }
+
+    /** Before a reason is recorded: that it was done records the reason along. */
+    public static function toAccount(Account $account, ?Contact $contact, string $words, string $subject, Barred $barred): self
+    {
+        return self::of($contact, $words, $subject, $barred, route('accounts.approach', $account), $contact?->id);
+    }
+
+    public static function byReason(Reason $reason, string $subject, Barred $barred): self
+    {
+        return self::of($reason->contact, $reason->words, $subject, $barred, route('approaches.store', $reason), null);
+    }
+
+    private static function of(?Contact $contact, string $words, string $subject, Barred $barred, string $records, ?int $to): self
+    {
+        $reach = $contact === null || $barred->contact($contact->id) !== null ? null : Reach::of($contact, $barred);
+        $email = $reach?->best(ChannelType::Email);
+        $phone = $reach?->best(ChannelType::DirectPhone) ?? $reach?->best(ChannelType::Switchboard);
+
+        return new self(
+            $words,
+            $email === null ? null : 'mailto:'.rawurlencode($email).'?subject='.rawurlencode($subject).'&body='.rawurlencode($words),
+            $phone === null ? null : 'tel:'.preg_replace('/[^\d+]/', '', $phone),
+            $reach === null ? null : self::page($contact->profile ?? null),
+            $records,
+            $to,
+        );
+    }
+
+    /** Only what is a page: nothing that a file brought is run. */
+    private static function page(?string $profile): ?string
+    {
+        return match (true) {
+            $profile === null || $profile === '' => null,
+            Str::startsWith($profile, ['https://', 'http://']) => $profile,
+            preg_match('/^[\w.-]+\.\w{2,}(\/\S*)?$/', $profile) === 1 => "https://$profile",
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,17 @@
+/** A dialog: its first field has the focus, and it opens by itself where its form came back with messages. */
+export default () => ({
+    init() {
+        // A part of the page that lies over others would keep its dialogs under their backdrop.
+        this.$root.addEventListener('show.bs.modal', () => {
+            document.querySelectorAll(`body > [id="${this.$root.id}"]`).forEach((old) => old === this.$root || old.remove());
+            if (this.$root.parentElement !== document.body) document.body.append(this.$root);
+        });
+        this.$root.addEventListener('shown.bs.modal', () => {
+            const field = this.$root.querySelector('[autofocus], .modal-body :is(input:not([type=hidden]), textarea, select)');
+            (field ?? this.$root.querySelector('.btn-primary'))?.focus();
+        });
+        if ('opens' in this.$root.dataset) {
+            addEventListener('load', () => bootstrap.Modal.getOrCreateInstance(this.$root).show());
+        }
+    },
+});

@@ -1,0 +1,24 @@
+import Alpine from '../vendor/alpine/csp.js';
+import focus from '../vendor/alpine/focus.js';
+import act from './act.js';
+import choose from './choose.js';
+import files from './files.js';
+import group from './group.js';
+import keys from './keys.js';
+import modal from './modal.js';
+import order from './order.js';
+import picker from './picker.js';
+import repeat from './repeat.js';
+import rows from './rows.js';
+import sends from './sends.js';
+import theme from './theme.js';
+import zone from './zone.js';
+import './fragments.js';
+
+Alpine.plugin(focus);
+for (const [name, component] of Object.entries({
+    act, choose, files, group, keys, modal, order, picker, repeat, rows, sends, theme, zone,
+})) {
+    Alpine.data(name, component);
+}
+Alpine.start();

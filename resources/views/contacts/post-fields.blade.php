@@ -1,4 +1,0 @@
-@php $own = $post !== null && $post->account_id === $contact->account_id; @endphp
-<label class="field"><span>Title</span><input name="title" required maxlength="190" value="{{ $post?->title }}"></label>
-<label class="field"><span>Company, by domain or name; empty is {{ $contact->account->name }}</span><input name="company" maxlength="190" value="{{ $own ? '' : ($post?->account?->domain ?? $post?->company) }}"></label>
-<div style="display: grid; grid-template-columns: 1fr 1fr; gap: 8px"><label class="field"><span>Since</span><input type="date" name="since" max="{{ today()->toDateString() }}" value="{{ $post?->since?->toDateString() }}"></label><label class="field"><span>Until, if over</span><input type="date" name="until" max="{{ today()->toDateString() }}" value="{{ $post?->until?->toDateString() }}"></label></div>
