@@ -5,7 +5,7 @@ import choose from './choose.js?2115070cc6';
 import files from './files.js?5dc923ded9';
 import group from './group.js?feb51f8741';
 import keys from './keys.js?aa53e5e9f6';
-import modal from './modal.js?74ce85e49f';
+import modal from './modal.js?ad6c5bf355';
 import order from './order.js?3ad70b5190';
 import picker from './picker.js?664f10dbb2';
 import repeat from './repeat.js?52fc64902c';

@@ -4,7 +4,7 @@ export default () => ({
         // A part of the page that lies over others would keep its dialogs under their backdrop.
         this.$root.addEventListener('show.bs.modal', () => {
             document.querySelectorAll(`body > [id="${this.$root.id}"]`).forEach((old) => old === this.$root || old.remove());
-            if (this.$root.parentElement !== document.body) document.body.append(this.$root);
+            if (this.$root.closest('.sticky-lg-top, .offcanvas-lg')) document.body.append(this.$root);
         });
         this.$root.addEventListener('shown.bs.modal', () => {
             const field = this.$root.querySelector('[autofocus], .modal-body :is(input:not([type=hidden]), textarea, select)');

@@ -1,6 +1,6 @@
 <x-layout title="Keep-out" at="keep-out">
     <h1>Keep-out</h1>
-    <p class="text-body-tertiary mt-2">{{ $page->about() }} <a class="text-decoration-underline" href="{{ route('accounts.index', ['tab' => 'kept_out'])
+    <p class="text-body-tertiary mt-2">{{ $page->about() }} <a href="{{ route('accounts.index', ['tab' => 'kept_out'])
         }}">See the accounts</a>.</p>
     <div class="row g-4 mt-0">
         <div class="col-lg-8">

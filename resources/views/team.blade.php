@@ -6,8 +6,9 @@
             <x-wrong :for="['name', 'email', 'role', 'password']" />
             @foreach ($people as $person)
                 <details class="border-bottom">
-                    <summary class="py-2"><span class="float-end ms-2">{{ $person->role->value }}</span><strong>{{ $person->name }}</strong>
-                        <span class="text-body-secondary">{{ $person->email ?? 'does not sign in' }}</span></summary>
+                    <summary class="py-2"><span class="d-inline-flex w-90 column-gap-2"><strong>{{ $person->name }}</strong>
+                        <span class="text-body-secondary">{{ $person->email ?? 'does not sign in' }}</span>
+                        <span class="ms-auto">{{ $person->role->value }}</span></span></summary>
                     @can('update', $person)
                         <x-form :to="route('team.update', $person)" method="patch" class="row g-3 pb-3">
                             @include('team-fields', ['person' => $person])

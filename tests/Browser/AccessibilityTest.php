@@ -28,8 +28,9 @@ final class AccessibilityTest extends BrowserTestCase
             $found += $this->check($view, $theme);
         }
         $this->open('/finder');
-        $this->press('Take out');
-        $found += $this->scan("taking out, $theme");
+        $this->press('Export');
+        $this->dialog();
+        $found += $this->scan("exporting, $theme");
         $this->open('/');
         $this->keys('/');
         $this->see('screen');
@@ -46,7 +47,8 @@ final class AccessibilityTest extends BrowserTestCase
         $this->find('h1');
         $sent = $this->browser->executeScript('return performance.getEntriesByType("resource").filter((r) => /\\.(css|js|woff2)/.test(r.name)).map((r) => [new URL(r.name).pathname, r.transferSize])');
         self::assertContains('/css/luftig.css', array_column($sent, 0));
-        self::assertContains('/vendor/sortable/Sortable.min.js', array_column($sent, 0));
+        self::assertContains('/vendor/bootstrap/bootstrap.bundle.min.js', array_column($sent, 0));
+        self::assertContains('/js/keys.js', array_column($sent, 0));
         self::assertSame([], array_values(array_filter($sent, fn (array $one): bool => $one[1] > 0)), 'each came with a page before');
     }
 
@@ -55,7 +57,7 @@ final class AccessibilityTest extends BrowserTestCase
     {
         $this->open($view);
         $this->find('h1');
-        self::assertSame($theme, $this->browser->executeScript('return document.documentElement.dataset.theme'));
+        self::assertSame($theme, $this->browser->executeScript('return document.documentElement.dataset.bsTheme'));
 
         return $this->scan("$view, $theme");
     }
@@ -81,8 +83,8 @@ final class AccessibilityTest extends BrowserTestCase
         foreach (['Watch' => 'is watched', 'Keep as list' => 'is kept'] as $button => $said) {
             $this->open('/finder?on=accounts&c[0][f]=country&c[0][v]=SE');
             $this->press($button);
-            $this->fill('dialog[open] input[name=name]', uniqid('Swedes '));
-            $this->find('dialog[open] button.primary')->click();
+            $this->fill('.modal.show input[name=name]', uniqid('Swedes '));
+            $this->find('.modal.show .btn-primary')->click();
             $this->see($said);
             $addresses[] = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
         }

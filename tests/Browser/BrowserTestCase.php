@@ -19,6 +19,9 @@ abstract class BrowserTestCase extends TestCase
 {
     protected const NOW = '2026-11-23T09:00:00Z';
 
+    /** So many seconds a condition may take, on a machine that has other things to do. */
+    protected const PATIENCE = 30;
+
     private const DATABASE = 'luftig_browser';
 
     /** @var list<resource> */
@@ -110,7 +113,7 @@ abstract class BrowserTestCase extends TestCase
         $this->open('/up');
         $this->browser->manage()->deleteAllCookies();
         $this->open('/sign-in');
-        $this->press($this->all('.person-button', $name)[0] ?? self::fail("$name cannot sign in."));
+        $this->press($this->all('[data-person]', $name)[0] ?? self::fail("$name cannot sign in."));
         $this->see('Today');
     }
 
@@ -122,7 +125,7 @@ abstract class BrowserTestCase extends TestCase
     protected function find(string $selector): RemoteWebElement
     {
         $by = WebDriverBy::cssSelector($selector);
-        $this->browser->wait(8, 100)->until(WebDriverExpectedCondition::visibilityOfElementLocated($by), "Nothing is at $selector on ".$this->browser->getCurrentURL());
+        $this->browser->wait(self::PATIENCE, 100)->until(WebDriverExpectedCondition::visibilityOfElementLocated($by), "Nothing is at $selector on ".$this->browser->getCurrentURL());
 
         return $this->browser->findElement($by);
     }
@@ -141,7 +144,7 @@ abstract class BrowserTestCase extends TestCase
         if (is_string($what)) {
             $text = $what;
             // A page that is still being loaded may not have it yet.
-            $what = $this->browser->wait(8, 100)->until(fn (): ?RemoteWebElement => $this->all('a, button, summary', $text)[0] ?? null, "“{$text}” cannot be pressed on ".$this->browser->getCurrentURL());
+            $what = $this->browser->wait(self::PATIENCE, 100)->until(fn (): ?RemoteWebElement => $this->all('a, button, summary', $text)[0] ?? null, "“{$text}” cannot be pressed on ".$this->browser->getCurrentURL());
         }
         $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$what]);
         $what->click();
@@ -162,9 +165,30 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
+    /** Waits until something is true in the page; a script that fails while one page takes the place of another is asked again. */
+    protected function until(string $script, string $otherwise, mixed ...$arguments): mixed
+    {
+        $found = $this->browser->wait(self::PATIENCE, 100)->until(function () use ($script, $arguments): mixed {
+            try {
+                return $this->browser->executeScript("return $script", $arguments);
+            } catch (WebDriverException) {
+                return null;
+            }
+        }, "$otherwise On ".$this->browser->getCurrentURL());
+        $this->addToAssertionCount(1);
+
+        return $found;
+    }
+
+    /** The dialog that is open. */
+    protected function dialog(string $within = ''): RemoteWebElement
+    {
+        return $this->find(".modal.show $within");
+    }
+
     protected function see(string $text): void
     {
-        $this->browser->wait(15, 100)->until(
+        $this->browser->wait(self::PATIENCE, 100)->until(
             fn (): bool => str_contains($this->text(), $text),
             "“{$text}” is not to be seen on ".$this->browser->getCurrentURL().":\n".mb_substr($this->text(), 0, 1500),
         );
@@ -198,7 +222,7 @@ abstract class BrowserTestCase extends TestCase
 
     private static function wait(int $port): void
     {
-        for ($i = 0; $i < 150; $i++) {
+        for ($i = 0; $i < 10 * self::PATIENCE; $i++) {
             $connection = @fsockopen('127.0.0.1', $port);
             if ($connection !== false) {
                 fclose($connection);

@@ -14,11 +14,11 @@ final class ImportToReasonTest extends BrowserTestCase
     {
         $this->signIn('Mira');
         $this->bring('accounts-eigene.csv', "Firma;Webseite;Branche;Mitarbeiter;Land;Ort\nSkogsglas Prov;skogsglas-prov.example;Glas;ca. 320;Schweden;Falkenberg\nOhne Seite;;Glas;10;Schweden;\n");
-        $this->see('Accounts, taken in');
+        $this->see('Accounts, brought in');
         self::assertSame(['1', '1'], [$this->find('[data-tally=created]')->getText(), $this->find('[data-tally=rejected]')->getText()]);
         $this->see('an account is joined by its domain');
         $this->bring('signals-eigene.csv', "domain;kind;date;title;strength;confidence;quote\nskogsglas-prov.example;customer_alum;2026-11-01;Chief worked at a customer;1;1;\nskogsglas-prov.example;expansion;20.11.2026;Second furnace ordered;1;1;The second furnace comes in May.\nskogsglas-prov.example;new_leader;2026-10-20;New head of maintenance;1;1;\n");
-        $this->see('Signals, taken in');
+        $this->see('Signals, brought in');
 
         $this->press('See the ranking');
         $this->fill('#q', 'Skogsglas');
@@ -40,7 +40,7 @@ final class ImportToReasonTest extends BrowserTestCase
 
         $this->press('Record the approach');
         $this->see('The approach is recorded.');
-        $this->press('Take it back');
+        $this->press($this->find('.toast button:not(.btn-close)'));
         $this->see('the reason is ready again');
         $this->press('Record the approach');
         $this->find('select[name=result] option[value=interested]')->click();
@@ -56,9 +56,9 @@ final class ImportToReasonTest extends BrowserTestCase
         $this->keys('g', 'i');
         $this->see('Bring a file');
         $this->bring('accounts-keys.csv', "domain\tname\tindustry\theadcount\ntangentglas.example\tTangentglas\tglass\t220\n", keyboard: true);
-        $this->see('Accounts, taken in');
+        $this->see('Accounts, brought in');
         $this->bring('signals-keys.csv', "domain\tkind\tdate\ttitle\tstrength\ntangentglas.example\tfunding\t2026-11-21\tRound A closed\t1\n", keyboard: true);
-        $this->see('Signals, taken in');
+        $this->see('Signals, brought in');
 
         $this->keys('/');
         $this->find('#go-q')->sendKeys('Tangentgl');
@@ -77,17 +77,17 @@ final class ImportToReasonTest extends BrowserTestCase
         $this->keys('g', 't');
         $this->see('left in your pace');
         // Asked in the page, which may still take the place of another.
-        $inFocus = fn (): ?string => $this->browser->executeScript('return location.pathname === "/" ? document.querySelector(".row.focus")?.dataset.account ?? null : null');
-        $first = $this->browser->wait(8, 100)->until($inFocus);
+        $inFocus = fn (): ?string => $this->browser->executeScript('return location.pathname === "/" ? document.querySelector("[data-row].active")?.dataset.account ?? null : null');
+        $first = $this->browser->wait(self::PATIENCE, 100)->until($inFocus);
         $this->keys('j', 'j');
-        $this->browser->wait(5, 100)->until(fn (): bool => $inFocus() !== $first && $this->browser->executeScript('return document.querySelector("[data-focused]")?.dataset.focused') === $inFocus());
-        $name = $this->find('.row.focus .pine')->getText();
+        $this->browser->wait(self::PATIENCE, 100)->until(fn (): bool => $inFocus() !== $first && $this->browser->executeScript('return document.querySelector("[data-focused]")?.dataset.focused') === $inFocus());
+        $name = $this->find('[data-row].active [data-name]')->getText();
         $this->keys('l');
-        $this->find('dialog[open] input[type=date]')->sendKeys(WebDriverKeys::ENTER);
+        $this->dialog('input[type=date]')->sendKeys(WebDriverKeys::ENTER);
         $this->see("$name is put off to");
-        self::assertSame([], $this->all('.row .pine', $name));
+        self::assertSame([], $this->all('[data-row] [data-name]', $name));
         $this->keys('?');
-        $this->see('go to any account, contact or screen');
+        $this->see('go to any account, contact, list or screen');
     }
 
     private function bring(string $name, string $text, bool $keyboard = false): void
@@ -96,6 +96,6 @@ final class ImportToReasonTest extends BrowserTestCase
         $this->find('input[type=file]')->sendKeys($this->file($name, $text));
         $keyboard ? $this->find('#file-send')->sendKeys(WebDriverKeys::ENTER) : $this->press('Look at it');
         $this->see('The first rows, and what they become');
-        $keyboard ? $this->all('button', 'Take it in')[0]->sendKeys(WebDriverKeys::ENTER) : $this->press('Take it in');
+        $keyboard ? $this->all('button', 'Bring it in')[0]->sendKeys(WebDriverKeys::ENTER) : $this->press('Bring it in');
     }
 }

@@ -20,32 +20,32 @@ final class PeopleTest extends BrowserTestCase
         $this->open('/accounts/1');
         $this->see('Whom to contact now');
         $names = [];
-        foreach (array_slice($this->all('.chosen'), 0, 3) as $row) {
+        foreach (array_slice($this->all('[data-chosen]'), 0, 3) as $row) {
             $names[$row->getAttribute('data-chosen')] = $row->findElement(WebDriverBy::cssSelector('strong'))->getText();
         }
         self::assertCount(3, $names);
         $first = array_key_first($names);
         foreach ($names as $id => $name) {
-            $this->press($this->find(".chosen[data-chosen='$id']")->findElement(WebDriverBy::cssSelector('button[aria-label^=Take]')));
-            $this->see("$name is yours until the end of the next working day.");
+            $this->press($this->find("[data-chosen='$id']")->findElement(WebDriverBy::cssSelector('button[aria-label^=Reserve]')));
+            $this->see("$name is reserved for you until the end of the next working day.");
         }
-        $this->press($this->find(".chosen[data-chosen='$first']")->findElement(WebDriverBy::linkText('Reason')));
+        $this->press($this->find("[data-chosen='$first']")->findElement(WebDriverBy::linkText('Reason')));
         $this->see('What the words rest on');
         self::assertStringContainsString($names[$first], $this->find('select[name=contact]')->findElement(WebDriverBy::cssSelector('option:checked'))->getText());
 
         $this->signIn('Jonte');
         $this->open('/accounts/1');
-        $this->see('taken by Selma Lysmark');
-        self::assertSame([], $this->all(".chosen[data-chosen='$first']"));
+        $this->see('reserved by Selma Lysmark');
+        self::assertSame([], $this->all("[data-chosen='$first']"));
         $this->press($this->find(".group-person[data-contact='$first'] a"));
         $this->see('Why this priority');
-        $this->see('taken by Selma Lysmark until');
+        $this->see('reserved by Selma Lysmark until');
         $this->press('Part in buying');
         $this->see('function match');
         $this->signIn('Selma');
         foreach ($names as $id => $name) {
             $this->open("/contacts/$id");
-            $this->press('Let go');
+            $this->press('Undo the reservation');
             $this->see("$name is free again.");
         }
     }
@@ -57,15 +57,19 @@ final class PeopleTest extends BrowserTestCase
         $olav = $this->all('.group-person', 'Olav Brekkesund')[0];
         $id = $olav->getAttribute('data-contact');
         $from = $olav->getAttribute('data-in');
-        $champion = $this->find('.part-people[data-part=champion]');
+        $champion = $this->find('[data-part=champion]');
         $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$champion]);
         $hand = fn (): WebDriverActions => new WebDriverActions($this->browser);
-        $hand()->clickAndHold($olav->findElement(WebDriverBy::cssSelector('.muted')))->moveByOffset(4, 8)->perform();
-        // A hand takes its time, and what is under it moves: twice is where it was meant.
-        foreach ([1, 2] as $time) {
+        // What moves them comes with the pointer.
+        $hand()->moveToElement($olav)->perform();
+        $this->until('window.Sortable !== undefined', 'Nobody can be moved.');
+        $hand()->clickAndHold($olav->findElement(WebDriverBy::cssSelector('.small')))->moveByOffset(4, 8)->perform();
+        // A hand takes its time, and what is under it moves.
+        $this->browser->wait(self::PATIENCE, 100)->until(function () use ($hand, $champion): bool {
             $hand()->moveToElement($champion)->perform();
-            usleep(250_000);
-        }
+
+            return (bool) $this->browser->executeScript('return document.querySelector(".part-row.over [data-part=champion]") !== null');
+        }, 'Nobody is held over the champions.');
         $hand()->release()->perform();
         $this->waitForPart($id, 'champion');
         self::assertStringContainsString('set by hand', $this->find(".group-person[data-contact='$id']")->getText());
@@ -79,18 +83,18 @@ final class PeopleTest extends BrowserTestCase
 
         $this->open('/accounts/1');
         $person = $this->find(".group-person[data-contact='$id']");
-        $this->press($person->findElement(WebDriverBy::cssSelector('summary')));
+        $this->press($person->findElement(WebDriverBy::cssSelector('[data-bs-toggle=dropdown]')));
         (new WebDriverSelect($person->findElement(WebDriverBy::name('part'))))->selectByVisibleText('as the rules say');
         (new WebDriverSelect($person->findElement(WebDriverBy::name('reports_to'))))->selectByVisibleText('Pernille Askov-Rye');
-        $person->findElement(WebDriverBy::cssSelector('button.primary'))->click();
+        $person->findElement(WebDriverBy::cssSelector('button.btn-primary'))->click();
         $this->waitForPart($id, $from);
         $this->see('reports to Pernille Askov-Rye');
 
         $this->press('Add a person');
-        $this->fill('dialog[open] input[name=first_name]', 'Gerda');
-        $this->fill('dialog[open] input[name=last_name]', 'Prøvdal');
-        $this->fill('dialog[open] input[name=title]', 'Vedligeholdelseschef');
-        $this->find('dialog[open] button.primary')->click();
+        $this->fill('.modal.show input[name=first_name]', 'Gerda');
+        $this->fill('.modal.show input[name=last_name]', 'Prøvdal');
+        $this->fill('.modal.show input[name=title]', 'Vedligeholdelseschef');
+        $this->dialog('.btn-primary')->click();
         $this->see('Gerda Prøvdal is added.');
         self::assertStringContainsString('signs off', (string) $this->all('.group-person', 'Gerda Prøvdal')[0]->getAttribute('aria-label'));
     }
@@ -108,7 +112,7 @@ final class PeopleTest extends BrowserTestCase
         $this->open('/contacts?q=Vedouc');
         $this->see('Vedoucí údržby');
         $this->open('/rules/1');
-        $this->press('Take back');
+        $this->press($this->find('[aria-label^="Undo the lesson"]'));
         $this->see('is read by the dictionaries again.');
         $this->open('/contacts?q=Vedouc');
         $this->see('Nobody here has “Vedouc” in the name or title.');
@@ -135,7 +139,7 @@ final class PeopleTest extends BrowserTestCase
 
     private function waitForPart(string $id, string $part): void
     {
-        $this->browser->wait(8, 100)->until(fn (): bool => $this->browser->executeScript("return document.querySelector(\".group-person[data-contact='$id']\")?.dataset.in") === $part, "The person does not move to $part.");
+        $this->browser->wait(self::PATIENCE, 100)->until(fn (): bool => $this->browser->executeScript("return document.querySelector(\".group-person[data-contact='$id']\")?.dataset.in") === $part, "The person does not move to $part.");
         $this->addToAssertionCount(1);
     }
 }

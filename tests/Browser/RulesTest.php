@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverKeys;
+use Facebook\WebDriver\WebDriverSelect;
+
 final class RulesTest extends BrowserTestCase
 {
     public function test_a_lead_edits_the_rules_sees_what_would_move_and_saves(): void
@@ -36,9 +39,34 @@ final class RulesTest extends BrowserTestCase
         $this->signIn('Ylva');
         $this->open('/rules/1');
         $this->press('Add a criterion');
-        $row = $this->all('#criteria tr');
-        $this->browser->executeScript('const r = arguments[0]; r.querySelector("[name*=\'[name]\']").value = "words"; r.querySelector("[name*=\'[field]\']").value = "text"; r.querySelector("[name*=\'[value]\']").value = "(air OR"; r.querySelector("[name*=\'[value]\']").dispatchEvent(new Event("change", {bubbles: true}));', [end($row)]);
+        $this->keys('words');
+        $row = '#criteria > :last-child';
+        (new WebDriverSelect($this->find("$row [name$='[field]']")))->selectByValue('text');
+        $this->find("$row textarea, $row input[name$='[value]']")->sendKeys('(air OR');
+        $this->see('OR needs a word or phrase on both sides.');
+        $this->find('[name=note]')->click();
         $this->see('“words”');
+    }
+
+    public function test_values_are_picked_by_their_names_and_saved_as_codes(): void
+    {
+        $this->signIn('Ylva');
+        $this->open('/rules/1');
+        $this->press('Add a criterion');
+        $this->keys('Makes boats');
+        $row = '#criteria > :last-child';
+        (new WebDriverSelect($this->find("$row [name$='[field]']")))->selectByValue('industries');
+        $this->find("$row [role=combobox]")->sendKeys('textil');
+        $this->find("$row [role=option]");
+        $this->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ENTER);
+        self::assertStringContainsString('textiles (13)', $this->find("$row label.badge")->getText());
+        $this->fill('[name=note]', 'Boats too');
+        $this->press('Save as version');
+        $this->see('Saved as version');
+        self::assertNotSame([], $this->all('#criteria label.badge', 'textiles (13)'));
+        $this->find('#criteria > :last-child .btn-close')->click();
+        $this->press('Save as version');
+        $this->until('[...document.querySelectorAll("#criteria input")].every((i) => i.value !== "Makes boats")', 'It is still there.');
     }
 
     public function test_a_buyer_role_that_is_added_reads_its_queries_and_shows_whom_it_finds(): void
@@ -54,7 +82,7 @@ final class RulesTest extends BrowserTestCase
         $this->find('#buyer-roles > :last-child [hx-post*=matches]')->click();
         $this->see('in this role');
         self::assertMatchesRegularExpression('/[1-9][\d,]* contacts? in this role/', $this->find('#buyer-roles > :last-child .role-found')->getText());
-        $this->browser->executeScript('document.querySelector("#buyer-roles > :last-child [data-remove]").click()');
+        $this->browser->executeScript('document.querySelector("#buyer-roles > :last-child .btn-close").click()');
         self::assertStringNotContainsString('in this role', $this->text());
     }
 

@@ -177,7 +177,7 @@ final class FinderTest extends TestCase
         (new Standings)->refresh();
         $this->actingAs($this->rep)->get(route('lists.show', $list))->assertOk()->assertSeeTextInOrder(['Maintenance people', '3 contacts', 'function', 'maintenance', 'at most 1 at one account', 'would add 1 and miss 0']);
         $this->post(route('finder.keep'), ['name' => 'Maintenance people', 'on' => 'contacts'])->assertSessionHasErrors('name');
-        $this->delete(route('lists.destroy', $list))->assertSessionHas('putBack');
+        $this->delete(route('lists.destroy', $list))->assertSessionHas('undo');
         self::assertSame(0, KeptList::query()->count());
         $this->post(route('lists.restore', $list->id))->assertRedirect(route('lists.show', $list));
         $accounts = $this->keep('Danes', ['on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'DK']]]);
@@ -219,7 +219,7 @@ final class FinderTest extends TestCase
         $this->get(route('watches.show', $kept))->assertSeeTextInOrder(['Nyholm Foods', 'new in the base']);
         $this->post(route('watches.read', $kept))->assertRedirect();
         $this->get(route('lists.index'))->assertDontSeeText('unread');
-        $this->delete(route('watches.destroy', $kept))->assertSessionHas('putBack');
+        $this->delete(route('watches.destroy', $kept))->assertSessionHas('undo');
         $this->post(route('watches.restore', $kept->id))->assertRedirect(route('watches.show', $kept));
     }
 
@@ -246,7 +246,7 @@ final class FinderTest extends TestCase
             $this->post(route('lists.steps.decide', $list), ['record' => $ids[min($i, 1)], 'keep' => $keep])->assertRedirect(route('lists.steps', $list));
         }
         $this->get(route('lists.steps', $list))->assertOk()->assertSeeTextInOrder(['2 of 4 decided, 2 kept', Contact::query()->findOrFail($ids[2])->last_name]);
-        $this->post(route('lists.steps.keep', $list))->assertSessionHas('takeBack');
+        $this->post(route('lists.steps.keep', $list))->assertSessionHas('undo');
         self::assertSame(array_slice($ids, 0, 2), KeptList::query()->where('name', 'All · kept')->sole()->members()->pluck('record_id')->all());
         $this->get(route('lists.sample', $list))->assertSeeText('Nothing is judged yet');
         Contact::query()->whereKey($ids[2])->delete();
@@ -329,7 +329,7 @@ final class FinderTest extends TestCase
         $this->post(route('lists.combine'), ['name' => 'x', 'how' => 'union', 'first' => $one->id, 'second' => $accounts->id])->assertSessionHasErrors('second');
 
         $olav = Contact::query()->where('first_name', 'Olav')->value('id');
-        $this->post(route('lists.steps.add', $other), ['record' => $olav, 'to' => $one->id])->assertSessionHas('said', 'Put on “Maintenance”.');
+        $this->post(route('lists.steps.add', $other), ['record' => $olav, 'to' => $one->id])->assertSessionHas('said', 'Added to “Maintenance”.');
         $this->post(route('lists.steps.add', $other), ['record' => $olav, 'to' => $one->id])->assertSessionHas('said', 'It is on “Maintenance” already.');
         self::assertSame(1, $one->members()->where('record_id', $olav)->count());
         $this->post(route('lists.steps.add', $other), ['record' => $olav, 'to' => $accounts->id])->assertNotFound();
@@ -345,7 +345,7 @@ final class FinderTest extends TestCase
         $this->post(route('tags.store'), ['tag' => 'fair', 'subject' => 'accounts', 'only' => [$ostholz]]);
         self::assertSame(['Ida', 'Maren', 'Olav', 'Pernille'], $this->found(['c' => [['f' => 'tag', 'v' => (string) $tag->id]]]), 'a tag on an account is on its people');
         $this->get(route('accounts.show', $ostholz))->assertSeeText('fair');
-        $this->delete(route('tags.destroy', $tag), ['subject' => 'accounts', 'record' => $ostholz])->assertSessionHas('putBack');
+        $this->delete(route('tags.destroy', $tag), ['subject' => 'accounts', 'record' => $ostholz])->assertSessionHas('undo');
         self::assertSame(['Ida', 'Olav', 'Pernille'], $this->found(['c' => [['f' => 'tag', 'v' => (string) $tag->id]]]));
         $this->post(route('tags.store'), ['tag' => 'a,b', 'subject' => 'contacts'])->assertSessionHasErrors('tag');
     }
@@ -422,7 +422,7 @@ final class FinderTest extends TestCase
         self::assertSame(['', '', 'The query is empty: give at least one word. (at character 1)'], [$reads(''), $reads([]), $reads('?')]);
         self::assertStringNotContainsString('<b>', (string) $this->post(route('reads'), ['query' => '<b>air</b>'])->getContent());
         $page = $this->get(route('finder', ['on' => 'contacts', 'c' => [['f' => 'title', 'q' => 'sales or energy'], ['f' => 'before', 'q' => 'planner', 'q2' => 'papir & co']]]))->assertOk();
-        $page->assertSeeText('Title: “or” is read as a word; write OR to join or exclude.')->assertSeeText('A post before: “&” has no letter or digit in it and is left out.');
+        $page->assertSeeText('Title: “or” is read as a word; write OR to join or exclude.')->assertSeeText('A position before: “&” has no letter or digit in it and is left out.');
     }
 
     public function test_a_mistake_stands_at_its_step_and_the_others_hold(): void

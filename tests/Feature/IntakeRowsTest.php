@@ -159,7 +159,7 @@ final class IntakeRowsTest extends TestCase
         $intake = Intake::query()->sole();
         $path = Importer::path($intake);
         self::assertFileExists($path);
-        $this->delete(route('intake.destroy', $intake))->assertRedirect(route('intake.index'))->assertSessionHas('said', 'a.csv was put aside; nothing of it was taken in.');
+        $this->delete(route('intake.destroy', $intake))->assertRedirect(route('intake.index'))->assertSessionHas('said', 'a.csv was put aside; nothing of it was brought in.');
         self::assertFileDoesNotExist($path);
         self::assertSame([0, 0], [Intake::query()->count(), Account::query()->count()]);
         $this->post(route('intake.store'), [])->assertSessionHasErrors('file');

@@ -224,7 +224,7 @@ final class IntakeTest extends TestCase
 
         $second = $this->receive(IntakeKind::Accounts, $text, $this->lead);
         $second->update(['state' => IntakeState::Draft]);
-        $this->actingAs($this->lead)->get(route('intake.show', $second))->assertOk()->assertSee('The same file is just being taken in, brought by Mira');
+        $this->actingAs($this->lead)->get(route('intake.show', $second))->assertOk()->assertSee('The same file is just being brought in by Mira');
     }
 
     public function test_columns_are_recognised_and_a_mapping_without_a_domain_is_refused(): void

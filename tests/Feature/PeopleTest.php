@@ -76,7 +76,7 @@ final class PeopleTest extends TestCase
         self::assertSame(['promotion|2026-11-03|0.75|Pernille Askov-Rye moved up to Head of Maintenance'], $this->derived());
         $this->delete(route('posts.destroy', [$pernille, $post]));
         self::assertSame([], $this->derived(), 'nobody knows where from');
-        $this->post(session('putBack.url'), session('putBack.fields'))->assertSessionHasNoErrors();
+        $this->post(session('undo.to'), session('undo.fields'))->assertSessionHasNoErrors();
         self::assertCount(1, $this->derived());
         $this->patch(route('posts.update', [$pernille, Post::query()->where('title', 'Maintenance Planner')->where('contact_id', $pernille->id)->sole()]), ['title' => 'X', 'since' => '2026-01-01', 'until' => '2025-01-01'])->assertSessionHasErrors('until');
     }
@@ -170,7 +170,7 @@ final class PeopleTest extends TestCase
         self::assertSame([[Part::Champion, true], [null, true], [Part::Blocker, true], [Part::Shapes, false], [Part::SignsOff, false]], array_map($in, ['Sofie', 'Olav', 'Jannik', 'Ida', 'Mette']));
         self::assertSame(['Maintenance Manager', 'Rye-Holm'], [$this->contact('Ida')->title, $this->contact('Ida')->last_name]);
         self::assertSame(['Pernille', 'Mette', 'Ida'], array_map(fn ($row): string => $row->contact->first_name, $group->chosen), 'neither who was taken out nor the blocker');
-        $this->get(route('accounts.show', $this->account))->assertOk()->assertSeeText('set by hand')->assertSeeText('reports to Pernille Askov-Rye')->assertSeeText('taken out by Mira');
+        $this->get(route('accounts.show', $this->account))->assertOk()->assertSeeText('set by hand')->assertSeeText('reports to Pernille Askov-Rye')->assertSeeText('removed by Mira');
 
         $put('Olav', ['part' => 'computed']);
         self::assertSame([Part::Shapes, false], [$this->group()->row($this->contact('Olav'))?->part(), $this->group()->row($this->contact('Olav'))?->isByHand()]);
@@ -183,7 +183,7 @@ final class PeopleTest extends TestCase
         $anton = $this->person('Anton', Role::Rep);
         $pernille = $this->contact('Pernille');
         $this->actingAs($anton)->post(route('reservations.store', $pernille))->assertSessionHasNoErrors();
-        $this->actingAs($this->rep)->post(route('reservations.store', $pernille))->assertSessionHasErrors(['taken' => 'Pernille Askov-Rye was taken by Anton just before you, until Tuesday 24 November.']);
+        $this->actingAs($this->rep)->post(route('reservations.store', $pernille))->assertSessionHasErrors(['taken' => 'Pernille Askov-Rye was reserved by Anton just before you, until Tuesday 24 November.']);
         self::assertSame($anton->id, Reservation::query()->sole()->user_id);
         self::assertSame(Skip::Reserved, $this->group()->row($pernille)?->skip);
         $signal = (string) Signal::query()->where('kind', 'new_leader')->value('id');
@@ -321,7 +321,7 @@ final class PeopleTest extends TestCase
         self::assertSame([4, 1], [DB::table('list_members')->count(), DB::table('watch_finds')->count()], 'off the list, out of the watch');
         $again = $this->bring(IntakeKind::Contacts, self::CONTACTS);
         self::assertSame([0, 1, 4], [$again->created, $again->rejected, $again->unchanged]);
-        self::assertSame('This person asked to be erased, and is not taken in again.', $again->rejections()->sole()->reason);
+        self::assertSame('This person asked to be erased, and is not brought in again.', $again->rejections()->sole()->reason);
         $other = $this->bring(IntakeKind::Contacts, "domain;name;email\nfjernlund.example;P. Rye;PERNILLE@tunhede.example\n");
         self::assertSame(1, $other->rejected, 'by the address as well');
         self::assertGreaterThan(0, Erasure::query()->count());

@@ -85,7 +85,7 @@ final class ScreensTest extends TestCase
     {
         $this->bring(IntakeKind::Accounts, "domain;name\nglas.example;Papir Tunhede\nverk.example;Glas Verk\nother.example;Nord Glas\n");
         $this->bring(IntakeKind::Contacts, "domain;first name;last name;email\nglas.example;Glasne;Ude;a@glas.example\nverk.example;Ude;Glasner;b@verk.example\nverk.example;Ida;Moe;c@verk.example\n");
-        $found = fn (string $typed): array => preg_match_all('/<a [^>]*><span>([^<,]+)/', (string) $this->actingAs($this->rep)->get('/go?q='.rawurlencode($typed), ['HX-Request' => 'true'])->assertOk()->getContent(), $names) ? $names[1] : [];
+        $found = fn (string $typed): array => preg_match_all('/<a [^>]*><span>([^<]+?) </', (string) $this->actingAs($this->rep)->get('/go?q='.rawurlencode($typed), ['HX-Request' => 'true'])->assertOk()->getContent(), $names) ? $names[1] : [];
         $all = $found('glas');
         self::assertSame(['Glas Verk', 'Papir Tunhede', 'Nord Glas', 'Ude Glasner', 'Glasne Ude'], $all, 'by the beginning of the name, by domain, by a later word; by the last name, then by the first');
         self::assertSame([['Ude Glasner'], ['Ude Glasner'], ['Ude Glasner', 'Glasne Ude'], []], [$found('ude glasner'), $found('glasner ude'), $found('glasne ud'), $found('moe ude')]);
@@ -189,10 +189,24 @@ final class ScreensTest extends TestCase
     public function test_a_criterion_goes_through_its_form_unchanged(array $criterion): void
     {
         $kinds = array_map(fn ($rule): array => ['weight' => $rule->weight, 'ramp' => $rule->ramp, 'hold' => $rule->hold, 'half_life' => $rule->halfLife, 'counts' => $rule->counts->value], \Luftig\Core\Signal\Catalogue::standard()->rules);
-        $this->actingAs($this->lead)->post(route('rules.store', $this->offer), ['version' => 1, 'criteria' => [CriterionRow::of($criterion)], 'kinds' => $kinds])->assertSessionHasNoErrors();
+        $this->actingAs($this->lead)->post(route('rules.store', $this->offer), ['version' => 1, 'criteria' => [self::typed($criterion)], 'kinds' => $kinds])->assertSessionHasNoErrors();
 
         self::assertEquals([$criterion], $this->offer->refresh()->rules->criteria);
         self::assertSame([], $this->offer->rules->kinds, 'what is as in the standard catalogue is not kept');
+    }
+
+    /**
+     * The fields of a form that holds a stored criterion, as the page shows them.
+     *
+     * @param  array<string, mixed>  $criterion
+     * @return array<string, mixed>
+     */
+    private static function typed(array $criterion): array
+    {
+        $row = CriterionRow::stored('0', $criterion);
+        $fields = array_map($row->given(...), ['name' => 'name', 'weight' => 'weight', 'value' => 'value', 'low' => 'low', 'high' => 'high']);
+
+        return $fields + ['field' => $row->field()->value, 'mode' => $row->mode(), 'any' => array_map(strval(...), array_keys($row->chosen()))];
     }
 
     public function test_an_intake_whose_worker_died_is_gone_on_with(): void

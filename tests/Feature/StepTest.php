@@ -78,7 +78,7 @@ final class StepTest extends TestCase
             ['f=event', 'Say at least one thing about a signal.'],
             ['f=event&v=news&n=0', 'How many: a whole number from 1.'],
             ['f=event&v=news&n=1.5', 'How many: a whole number from 1.'],
-            ['f=before', 'Say at least one thing about a post before.'],
+            ['f=before', 'Say at least one thing about a position before.'],
             ['f=spending&lo=5', 'Give the share of revenue that is usually spent on this, in per cent.'],
             ['f=spending&w=1', 'Give the price.'],
             ['f=spending&lo=5&w=0', 'A share is a number of per cent above 0, at most 100.'],

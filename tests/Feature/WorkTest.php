@@ -65,7 +65,7 @@ final class WorkTest extends TestCase
     {
         return [
             'bounced' => ['bounced', fn (Contact $contact): bool => Channel::query()->where('contact_id', $contact->id)->sole()->state->isDead()],
-            'left the post' => ['left_post', fn (Contact $contact): bool => $contact->posts()->sole()->until !== null && KeepOut::query()->sole()->reason === 'left the post'],
+            'left the position' => ['left_post', fn (Contact $contact): bool => $contact->posts()->sole()->until !== null && KeepOut::query()->sole()->reason === 'left the position'],
             'stop' => ['stop', fn (Contact $contact): bool => KeepOut::query()->sole()->contact_id === $contact->id],
             'later' => ['later', fn (Contact $contact): bool => Approach::query()->sole()->later_on->toDateString() === '2027-03-01' && KeepOut::query()->count() === 0],
         ];
@@ -226,7 +226,7 @@ final class WorkTest extends TestCase
         self::assertSame(['agency, by its name: “bemanning”', 'agency, by its industry', 'agency, by its wording: “on behalf of our client”', null], $causes());
         $account = Account::query()->where('domain', 'nordbemanning.example')->sole();
         $this->actingAs($this->rep)->get(route('accounts.show', $account))->assertSeeText('It is no agency');
-        $this->patch(route('accounts.update', $account), ['no_agency' => '1'])->assertSessionHas('putBack');
+        $this->patch(route('accounts.update', $account), ['no_agency' => '1'])->assertSessionHas('undo');
         self::assertNull($causes()[0]);
         $this->bring(IntakeKind::Accounts, str_replace('Nord Bemanning AB', 'Nord Bemanning Group', $file));
         (new Standings)->refresh();

@@ -67,9 +67,9 @@ final readonly class Control
         return new self('ticks', $name, $label, options: $options, chosen: $chosen, first: $first);
     }
 
-    public static function tick(string $name, string $label, bool $checked): self
+    public static function tick(string $name, string $label, bool $checked, bool $first = false): self
     {
-        return new self('tick', $name, $label, $checked ? '1' : '');
+        return new self('tick', $name, $label, $checked ? '1' : '', first: $first);
     }
 
     public function isChosen(int|string $option): bool

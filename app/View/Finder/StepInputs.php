@@ -198,7 +198,7 @@ final readonly class StepInputs
         $keeps = Control::tick($this->name('u'), 'keep those of whom it is not known', (bool) $this->step?->keepsUnknown());
 
         return [
-            Control::tick($this->name('x'), 'exclude these', (bool) $this->step?->excludes()),
+            Control::tick($this->name('x'), 'exclude these', (bool) $this->step?->excludes(), $this->field === Field::KeptOut),
             ...$this->field->test() === Test::Sets ? [] : [$keeps],
         ];
     }

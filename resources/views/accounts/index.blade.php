@@ -17,7 +17,7 @@
         <x-empty>
             @if ($page->ranking->search !== '') Nothing here is called “{{ $page->ranking->search }}”. Other tabs may hold it.
             @elseif ($page->isRanked()) No account has a live signal that counts for it.
-                <a class="text-decoration-underline" href="/intake">Bring signals</a>, or look at the waiting ones.
+                <a href="/intake">Bring signals</a>, or look at the waiting ones.
             @else None. @endif
         </x-empty>
     @else

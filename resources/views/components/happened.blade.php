@@ -5,7 +5,7 @@
     <div class="min-w-0">
         <div class="d-flex gap-2">@if ($one->line)<x-barb :line="$one->line" bare />@endif<span class="breaks">{{ $one->signal->title }}</span></div>
         <span class="small text-body-secondary">{{ $one->about }}@if ($one->signal->link) ·
-            <a class="text-decoration-underline" href="{{ $one->signal->link }}" rel="noreferrer noopener" target="_blank">source page</a>@endif</span>
+            <a href="{{ $one->signal->link }}" rel="noreferrer noopener" target="_blank">source page</a>@endif</span>
         @if ($one->signal->quote)<blockquote>{{ $one->signal->quote }}</blockquote>@endif
     </div>
 </div>

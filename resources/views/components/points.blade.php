@@ -7,9 +7,10 @@
         @else
             <details class="border-bottom point">
                 <summary class="py-2">
-                    <span @class(['float-end fw-semibold ms-2', 'text-plum' => $line->isAgainst])>{{ $line->points }}</span>
-                    <span @class(['text-plum' => $line->isAgainst])>{{ $line->label }}
-                        <span class="small text-body-secondary">{{ $line->note }} @if ($line->at)<x-ago :time="$line->at" />@endif</span></span>
+                    <span @class(['d-inline-flex w-90 align-middle', 'text-plum' => $line->isAgainst])>
+                        <span>{{ $line->label }} <span class="small text-body-secondary">{{ $line->note }}
+                            @if ($line->at)<x-ago :time="$line->at" />@endif</span></span>
+                        <span class="ms-auto ps-2 fw-semibold">{{ $line->points }}</span></span>
                 </summary>
                 <div class="pb-3 text-body-tertiary">
                     <p>{{ $line->says }}</p>

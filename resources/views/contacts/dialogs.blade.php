@@ -14,7 +14,7 @@
         kind="danger" :opens="$errors->has('sure')">
         <p class="text-body-tertiary">Everything that is kept of this person goes: channels, positions, signals, and the name in reasons and
             notes. A fingerprint that tells nothing stays, so that no file brings them back. This cannot be undone; save
-            <a class="text-decoration-underline" href="{{ route('contacts.known', $page->contact) }}">the file of what is known</a> first,
+            <a href="{{ route('contacts.known', $page->contact) }}">the file of what is known</a> first,
             should they ask for it.</p>
         <x-field label="Type the name to be sure" name="sure" required autocomplete="off" />
     </x-confirm>

@@ -15,9 +15,9 @@
         <x-empty>
             @if ($page->list->search !== '') Nobody here has “{{ $page->list->search }}” in the name or title.
             @elseif (! $page->hasRoles()) This offer has no buyer roles yet, so nobody is known to take part.
-                @can('create', App\Models\RuleSet::class)<a class="text-decoration-underline" href="/rules">Say under Rules</a> who takes part in buying.
+                @can('create', App\Models\RuleSet::class)<a href="/rules">Say under Rules</a> who takes part in buying.
                 @else A lead says under Rules who takes part in buying. @endcan
-            @else Nobody known takes this part. <a class="text-decoration-underline" href="/intake">Bring contacts</a> with their titles, and
+            @else Nobody known takes this part. <a href="/intake">Bring contacts</a> with their titles, and
                 they stand here. @endif
         </x-empty>
     @else

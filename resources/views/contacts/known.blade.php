@@ -26,7 +26,7 @@
 @endif
 <x-section title="Known, and from where">
     <x-facts :facts="$page->facts()" class="mt-2" />
-    <p class="mt-2"><a class="text-decoration-underline" href="{{ route('contacts.known', $page->contact) }}">All that is kept of this person,
+    <p class="mt-2"><a href="{{ route('contacts.known', $page->contact) }}">All that is kept of this person,
         as a file</a></p>
     @can('erase', $page->contact)<x-button small kind="danger" class="mt-2" opens="erase">Erase on request</x-button>@endcan
 </x-section>

@@ -13,7 +13,7 @@
                 <x-wrong for="file" />
                 <div class="d-flex flex-wrap gap-3 align-items-center"><x-button kind="primary" id="file-send" ::disabled="told !== ''">Look at it</x-button>
                     <span class="small text-body-secondary">Templates to fill: @foreach (App\Intake\IntakeKind::cases() as $kind)<a
-                        class="text-decoration-underline" href="{{ route('intake.template', $kind->value) }}">{{ $kind->value }}</a>@unless ($loop->last),
+                        href="{{ route('intake.template', $kind->value) }}">{{ $kind->value }}</a>@unless ($loop->last),
                         @endunless @endforeach</span></div>
             </x-form>
             <x-section title="Files">

@@ -19,7 +19,7 @@
                     {{ $one['by'] }}, <x-ago :time="$one['list']->created_at" /><br>
                     @if ($one['good'])<strong>{{ $one['good'] }}</strong>, @endif{{ $one['judged'] }}</x-row>
             @empty
-                <x-empty>No list yet. In the <a class="text-decoration-underline" href="/finder">Finder</a>, narrow until it fits a week's work,
+                <x-empty>No list yet. In the <a href="/finder">Finder</a>, narrow until it fits a week's work,
                     and keep what remains as a list.</x-empty>
             @endforelse
         </div>

@@ -19,7 +19,7 @@
         </div>
     @endif
     <p class="text-body-tertiary mt-3">Made by: <x-made-by :steps="$page->steps()" />{{ $page->atMost() }};
-        <a class="text-decoration-underline" href="{{ $page->sameSearch() }}">the same search today</a> {{ $page->since() }}</p>
+        <a href="{{ $page->sameSearch() }}">the same search today</a> {{ $page->since() }}</p>
     <div class="mt-3"><x-finder.table :results="$page->results" /></div>
     <x-pager :pages="$page->pages" />
     <x-confirm id="split" title="Split into batches" :to="route('lists.split', $page->list)" does="Split" :opens="$errors->hasAny(['by', 'parts'])">

@@ -3,7 +3,7 @@
     <h1>Relations that I brought, or that are mine</h1>
     <x-wrong :for="['sure', 'user', 'source']" />
     @if ($page->books === [])
-        <x-empty>None yet. <a class="text-decoration-underline" href="/intake">Bring an address book</a>, as a table or as vCards, and say that its
+        <x-empty>None yet. <a href="/intake">Bring an address book</a>, as a table or as vCards, and say that its
             rows are people whom one of us knows.</x-empty>
     @else
         <div class="row g-4 mt-0">

@@ -12,7 +12,7 @@
                 @if ($row['result'])<br><strong>{{ $row['result'] }}</strong>@endif</x-row>
         @empty
             <x-empty>@if ($page->search !== '') No reason here has “{{ $page->search }}” in it.
-                @elseif ($page->state === 'ready') No reason is ready. On <a class="text-decoration-underline" href="/">Today</a> or on an account,
+                @elseif ($page->state === 'ready') No reason is ready. On <a href="/">Today</a> or on an account,
                     press R to record one.
                 @elseif ($page->state === 'used') No reason was used yet. @else None has expired. @endif</x-empty>
         @endforelse

@@ -11,7 +11,7 @@
             @endif
             <p>@if ($page->isUsed()) Used. @elseif ($page->isExpired()) <strong class="text-danger">{{ $page->expired() }}</strong>: what it rests on
                 is no longer fresh, or the act-by day has come.
-                <a class="text-decoration-underline" href="{{ route('reasons.create', $page->reason->account_id) }}">Look for a newer one</a>
+                <a href="{{ route('reasons.create', $page->reason->account_id) }}">Look for a newer one</a>
                 @else {{ $page->until() }} @endif</p>
             @foreach ($page->approaches() as $one)<x-approach :$one />@endforeach
             @if ($page->isReady())
@@ -33,7 +33,7 @@
                 @foreach ($page->signals() as $signal)
                     <div class="border-top py-2"><strong>{{ $signal['title'] }}</strong>
                         <p class="small text-body-secondary">{{ $signal['about'] }}@if ($signal['link']) ·
-                            <a class="text-decoration-underline" href="{{ $signal['link'] }}" rel="noreferrer noopener" target="_blank">source page</a>@endif</p>
+                            <a href="{{ $signal['link'] }}" rel="noreferrer noopener" target="_blank">source page</a>@endif</p>
                         @if ($signal['quote'])<blockquote>{{ $signal['quote'] }}</blockquote>@endif</div>
                 @endforeach
                 @foreach ($page->facts() as $fact)<p class="border-top py-2">{{ $fact }}</p>@endforeach

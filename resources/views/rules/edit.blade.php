@@ -7,7 +7,7 @@
         @endforeach
     </x-heading>
     @if ($page->isOld())<p class="alert alert-danger mt-3">You look at version {{ $page->rules->version }}. Saving makes it the newest again, as a
-        version of its own. <a class="text-decoration-underline" href="{{ route('rules.edit', $page->offer) }}">Back to the rules in force</a></p>@endif
+        version of its own. <a href="{{ route('rules.edit', $page->offer) }}">Back to the rules in force</a></p>@endif
     <x-wrong :for="['rules', 'kinds.*']" />
     <x-form :to="route('rules.store', $page->offer)" class="row g-4 mt-0" hx-post="{{ route('rules.preview', $page->offer) }}" hx-target="#moves"
         hx-trigger="change delay:250ms, input changed delay:700ms from:find input" hx-sync="this:replace">

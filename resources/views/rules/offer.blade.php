@@ -13,7 +13,8 @@
     <p class="text-body-tertiary py-2">{{ $page->unread() }}</p>
     <x-wrong for="seniority" />
     @foreach ($page->titles() as $title => $n)
-        <details class="border-bottom"><summary class="py-2"><span class="float-end ms-2 text-body-secondary">{{ $n }}</span>{{ $title }}</summary>
+        <details class="border-bottom"><summary class="py-2"><span class="d-inline-flex w-90">{{ $title }}
+            <span class="ms-auto text-body-secondary">{{ $n }}</span></span></summary>
             <x-teach :text="$title" :reading="Luftig\Core\Person\Title::unknown()" /></details>
     @endforeach
     @if ($page->lessons() !== [])

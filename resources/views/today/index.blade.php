@@ -4,7 +4,7 @@
         <div class="col-lg-8">
             <x-heading title="Today" :about="Say::weekday(now())" />
             <p class="text-body-tertiary mt-2">{{ $page->lead }}
-                @if ($page->isDone)<a class="text-decoration-underline" href="/accounts">The ranking</a> shows the rest.@endif
+                @if ($page->isDone)<a href="/accounts">The ranking</a> shows the rest.@endif
                 @if ($page->hurry)<strong>{{ $page->hurry }}</strong>@endif</p>
             @foreach ($page->steps as $step)
                 <p class="card card-body mt-3"><span><strong>Next step due:</strong> {{ $step->next_step }} with
@@ -19,7 +19,7 @@
                 </div>
             @empty
                 @unless ($page->isDone)
-                    <x-empty>Nothing to approach yet for {{ $page->offer->name }}. <a class="text-decoration-underline" href="/intake">Bring
+                    <x-empty>Nothing to approach yet for {{ $page->offer->name }}. <a href="/intake">Bring
                         a file of accounts</a>, then one of signals; what speaks for whom appears here within a minute.</x-empty>
                 @endunless
             @endforelse

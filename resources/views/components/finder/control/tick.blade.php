@@ -1,2 +1,3 @@
 @props(['control'])
-<div class="col-auto"><x-tick :label="$control->label" :name="$control->name" value="1" :checked="$control->value === '1'" /></div>
+<div class="col-auto"><x-tick :label="$control->label" :name="$control->name" value="1" :checked="$control->value === '1'"
+    :autofocus="$control->first" /></div>
