@@ -149,9 +149,9 @@ final readonly class FinderPage
         return Say::count($this->total, $this->isOfContacts() ? 'contact' : 'account');
     }
 
-    public function inAccounts(): ?string
+    public function inAccounts(): string
     {
-        return $this->isOfContacts() ? 'in '.Say::count($this->search->accounts(), 'account') : null;
+        return $this->isOfContacts() ? ' in '.Say::count($this->search->accounts(), 'account') : '';
     }
 
     /** @return list<array{says: string, label: string, after: string, url: string|null}> new, kept, in work, with the address that leaves them out */
