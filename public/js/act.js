@@ -1,4 +1,4 @@
-/** What a rep does with the words: copies them, writes, calls, opens a profile; each asks afterwards whether it was done. */
+/** What a rep does with words: copies them, writes, calls, opens a profile; each asks afterwards if it was done. */
 export default () => ({
     told: '',
     words() {

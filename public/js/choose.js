@@ -1,6 +1,6 @@
 /**
- * A field that one types into with what can be chosen under it: arrows move, Enter takes the one in focus, or the first. Where the
- * list is on the page it is narrowed here; where the server knows it, htmx brings it anew.
+ * A field that one types into with what can be chosen under it: arrows move, Enter takes the one in focus or the first.
+ * Where the list is on the page it is narrowed here; where the server knows it, htmx brings it anew.
  */
 export default () => ({
     open: false,

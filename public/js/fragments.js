@@ -1,4 +1,4 @@
-// What every fragment brought by htmx has in common: the token that shows that we asked, and answers that are forms again.
+// What fragments brought by htmx have in common: the token that shows that we asked, and answers that are forms again.
 document.body.addEventListener('htmx:configRequest', (event) => {
     event.detail.headers['X-CSRF-Token'] = document.querySelector('meta[name=csrf-token]').content;
 });

@@ -1,4 +1,4 @@
-const feel = { forceFallback: true, fallbackTolerance: 4, animation: 120, preventOnFilter: false };
+export const feel = { forceFallback: true, fallbackTolerance: 4, animation: 120, preventOnFilter: false };
 
 /** The library is heavy, so it comes when a pointer does. */
 export async function sortable() {
@@ -22,7 +22,9 @@ export default () => ({
         if (event.oldIndex === event.newIndex || !this.$root.dataset.address) return;
         const address = new URL(this.$root.dataset.address, location.origin);
         this.$root.querySelectorAll('[data-one]').forEach((one, i) => {
-            Object.entries(JSON.parse(one.dataset.one)).forEach(([key, value]) => address.searchParams.set(`c[${i}][${key}]`, value));
+            for (const [key, value] of Object.entries(JSON.parse(one.dataset.one))) {
+                address.searchParams.set(`c[${i}][${key}]`, value);
+            }
         });
         location.href = address;
     },

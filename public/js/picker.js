@@ -1,4 +1,4 @@
-import choose from './choose.js?2115070cc6';
+import choose from './choose.js?897a2e5c6d';
 
 /** Values that are picked from what is suggested while one types; each is a chip that is ticked off again. */
 export default () => ({

@@ -1,4 +1,4 @@
-const typing = (target) => target.closest('input:not([type=checkbox], [type=radio]), textarea, select, .modal, .dropdown-menu');
+const fields = 'input:not([type=checkbox], [type=radio]), textarea, select, .modal, .dropdown-menu';
 const controls = 'button, summary, form input, form select, a:not([data-row] a)';
 
 /** Rows that one moves through by arrows or J and K; Enter opens the one in focus. */
@@ -24,7 +24,7 @@ export default () => ({
         if (link.hasAttribute('hx-get')) link.click();
     },
     press(event) {
-        if (event.ctrlKey || event.metaKey || event.altKey || event.shiftKey || typing(event.target)) return;
+        if (event.ctrlKey || event.metaKey || event.altKey || event.shiftKey || event.target.closest(fields)) return;
         const by = { ArrowDown: 1, j: 1, ArrowUp: -1, k: -1 }[event.key];
         if (by && this.all().length) {
             event.preventDefault();
@@ -40,7 +40,8 @@ export default () => ({
     opened(event) {
         const panel = event.target;
         if (panel.id !== 'focus') return;
-        this.take(this.all().find((row) => row.dataset.account === panel.querySelector('[data-focused]')?.dataset.focused));
+        const account = panel.querySelector('[data-focused]')?.dataset.focused;
+        this.take(this.all().find((row) => row.dataset.account === account));
         if (getComputedStyle(panel).position === 'fixed') bootstrap.Offcanvas.getOrCreateInstance(panel).show();
     },
 });

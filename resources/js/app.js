@@ -1,5 +1,4 @@
 import Alpine from '../vendor/alpine/csp.js';
-import focus from '../vendor/alpine/focus.js';
 import act from './act.js';
 import choose from './choose.js';
 import files from './files.js';
@@ -15,7 +14,11 @@ import theme from './theme.js';
 import zone from './zone.js';
 import './fragments.js';
 
-Alpine.plugin(focus);
+// It is heavy, so it comes where rows are added to a form and the focus moves into them.
+if (document.querySelector('[x-data=repeat]')) {
+    const { default: focus } = await import('../vendor/alpine/focus.js');
+    Alpine.plugin(focus);
+}
 for (const [name, component] of Object.entries({
     act, choose, files, group, keys, modal, order, picker, repeat, rows, sends, theme, zone,
 })) {

@@ -1,4 +1,4 @@
-import { sortable } from './order.js';
+import { feel, sortable } from './order.js';
 
 /** The buying group: people move between parts by dragging, or with shift and an arrow. */
 export default () => ({
@@ -9,7 +9,8 @@ export default () => ({
         return [...this.$root.querySelectorAll('[data-part]')];
     },
     put(person, part) {
-        htmx.ajax('PATCH', `${this.$root.dataset.url}/${person.dataset.contact}`, { target: '#group', swap: 'outerHTML', values: { part } });
+        const url = `${this.$root.dataset.url}/${person.dataset.contact}`;
+        htmx.ajax('PATCH', url, { target: '#group', swap: 'outerHTML', values: { part } });
     },
     over(to) {
         this.lists().forEach((list) => list.closest('.part-row')?.classList.toggle('over', list === to));
@@ -19,8 +20,13 @@ export default () => ({
         this.$root.dataset.ready = 'yes';
         const Sortable = await sortable();
         this.lists().forEach((list) => Sortable.create(list, {
-            group: { name: 'people', pull: 'clone', put: true }, sort: false, draggable: '.group-person', filter: '.dropdown, a',
-            preventOnFilter: false, forceFallback: true, fallbackTolerance: 4, delay: 120, delayOnTouchOnly: true, animation: 120,
+            ...feel,
+            group: { name: 'people', pull: 'clone', put: true },
+            sort: false,
+            draggable: '.group-person',
+            filter: '.dropdown, a',
+            delay: 120,
+            delayOnTouchOnly: true,
             onMove: (event) => this.over(event.to),
             onEnd: (event) => {
                 this.over(null);

@@ -1,8 +1,8 @@
 const WAIT = 1500;
 
 /**
- * Keys of every screen. What a key does stands on the page: the first link, button or field with it as aria-keyshortcuts is
- * pressed or gets the focus; G and a letter follow the link that has them.
+ * Keys of every screen. What a key does stands on the page: the first link, button or field with that as its shortcut
+ * is pressed or gets the focus; G and a letter follow the link that has them.
  */
 export default () => ({
     goes: false,

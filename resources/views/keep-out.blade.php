@@ -9,12 +9,16 @@
                 <x-table :heads="['Who', 'Why', 'Until', 'Entered', '-Remove']" :moves="false">
                     @foreach ($page->entries as $entry)
                         <tr><td><span class="small text-body-secondary">{{ $entry->type->value }}</span><br>
-                                @if ($entry->account_id)<a class="breaks" href="{{ route('accounts.show', $entry->account_id) }}">{{ $entry->value }}</a>
+                                @if ($entry->account_id)<a class="breaks"
+                                    href="{{ route('accounts.show', $entry->account_id) }}">{{ $entry->value }}</a>
                                 @else<strong class="breaks">{{ $entry->value }}</strong>@endif</td>
                             <td>{{ $entry->reason }}</td><td>{{ $page->until($entry) }}</td>
-                            <td class="small">{{ $entry->user?->name }}<br><span class="text-body-secondary"><x-ago :time="$entry->created_at" /></span></td>
-                            <td class="text-end">@can('delete', $entry)<x-form :to="route('keep-out.destroy', $entry)" method="delete">
-                                <x-button small kind="link" aria-label="Remove {{ $entry->value }}">Remove</x-button></x-form>@endcan</td></tr>
+                            <td class="small">{{ $entry->user?->name }}<br><span class="text-body-secondary"><x-ago
+                                :time="$entry->created_at" /></span></td>
+                            <td class="text-end">@can('delete', $entry)<x-form :to="route('keep-out.destroy', $entry)"
+                                method="delete">
+                                <x-button small kind="link"
+                                    aria-label="Remove {{ $entry->value }}">Remove</x-button></x-form>@endcan</td></tr>
                     @endforeach
                 </x-table>
                 <x-pager :pages="$page->entries" />
@@ -24,12 +28,17 @@
         <div class="col-lg-4">
             <x-form :to="route('keep-out.store')" class="card card-body vstack gap-3">
                 <h2>Keep somebody out</h2>
-                <x-field label="Domain or e-mail address" name="value" maxlength="190" :value="old('value')" placeholder="tunhede.example" />
-                <div><x-query name="query" label="Or every account whose name, keywords or description a query finds" :value="old('query', '')" :most="190"
+                <x-field label="Domain or e-mail address" name="value" maxlength="190" :value="old('value')"
+                    placeholder="tunhede.example" />
+                <div><x-query name="query" label="Or every account whose name, keywords or description a query finds"
+                    :value="old('query', '')" :most="190"
                     placeholder='"trading house" OR wholesale' /><x-wrong for="query" /></div>
-                <x-field label="Why" name="reason" required maxlength="190" :value="old('reason')" placeholder="asked not to be contacted" />
-                <x-field label="Until, if it ends" name="until" type="date" :value="old('until')" :min="today()->addDay()->toDateString()" />
-                <p class="small text-body-secondary">An account, or a person in it, is kept out from the account’s page.</p>
+                <x-field label="Why" name="reason" required maxlength="190" :value="old('reason')"
+                    placeholder="asked not to be contacted" />
+                <x-field label="Until, if it ends" name="until" type="date" :value="old('until')"
+                    :min="today()->addDay()->toDateString()" />
+                <p class="small text-body-secondary">An account, or a person in it, is kept out from the account’s
+                    page.</p>
                 <x-button kind="primary" class="align-self-start">Keep out</x-button>
             </x-form>
         </div>

@@ -52,6 +52,21 @@ final class AccessibilityTest extends BrowserTestCase
         self::assertSame([], array_values(array_filter($sent, fn (array $one): bool => $one[1] > 0)), 'each came with a page before');
     }
 
+    /** Without fonts, and as it travels: a first visit brings everything, the next ones a page only. */
+    public function test_pages_are_light(): void
+    {
+        $this->signIn('Mira');
+        $weigh = 'return performance.getEntriesByType("resource").concat(performance.getEntriesByType("navigation")).filter((r) => !/woff2/.test(r.name)).reduce((sum, r) => sum + r.%s, 0)';
+        $pages = ['/', '/accounts', '/accounts/1', '/contacts', '/contacts/1', '/finder', '/lists', '/network', '/reasons', '/intake'];
+        foreach ($pages as $page) {
+            $this->open($page);
+            $this->find('h1');
+            $whole = $this->browser->executeScript(sprintf($weigh, 'encodedBodySize'));
+            self::assertLessThan(100_000, $whole, "$page on a first visit");
+            self::assertLessThan(30_000, $this->browser->executeScript(sprintf($weigh, 'transferSize')), "$page after it");
+        }
+    }
+
     /** @return array<string, string> */
     private function check(string $view, string $theme): array
     {

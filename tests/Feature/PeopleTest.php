@@ -157,7 +157,7 @@ final class PeopleTest extends TestCase
         $put = fn (string $name, array $form): TestResponse => $this->actingAs($this->rep)->patch(route('group.update', [$this->account, $this->contact($name)]), $form)->assertSessionHasNoErrors();
         $put('Sofie', ['part' => 'champion']);
         $put('Olav', ['part' => 'out']);
-        $put('Jannik', ['part' => 'blocker', 'reports_to' => $this->contact('Pernille')->id]);
+        $put('Jannik', ['part' => 'blocker', 'reports_to' => 'Pernille Askov-Rye']);
         $this->patch(route('contacts.update', $this->contact('Ida')), ['first_name' => 'Ida', 'last_name' => 'Rye-Holm', 'title' => 'Maintenance Manager'])->assertSessionHasNoErrors();
         $this->post(route('contacts.store', $this->account), ['first_name' => 'Mette', 'last_name' => 'Dal', 'title' => 'Vedligeholdelseschef', 'email' => 'mette@tunhede.example'])->assertSessionHasNoErrors();
 
@@ -175,7 +175,7 @@ final class PeopleTest extends TestCase
         $put('Olav', ['part' => 'computed']);
         self::assertSame([Part::Shapes, false], [$this->group()->row($this->contact('Olav'))?->part(), $this->group()->row($this->contact('Olav'))?->isByHand()]);
         self::assertSame(0, GroupPlace::query()->where('contact_id', $this->contact('Olav')->id)->count());
-        $this->patch(route('group.update', [$this->account, $this->contact('Ida')]), ['reports_to' => $this->contact('Ida')->id])->assertSessionHasErrors('reports_to');
+        $this->patch(route('group.update', [$this->account, $this->contact('Ida')]), ['reports_to' => $this->contact('Ida')->name()])->assertSessionHasErrors(['reports_to' => 'Nobody reports to themselves.']);
     }
 
     public function test_of_two_who_take_a_person_one_gets_them_and_the_other_is_told(): void

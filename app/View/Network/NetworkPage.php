@@ -68,11 +68,14 @@ final readonly class NetworkPage
         return route('finder', $this->search->parameters());
     }
 
-    /** @return array<int, array{contact: Contact, ties: list<array{user: User, strength: float, because: string}>, priority: string}> */
+    /** @return array<int, array{contact: Contact, ties: list<array{user: User, strength: float, because: string, known: string}>, priority: string}> */
     public function rows(): array
     {
         return array_map(fn (Contact $contact): array => [
-            'contact' => $contact, 'ties' => array_slice($this->ties->of($contact), 0, self::TIES),
+            'contact' => $contact, 'ties' => array_map(
+                fn (array $tie): array => $tie + ['known' => Say::percent($tie['strength'])],
+                array_slice($this->ties->of($contact), 0, self::TIES),
+            ),
             'priority' => Say::priority($this->rows->priority($contact)),
         ], array_filter($this->rows->records, fn ($record): bool => $record instanceof Contact));
     }

@@ -9,7 +9,8 @@
     @foreach (['kept' => ['Keep', 'p'], 'dropped' => ['Drop', 'd']] as $value => [$label, $key])
         @unless ($page->is($value))
             <x-form :to="route('decision.store', $page->account)">
-                <input type="hidden" name="decision" value="{{ $value }}"><input type="hidden" name="next" value="{{ $page->next() }}">
+                <input type="hidden" name="decision" value="{{ $value }}"><input type="hidden" name="next"
+                    value="{{ $page->next() }}">
                 <x-button :$key>{{ $label }}, and next</x-button></x-form>
         @endunless
     @endforeach

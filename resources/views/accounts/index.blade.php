@@ -5,9 +5,11 @@
             <input type="hidden" name="tab" value="{{ $page->ranking->state->value }}">
             <input type="hidden" name="sort" value="{{ $page->ranking->sort }}">
             @if ($page->isPicture)<input type="hidden" name="view" value="picture">@endif
-            <x-field hidden label="Name or domain" name="q" id="q" type="search" :value="$page->ranking->search" placeholder="Name or domain" />
+            <x-field hidden label="Name or domain" name="q" id="q" type="search" :value="$page->ranking->search"
+                placeholder="Name or domain" />
             <x-button>Search</x-button>
-            @if ($page->isRanked())<x-button :href="$page->otherView()">{{ $page->isPicture ? 'As a list' : 'As a picture' }}</x-button>@endif
+            @if ($page->isRanked())<x-button :href="$page->otherView()">{{ $page->isPicture ? 'As a list'
+                : 'As a picture' }}</x-button>@endif
         </x-form>
     </x-heading>
     <x-tabs :tabs="$page->tabs()" label="States" />
@@ -15,7 +17,8 @@
         @include('accounts.picture')
     @elseif ($page->standings->isEmpty())
         <x-empty>
-            @if ($page->ranking->search !== '') Nothing here is called “{{ $page->ranking->search }}”. Other tabs may hold it.
+            @if ($page->ranking->search !== '') Nothing here is called “{{ $page->ranking->search }}”. Other tabs may
+                hold it.
             @elseif ($page->isRanked()) No account has a live signal that counts for it.
                 <a href="/intake">Bring signals</a>, or look at the waiting ones.
             @else None. @endif

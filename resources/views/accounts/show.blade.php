@@ -3,8 +3,10 @@
     <div class="d-flex flex-wrap justify-content-between small">
         <x-back :to="$page->back()">{{ $page->backTo() }}</x-back>
         <p class="hstack gap-3 mb-2"><span class="text-body-secondary">{{ $page->position() }}</span>
-            @if ($page->before())<a rel="prev" aria-keyshortcuts="ArrowLeft" href="{{ $page->before() }}">← before</a>@endif
-            @if ($page->after())<a rel="next" aria-keyshortcuts="ArrowRight" href="{{ $page->after() }}">next →</a>@endif</p>
+            @if ($page->before())<a rel="prev" aria-keyshortcuts="ArrowLeft" href="{{ $page->before() }}">←
+                before</a>@endif
+            @if ($page->after())<a rel="next" aria-keyshortcuts="ArrowRight" href="{{ $page->after() }}">next
+                →</a>@endif</p>
     </div>
     <div class="row g-3">
         <div class="col-lg-7">
@@ -22,7 +24,8 @@
         </div>
         @if ($page->standing)
             <div class="col-lg-5 hstack gap-3 align-items-start">
-                <div class="text-center"><span class="font-figure fs-1 fw-bold">{{ Say::priority($page->standing->priority) }}</span><br>
+                <div class="text-center"><span class="font-figure fs-1
+                    fw-bold">{{ Say::priority($page->standing->priority) }}</span><br>
                     <span class="small text-body-secondary">priority</span></div>
                 <div class="flex-grow-1"><x-parts :standing="$page->standing" /></div>
             </div>
@@ -30,7 +33,8 @@
     </div>
     @include('accounts.actions')
     @if ($page->ribbon)
-        <div class="card p-2 mt-3 overflow-auto" tabindex="0" role="group" aria-label="Time"><x-ribbon :ribbon="$page->ribbon" :standing="$page->standing" /></div>
+        <div class="card p-2 mt-3 overflow-auto" tabindex="0" role="group" aria-label="Time"><x-ribbon
+            :ribbon="$page->ribbon" :standing="$page->standing" /></div>
     @endif
     <div class="row g-4 mt-0">
         <div class="col-lg-4">
@@ -38,9 +42,11 @@
             @else<x-empty>Not computed yet; that takes a few seconds.</x-empty>@endif
         </div>
         <div class="col-lg-5 vstack gap-4">
-            @if ($page->ways)<div class="card card-body"><x-words :ways="$page->ways" :to="$page->addressee" /></div>@endif
+            @if ($page->ways)<div class="card card-body"><x-words :ways="$page->ways"
+                :to="$page->addressee" /></div>@endif
             <x-section title="What happened">
-                @forelse ($page->happened() as $one)<x-happened :$one />@empty<x-empty>Nothing known yet.</x-empty>@endforelse
+                @forelse ($page->happened() as $one)<x-happened :$one />@empty<x-empty>Nothing known
+                    yet.</x-empty>@endforelse
                 @if ($page->earlier()->isNotEmpty())
                     <x-more :says="$page->earlier()->count().' earlier'" class="pt-2">
                         @foreach ($page->earlier() as $one)<x-happened :$one />@endforeach</x-more>

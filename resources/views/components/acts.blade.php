@@ -4,6 +4,7 @@
     <x-button small key="c" type="button" @click="copy">Copy the words</x-button>
     @if ($ways->mail)<x-button small key="m" :href="$ways->mail" @click="email">Write a mail</x-button>@endif
     @if ($ways->phone)<x-button small key="h" :href="$ways->phone" @click="call">Call</x-button>@endif
-    @if ($ways->profile)<x-button small key="o" :href="$ways->profile" target="_blank" rel="noreferrer noopener" @click="profile">Profile</x-button>@endif
+    @if ($ways->profile)<x-button small key="o" :href="$ways->profile" target="_blank" rel="noreferrer noopener"
+        @click="profile">Profile</x-button>@endif
 </div>
 <p class="small text-body-secondary" role="status" x-text="told" x-show="told"></p>

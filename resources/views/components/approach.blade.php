@@ -14,11 +14,14 @@
         <span class="text-body-secondary"><x-ago :time="$one['approach']->result_at" /></span></p>@endif
     @can('update', $one['approach'])
         <x-form :to="route('approaches.update', $one['approach'])" method="patch" class="row g-2 align-items-end">
-            <x-field width="col-md-4" label="Result" name="result" :value="old('result', $one['approach']->result?->value)"
+            <x-field width="col-md-4" label="Result" name="result"
+                :value="old('result', $one['approach']->result?->value)"
                 :options="['' => 'what came of it …'] + App\View\Choices::of(App\Models\Result::class)" />
-            <x-field width="col-6 col-md-3" label="Later: on" name="later_on" type="date" :min="today()->addDay()->toDateString()"
+            <x-field width="col-6 col-md-3" label="Later: on" name="later_on" type="date"
+                :min="today()->addDay()->toDateString()"
                 :value="old('later_on', $one['approach']->later_on?->toDateString())" />
-            <x-field width="col-6 col-md-3" label="Who instead" name="instead" maxlength="190" :value="old('instead', $one['approach']->instead)" />
+            <x-field width="col-6 col-md-3" label="Who instead" name="instead" maxlength="190"
+                :value="old('instead', $one['approach']->instead)" />
             <div class="col-md-auto"><x-button>Record the result</x-button></div>
         </x-form>
     @endcan

@@ -1,4 +1,5 @@
-{{-- A label with its control, a hint and what is wrong; a select with options, a textarea with lines, or what the slot holds. --}}
+{{-- A label with its control, a hint and what is wrong; a select with options, a textarea with lines, or what the slot
+    holds. --}}
 @props([
     'label', 'name' => null, 'value' => null, 'type' => 'text', 'options' => null, 'lines' => null, 'hint' => null,
     'hidden' => false, 'small' => false, 'width' => null,
@@ -7,13 +8,15 @@
     <label class="d-block">
         <span @class(['form-label d-block' => ! $hidden, 'visually-hidden' => $hidden])>{{ $label }}</span>
         @if ($options !== null)
-            <select name="{{ $name }}" {{ $attributes->except('class')->class(['form-select', 'form-select-sm' => $small]) }}>
+            <select name="{{ $name }}" {{ $attributes->except('class')->class(['form-select',
+                'form-select-sm' => $small]) }}>
                 @foreach ($options as $option => $text)
                     <option value="{{ $option }}" @selected((string) $option === (string) $value)>{{ $text }}</option>
                 @endforeach
             </select>
         @elseif ($lines !== null)
-            <textarea name="{{ $name }}" rows="{{ $lines }}" {{ $attributes->except('class')->class('form-control') }}>{{ $value }}</textarea>
+            <textarea name="{{ $name }}" rows="{{ $lines }}"
+                {{ $attributes->except('class')->class('form-control') }}>{{ $value }}</textarea>
         @elseif ($slot->isNotEmpty())
             {{ $slot }}
         @else

@@ -6,7 +6,8 @@
         @forelse ($group->chosen as $row)
             <x-group.chosen :$row :$account />
         @empty
-            <p class="text-body-tertiary py-2">{{ $parts->isEmpty() ? 'Nobody is known here yet.' : 'Nobody just now; why not stands beside each below.' }}</p>
+            <p class="text-body-tertiary py-2">{{ $parts->isEmpty() ? 'Nobody is known here yet.'
+                : 'Nobody just now; why not stands beside each below.' }}</p>
         @endforelse
         <p class="small text-body-secondary mt-2">{{ $parts->limits() }}</p>
     </div>
@@ -26,7 +27,8 @@
                 @endforelse
                 @if ($one['folded'] !== [])
                     <x-more :says="count($one['folded']).' more'" class="small">
-                        @foreach ($one['folded'] as $row)<x-group.person :$row :$names :moved="$parts->isMoved($row)" />@endforeach
+                        @foreach ($one['folded'] as $row)<x-group.person :$row :$names
+                            :moved="$parts->isMoved($row)" />@endforeach
                     </x-more>
                 @endif
             </div>
@@ -35,9 +37,11 @@
     @if ($group->others !== [])
         <x-more :says="$parts->others()" class="pt-2">
             <div data-part="out">
-                @foreach ($group->others as $row)<x-group.person :$row :$names :moved="$parts->isMoved($row)" />@endforeach
+                @foreach ($group->others as $row)<x-group.person :$row :$names
+                    :moved="$parts->isMoved($row)" />@endforeach
             </div>
         </x-more>
     @endif
+    <datalist id="people-of-group">@foreach ($names as $name)<option>{{ $name }}</option>@endforeach</datalist>
     <x-button class="mt-3" opens="new-person">Add a person</x-button>
 </section>

@@ -1,8 +1,9 @@
 @props(['pages'])
 @if ($pages->hasPages())
     <nav class="hstack gap-3 pt-3 text-body-secondary" aria-label="Pages">
-        @if ($pages->previousPageUrl())<a class="page-link" href="{{ $pages->previousPageUrl() }}" rel="prev">Before</a>@endif
+        @if ($pages->previousPageUrl())<a href="{{ $pages->previousPageUrl() }}"
+            rel="prev">Before</a>@endif
         <span>{{ App\View\Say::pages($pages) }}</span>
-        @if ($pages->nextPageUrl())<a class="page-link" href="{{ $pages->nextPageUrl() }}" rel="next">Next</a>@endif
+        @if ($pages->nextPageUrl())<a href="{{ $pages->nextPageUrl() }}" rel="next">Next</a>@endif
     </nav>
 @endif

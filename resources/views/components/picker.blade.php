@@ -1,20 +1,27 @@
-{{-- Values as chips, picked from what is suggested while one types; what is typed and not picked is read as it stands. --}}
+{{-- Values as chips, picked from what is suggested while one types; what is typed and not picked is read as it stands.
+    --}}
 @props(['name', 'chosen', 'typed', 'value' => '', 'label', 'suggests'])
 <div x-data="picker" @focusout="leave">
     <div class="d-flex flex-wrap gap-2" x-ref="chips">
         @foreach ($chosen as $code => $text)
-            <label class="badge bg-body-secondary hstack gap-1"><input class="form-check-input m-0" type="checkbox" name="{{ $name }}"
+            <label class="badge bg-body-secondary hstack gap-1"><input class="form-check-input m-0" type="checkbox"
+                name="{{ $name }}"
                 value="{{ $code }}" checked> <span class="text-wrap text-start">{{ $text }}</span></label>
         @endforeach
     </div>
-    <template x-ref="chip"><label class="badge bg-body-secondary hstack gap-1"><input class="form-check-input m-0" type="checkbox"
+    <template x-ref="chip"><label class="badge bg-body-secondary hstack gap-1"><input class="form-check-input m-0"
+        type="checkbox"
         name="{{ $name }}" checked> <span class="text-wrap text-start"></span></label></template>
     <x-field hidden class="mt-2" :$label>
-        <input class="form-control" name="{{ $typed }}" value="{{ $value }}" autocomplete="off" placeholder="type to find more" x-ref="typed"
-            hx-get="{{ $suggests }}" hx-trigger="input changed delay:150ms" hx-target="next [role=listbox]" hx-sync="this:replace"
-            hx-params="{{ $typed }}" role="combobox" aria-expanded="false" :aria-expanded="open" @input="show" @keydown.down="down"
+        <input class="form-control" name="{{ $typed }}" value="{{ $value }}" autocomplete="off"
+            placeholder="type to find more" x-ref="typed"
+            hx-get="{{ $suggests }}" hx-trigger="input changed delay:150ms" hx-target="next [role=listbox]"
+                hx-sync="this:replace"
+            hx-params="{{ $typed }}" role="combobox" aria-expanded="false" :aria-expanded="open" @input="show"
+                @keydown.down="down"
             @keydown.up="up" @keydown.enter="enter" @keydown.escape="close">
     </x-field>
-    <div class="position-relative"><div class="dropdown-menu p-2 w-100" role="listbox" aria-label="{{ $label }}" x-ref="found"
+    <div class="position-relative"><div class="dropdown-menu p-2 w-100" role="listbox" aria-label="{{ $label }}"
+        x-ref="found"
         :class="{ show: open }" @click="pick"></div></div>
 </div>

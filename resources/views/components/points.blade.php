@@ -3,7 +3,8 @@
 <div>
     @foreach ($lines as $line)
         @if ($line->says === null)
-            <div class="hstack gap-2 border-bottom py-2"><span>{{ $line->label }}</span><span class="ms-auto">{{ $line->points }}</span></div>
+            <div class="hstack gap-2 border-bottom py-2"><span>{{ $line->label }}</span><span
+                class="ms-auto">{{ $line->points }}</span></div>
         @else
             <details class="border-bottom point">
                 <summary class="py-2">
@@ -16,7 +17,8 @@
                     <p>{{ $line->says }}</p>
                     <dl class="mb-0 mt-2">
                         @foreach ($line->made as [$name, $note, $value])
-                            <div class="hstack gap-2 align-items-baseline"><dt>{{ $name }} <span class="small">{{ $note }}</span></dt>
+                            <div class="hstack gap-2 align-items-baseline"><dt>{{ $name }} <span
+                                class="small">{{ $note }}</span></dt>
                                 <dd class="ms-auto mb-0">{{ $value }}</dd></div>
                         @endforeach
                     </dl>

@@ -5,7 +5,8 @@
         <thead>
             <tr>
                 @foreach (array_map(App\View\Head::from(...), $heads) as $head)
-                    <th scope="col" @class(['text-end' => $head->isNumber]) @if ($head->sorted) aria-sort="{{ $head->sorted }}" @endif>
+                    <th scope="col" @class(['text-end' => $head->isNumber]) @if ($head->sorted)
+                        aria-sort="{{ $head->sorted }}" @endif>
                         @if ($head->url)<a href="{{ $head->url }}">{{ $head->label }}{{ $head->arrow() }}</a>
                         @else<span @class(['visually-hidden' => $head->isHidden])>{{ $head->label }}</span>@endif
                     </th>

@@ -7,7 +7,8 @@
                 <span class="breaks">{{ $said }}</span>
                 @if ($undo)
                     <x-form :to="$undo['to']" :method="$undo['method']" class="ms-auto">
-                        @foreach ($undo['fields'] as $name => $value)<input type="hidden" name="{{ $name }}" value="{{ $value }}">@endforeach
+                        @foreach ($undo['fields'] as $name => $value)<input type="hidden" name="{{ $name }}"
+                            value="{{ $value }}">@endforeach
                         <button class="btn btn-sm btn-plain text-reset">Undo</button>
                     </x-form>
                 @endif

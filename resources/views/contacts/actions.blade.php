@@ -1,8 +1,10 @@
 <div class="d-flex flex-wrap gap-2 align-items-center mt-3">
     @unless ($page->isOut())
-        <x-button kind="primary" key="r" :href="route('reasons.create', [$page->account, 'contact' => $page->contact->id])">Record the reason</x-button>
+        <x-button kind="primary" key="r" :href="route('reasons.create', [$page->account,
+            'contact' => $page->contact->id])">Record the reason</x-button>
         @if ($page->isMine())
-            <x-form :to="route('reservations.destroy', $page->contact)" method="delete"><x-button>Undo the reservation</x-button></x-form>
+            <x-form :to="route('reservations.destroy', $page->contact)" method="delete"><x-button>Undo the
+                reservation</x-button></x-form>
         @elseif ($page->heldBy())<span class="small text-body-secondary">{{ $page->heldBy() }}</span>
         @else
             <x-form :to="route('reservations.store', $page->contact)"><x-button>Reserve</x-button></x-form>

@@ -2,11 +2,14 @@
     <x-heading title="Contacts" about="who takes part in buying, {{ $page->offer->name }}">
         <x-form method="get" :to="route('contacts.index')" class="d-flex flex-wrap gap-2" role="search">
             @if ($page->list->part)<input type="hidden" name="part" value="{{ $page->list->part->value }}">@endif
-            <x-field hidden label="Name or title" name="q" id="q" type="search" :value="$page->list->search" placeholder="Name or title" />
+            <x-field hidden label="Name or title" name="q" id="q" type="search" :value="$page->list->search"
+                placeholder="Name or title" />
             <x-button>Search</x-button>
             @unless ($page->isEmpty())
-                <x-button :href="route('contacts.export', ['csv'] + $page->list->parameters())" aria-label="Export as CSV">CSV</x-button>
-                <x-button :href="route('contacts.export', ['vcf'] + $page->list->parameters())" aria-label="Export as vCards">vCards</x-button>
+                <x-button :href="route('contacts.export', ['csv'] + $page->list->parameters())"
+                    aria-label="Export as CSV">CSV</x-button>
+                <x-button :href="route('contacts.export', ['vcf'] + $page->list->parameters())"
+                    aria-label="Export as vCards">vCards</x-button>
             @endunless
         </x-form>
     </x-heading>
@@ -21,7 +24,8 @@
                 they stand here. @endif
         </x-empty>
     @else
-        <x-table :heads="['#Priority', 'Contact', 'Part', 'Account', 'Why now', 'In the position', 'In the company', 'Channel']">
+        <x-table :heads="['#Priority', 'Contact', 'Part', 'Account', 'Why now', 'In the position', 'In the company',
+            'Channel']">
             @foreach ($page->rows() as $row)<x-contacts.row :$row />@endforeach
         </x-table>
         <x-pager :pages="$page->pages" />

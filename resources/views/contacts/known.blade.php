@@ -1,7 +1,8 @@
 <x-section title="Channels">
     @forelse ($page->channels() as $channel)
         <div class="hstack gap-2 border-bottom py-2 align-items-start">
-            <div class="breaks">{{ $channel['value'] }}<br><span class="small text-body-secondary">{{ $channel['about'] }}</span></div>
+            <div class="breaks">{{ $channel['value'] }}<br><span
+                class="small text-body-secondary">{{ $channel['about'] }}</span></div>
             <span class="ms-auto text-body-secondary" title="Worth">{{ $channel['worth'] }}</span></div>
     @empty<p class="text-body-tertiary py-2">No channel is known.</p>@endforelse
 </x-section>
@@ -9,18 +10,22 @@
     @forelse ($page->relations() as $tie)
         <div class="hstack gap-2 border-bottom py-2 align-items-start"><div><strong>{{ $tie['who'] }}</strong><br>
             <span class="small text-body-secondary">{{ $tie['because'] }}</span></div>
-            <span class="ms-auto text-body-secondary text-nowrap" title="How well they know each other">{{ $tie['strength'] }}</span></div>
+            <span class="ms-auto text-body-secondary text-nowrap"
+                title="How well they know each other">{{ $tie['strength'] }}</span></div>
     @empty<p class="text-body-tertiary py-2">Known to nobody of us.</p>@endforelse
 </x-section>
 @if ($page->reasons->isNotEmpty() || $page->approaches->isNotEmpty())
     <x-section title="Reasons and approaches">
         @foreach ($page->reasons as $reason)
-            <p class="small border-bottom py-2"><a href="{{ route('reasons.show', $reason) }}">{{ App\View\Say::cut($reason->words, 90) }}</a>
-                <span class="text-body-secondary">{{ $reason->user->name }}, <x-ago :time="$reason->created_at" /></span></p>
+            <p class="small border-bottom py-2"><a href="{{ route('reasons.show',
+                $reason) }}">{{ App\View\Say::cut($reason->words, 90) }}</a>
+                <span class="text-body-secondary">{{ $reason->user->name }}, <x-ago
+                    :time="$reason->created_at" /></span></p>
         @endforeach
         @foreach ($page->approaches as $approach)
             <p class="small border-bottom py-2"><x-ago :time="$approach->made_at" />: {{ $approach->kind->label() }},
-                {{ $approach->user?->name ?? 'somebody' }} · <strong>{{ $approach->result?->label() ?? 'no result yet' }}</strong></p>
+                {{ $approach->user?->name ?? 'somebody' }} ·
+                    <strong>{{ $approach->result?->label() ?? 'no result yet' }}</strong></p>
         @endforeach
     </x-section>
 @endif
@@ -28,5 +33,6 @@
     <x-facts :facts="$page->facts()" class="mt-2" />
     <p class="mt-2"><a href="{{ route('contacts.known', $page->contact) }}">All that is kept of this person,
         as a file</a></p>
-    @can('erase', $page->contact)<x-button small kind="danger" class="mt-2" opens="erase">Erase on request</x-button>@endcan
+    @can('erase', $page->contact)<x-button small kind="danger" class="mt-2" opens="erase">Erase on
+        request</x-button>@endcan
 </x-section>

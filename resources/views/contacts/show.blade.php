@@ -5,7 +5,9 @@
         <div class="col-lg-7">
             <h1 class="breaks">{{ $page->contact->name() }}</h1>
             <p class="text-body-tertiary mt-2">{{ $page->contact->title ?? 'title unknown' }} ·
-                <a href="{{ route('accounts.show', $page->account) }}">{{ $page->account->name }}</a>@if ($page->about()) · {{ $page->about() }}@endif</p>
+                <a href="{{ route('accounts.show',
+                    $page->account) }}">{{ $page->account->name }}</a>@if ($page->about()) ·
+                    {{ $page->about() }}@endif</p>
             <p class="small text-body-secondary">{{ $page->readAs() }}@if ($page->times->arrival) ·
                 <span class="text-primary">{{ $page->times->arrival }}</span>@endif</p>
             <x-tags :tags="$page->tags" subject="contacts" :record="$page->contact->id" />
@@ -13,7 +15,8 @@
         </div>
         @if ($page->row)
             <div class="col-lg-5 d-flex gap-4 align-items-center justify-content-lg-end">
-                <div><span class="font-figure fs-1 fw-bold">{{ Say::priority($page->row->ranked?->priority) }}</span><br>
+                <div><span class="font-figure fs-1
+                    fw-bold">{{ Say::priority($page->row->ranked?->priority) }}</span><br>
                     <span class="small text-body-secondary">priority</span></div>
                 <div><span class="font-figure fs-4 fw-semibold">{{ $page->part() }}</span><br>
                     <span class="small text-body-secondary">{{ $page->partBy() }}</span></div>
@@ -25,9 +28,11 @@
     @include('contacts.actions')
     <div class="row g-4 mt-0">
         <div class="col-lg-4 vstack gap-4">
-            @if ($page->ways)<div class="card card-body"><x-words :ways="$page->ways" :to="$page->contact->first_name" /></div>@endif
+            @if ($page->ways)<div class="card card-body"><x-words :ways="$page->ways"
+                :to="$page->contact->first_name" /></div>@endif
             <x-section title="Why this priority">
-                @if ($page->points)<x-points :lines="$page->points->lines()" :total="$page->points->total()" :remark="$page->points->remark()" />
+                @if ($page->points)<x-points :lines="$page->points->lines()" :total="$page->points->total()"
+                    :remark="$page->points->remark()" />
                 @else<p class="text-body-tertiary py-2">{{ $page->whyNot() }}</p>@endif
                 @if ($page->mayTeach())
                     <x-more says="Read wrongly? Teach this title" :open="$page->title->isUnknown()" class="mt-2">

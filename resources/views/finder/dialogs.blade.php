@@ -1,20 +1,24 @@
 <x-modal id="export" title="Export {{ $page->found() }}">
     <form method="get" class="vstack gap-3">
         <x-finder.hidden :subject="$page->search->subject" :steps="$page->search->steps" />
-        <fieldset><legend class="form-label fs-6">Columns, in this order; drag them, or move them with the arrows</legend>
+        <fieldset><legend class="form-label fs-6">Columns, in this order; drag them, or move them with the
+            arrows</legend>
             <ol class="list-group list-group-flush tall overflow-y-auto" x-data="order" @pointerenter="ready">
                 @foreach ($page->columns() as $column => $chosen)
                     <li class="list-group-item hstack py-1 px-0" data-one>
                         <x-tick :label="$column" name="columns[]" :value="$column" :checked="$chosen" />
-                        <button class="btn btn-sm ms-auto" type="button" @click="earlier" aria-label="Move {{ $column }} up">↑</button>
-                        <button class="btn btn-sm" type="button" @click="later" aria-label="Move {{ $column }} down">↓</button>
+                        <button class="btn btn-sm ms-auto" type="button" @click="earlier"
+                            aria-label="Move {{ $column }} up">↑</button>
+                        <button class="btn btn-sm" type="button" @click="later"
+                            aria-label="Move {{ $column }} down">↓</button>
                     </li>
                 @endforeach
             </ol></fieldset>
         <div class="d-flex flex-wrap gap-2">
             <x-button kind="primary" formaction="{{ route('finder.export', 'csv') }}">CSV</x-button>
             <x-button formaction="{{ route('finder.export', 'jsonl') }}">JSON Lines</x-button>
-            @if ($page->isOfContacts())<x-button formaction="{{ route('finder.export', 'vcf') }}">vCards</x-button>@endif
+            @if ($page->isOfContacts())<x-button formaction="{{ route('finder.export', 'vcf') }}">vCards</x-button>
+                @endif
             <x-button type="button" data-bs-dismiss="modal">Leave it</x-button>
         </div>
     </form>
@@ -23,9 +27,11 @@
     <x-finder.hidden :subject="$page->search->subject" :steps="$page->search->steps" />
     <x-field label="Name" name="name" required maxlength="100" />
     <div class="row g-3">
-        <x-field width="col-5" label="How often" name="rhythm" :options="['daily' => 'daily', 'weekly' => 'weekly, on Mondays', 'monthly' => 'monthly, on the first']" />
+        <x-field width="col-5" label="How often" name="rhythm"
+            :options="['daily' => 'daily', 'weekly' => 'weekly, on Mondays', 'monthly' => 'monthly, on the first']" />
         <x-field width="col-3" label="At the hour" name="hour" type="number" min="0" max="23" value="6" required />
-        <x-field width="col-4" label="Time zone" name="time_zone" :value="config('app.timezone')" required x-data="zone" />
+        <x-field width="col-4" label="Time zone" name="time_zone" :value="config('app.timezone')" required
+            x-data="zone" />
     </div>
     <x-tick name="mailed" value="1" checked label="Mail me who is new, when somebody is" />
     <p class="small text-body-tertiary">Only those who are new from now on are shown, each with what made it new.</p>
@@ -35,10 +41,13 @@
         <x-finder.hidden :subject="$page->search->subject" :steps="$page->search->steps" />
         <x-field label="Name" name="name" required maxlength="100" :value="old('name')" />
         @if ($page->isOfContacts())
-            <x-field label="At most so many at one account (empty: all)" name="per_account" type="number" min="1" max="50" :value="old('per_account')" />
+            <x-field label="At most so many at one account (empty: all)" name="per_account" type="number" min="1"
+                max="50" :value="old('per_account')" />
         @endif
-        <p class="small text-body-tertiary">All that were found, or only those ticked on this page. The list remembers this search.</p>
-        <div class="hstack gap-2"><x-button kind="primary">Keep</x-button><x-button type="button" data-bs-dismiss="modal">Leave it</x-button></div>
+        <p class="small text-body-tertiary">All that were found, or only those ticked on this page. The list remembers
+            this search.</p>
+        <div class="hstack gap-2"><x-button kind="primary">Keep</x-button><x-button type="button"
+            data-bs-dismiss="modal">Leave it</x-button></div>
     </x-form>
 </x-modal>
 <x-modal id="tag" title="Tag">
@@ -47,7 +56,8 @@
         <x-field label="Tag" name="tag" maxlength="60" list="tags" autocomplete="off" form="keep-form" />
         <datalist id="tags">@foreach ($page->tags() as $tag)<option>{{ $tag }}</option>@endforeach</datalist>
         <p class="small text-body-tertiary">On all that were found, or only those ticked on this page.</p>
-        <div class="hstack gap-2"><x-button kind="primary" form="keep-form" formaction="{{ route('tags.store') }}" formnovalidate>Tag</x-button>
+        <div class="hstack gap-2"><x-button kind="primary" form="keep-form" formaction="{{ route('tags.store') }}"
+            formnovalidate>Tag</x-button>
             <x-button type="button" data-bs-dismiss="modal">Leave it</x-button></div>
     </div>
 </x-modal>

@@ -1,7 +1,8 @@
 <div class="d-flex flex-wrap justify-content-between align-items-center gap-2 mb-1">
     <p><strong data-total>{{ $page->found() }}</strong>{{ $page->inAccounts() }}:
         @foreach ($page->work() as $work)
-            @if ($work['url'])<a href="{{ $work['url'] }}" title="Leave out what is {{ $work['label'] }}">{{ $work['says'] }}</a>{{ $work['after'] }}
+            @if ($work['url'])<a href="{{ $work['url'] }}"
+                title="Leave out what is {{ $work['label'] }}">{{ $work['says'] }}</a>{{ $work['after'] }}
             @else{{ $work['says'].$work['after'] }}@endif
         @endforeach
         <span class="small text-body-secondary">· {{ $page->advice() }}</span></p>

@@ -9,15 +9,18 @@
             </span>
         </x-slot:beside>
         @if ($page->search->steps !== [])
-            <x-button small kind="link" :href="route('finder', ['on' => $page->search->subject->value])">Begin anew</x-button>
+            <x-button small kind="link" :href="route('finder', ['on' => $page->search->subject->value])">Begin
+                anew</x-button>
         @endif
     </x-heading>
     <x-finder.staircase :$page />
     @foreach ($page->hints() as $hint)<p class="small text-body-tertiary mt-1">{{ $hint }}</p>@endforeach
     <x-wrong for="pasted" />
-    @if ($page->isFull())<p class="small text-body-tertiary mt-1">A search has at most {{ App\Finder\Search::MOST }} steps; remove one to add another.</p>@endif
+    @if ($page->isFull())<p class="small text-body-tertiary mt-1">A search has at most {{ App\Finder\Search::MOST }}
+        steps; remove one to add another.</p>@endif
     @if ($page->unknownCondition())
-        <p class="small text-danger mt-1" role="alert">There is no condition called “{{ $page->unknownCondition() }}”; type to see those there are.</p>
+        <p class="small text-danger mt-1" role="alert">There is no condition called “{{ $page->unknownCondition() }}”;
+            type to see those there are.</p>
     @endif
     @if ($page->adds)<x-finder.add :$page :inputs="$page->adds" />@endif
     @if ($page->varied)<x-finder.vary :$page :varied="$page->varied" />@endif

@@ -3,10 +3,12 @@
     <h1 class="breaks">{{ $page->intake->name }}</h1>
     <p class="text-body-tertiary py-2">{{ $page->about() }}</p>
     @if ($page->same())<p class="alert alert-danger">{{ $page->same() }}</p>@endif
-    <x-form :to="route('intake.update', $page->intake)" method="patch" class="d-flex flex-wrap gap-3 align-items-center">
+    <x-form :to="route('intake.update', $page->intake)" method="patch"
+        class="d-flex flex-wrap gap-3 align-items-center">
         <span class="fw-semibold">Each row is</span>
         @foreach ($page->kinds() as $kind => $label)
-            <x-tick type="radio" name="kind" :value="$kind" x-data="sends" @change="send" :checked="$kind === $page->intake->kind->value" :$label />
+            <x-tick type="radio" name="kind" :value="$kind" x-data="sends" @change="send"
+                :checked="$kind === $page->intake->kind->value" :$label />
         @endforeach
         <noscript><x-button>Choose</x-button></noscript>
     </x-form>
@@ -17,20 +19,24 @@
             <x-wrong :for="['mapping', 'kind']" />
             <div class="row g-3 mt-0">
                 @foreach ($page->columns() as $column)
-                    <x-field width="col-6 col-md-4 col-lg-3" :label="$column['label']" :name="$column['name']" :options="$page->fields()"
+                    <x-field width="col-6 col-md-4 col-lg-3" :label="$column['label']" :name="$column['name']"
+                        :options="$page->fields()"
                         :value="$column['chosen']" />
                 @endforeach
-                <x-field width="col-6 col-md-4 col-lg-3" label="Source of the file, if it names none" name="source" maxlength="80"
+                <x-field width="col-6 col-md-4 col-lg-3" label="Source of the file, if it names none" name="source"
+                    maxlength="80"
                     :value="$page->intake->source" placeholder="trade fair list" />
                 @if ($page->whose())
-                    <x-field width="col-6 col-md-4 col-lg-3" label="Whose address book, where no column says it" name="whose"
+                    <x-field width="col-6 col-md-4 col-lg-3" label="Whose address book, where no column says it"
+                        name="whose"
                         :options="$page->whose()" :value="$page->owner()" />
                 @endif
             </div>
         </x-section>
         <div class="d-flex flex-wrap gap-2 mt-3">
             <x-button kind="primary">Bring it in</x-button>
-            <x-button formaction="{{ route('intake.update', $page->intake) }}" name="_method" value="PATCH">Show what would become of it</x-button>
+            <x-button formaction="{{ route('intake.update', $page->intake) }}" name="_method" value="PATCH">Show what
+                would become of it</x-button>
             <x-button kind="danger" form="aside">Put it aside</x-button>
         </div>
     </x-form>
@@ -40,7 +46,8 @@
             <div class="d-flex gap-3 border-bottom py-2">
                 <span class="text-body-secondary text-nowrap">line {{ $row['line'] }}</span>
                 @if ($row['problem'])<span class="text-danger breaks">Would be refused: {{ $row['problem'] }}</span>
-                @else<span class="breaks">@foreach ($row['becomes'] as $name => $text)<span class="small text-body-secondary">{{ lcfirst($name) }}</span>
+                @else<span class="breaks">@foreach ($row['becomes'] as $name => $text)<span
+                    class="small text-body-secondary">{{ lcfirst($name) }}</span>
                     {{ $text }}@unless ($loop->last) · @endunless @endforeach</span>@endif
             </div>
         @endforeach

@@ -2,29 +2,39 @@
     <h1>Intake</h1>
     <div class="row g-4 mt-0">
         <div class="col-lg-8 vstack gap-4">
-            <x-form :to="route('intake.store')" enctype="multipart/form-data" class="card card-body vstack gap-3 align-items-start" x-data="files">
+            <x-form :to="route('intake.store')" enctype="multipart/form-data"
+                class="card card-body vstack gap-3 align-items-start" x-data="files">
                 <h2>Bring a file</h2>
-                <p class="text-body-tertiary">CSV of accounts, contacts, customers, signals or relations, or vCards. The first line of a CSV names the
+                <p class="text-body-tertiary">CSV of accounts, contacts, customers, signals or relations, or vCards. The
+                    first line of a CSV names the
                     columns, in any of our languages; nothing is brought in before you have seen what becomes of it.</p>
                 <x-field class="w-100" label="File, up to {{ $page->megabytes() }} MB">
-                    <input class="form-control" type="file" name="file" accept=".csv,.txt,.tsv,.vcf,text/csv,text/vcard" required
+                    <input class="form-control" type="file" name="file" accept=".csv,.txt,.tsv,.vcf,text/csv,text/vcard"
+                        required
                         data-most="{{ $page->megabytes() }}" @change="check"></x-field>
                 <p class="text-danger" id="file-told" role="alert" x-text="told"></p>
                 <x-wrong for="file" />
-                <div class="d-flex flex-wrap gap-3 align-items-center"><x-button kind="primary" id="file-send" ::disabled="told !== ''">Look at it</x-button>
-                    <span class="small text-body-secondary">Templates to fill: @foreach (App\Intake\IntakeKind::cases() as $kind)<a
+                <div class="d-flex flex-wrap gap-3 align-items-center"><x-button kind="primary" id="file-send"
+                    ::disabled="told !== ''">Look at it</x-button>
+                    <span class="small text-body-secondary">Templates to fill:
+                        @foreach (App\Intake\IntakeKind::cases() as $kind)<a
                         href="{{ route('intake.template', $kind->value) }}">{{ $kind->value }}</a>@unless ($loop->last),
                         @endunless @endforeach</span></div>
             </x-form>
             <x-section title="Files">
                 @if ($page->intakes->isEmpty())
-                    <x-empty>No file was brought yet. Begin with accounts; then contacts and signals find their account by its domain.</x-empty>
+                    <x-empty>No file was brought yet. Begin with accounts; then contacts and signals find their account
+                        by its domain.</x-empty>
                 @else
-                    <x-table :heads="['File', 'Brought', '#New', '#Changed', '#Same', '#Refused', 'State']" :moves="false">
+                    <x-table :heads="['File', 'Brought', '#New', '#Changed', '#Same', '#Refused', 'State']"
+                        :moves="false">
                         @foreach ($page->rows() as $row)
-                            <tr><td><a class="fw-semibold text-body breaks" href="{{ route('intake.show', $row['intake']) }}">{{ $row['intake']->name }}</a><br>
-                                    <span class="small text-body-secondary">{{ $row['intake']->kind->value }}</span></td>
-                                <td class="small">{{ $row['by'] }}<br><span class="text-body-secondary"><x-ago :time="$row['intake']->created_at" /></span></td>
+                            <tr><td><a class="fw-semibold text-body breaks"
+                                href="{{ route('intake.show', $row['intake']) }}">{{ $row['intake']->name }}</a><br>
+                                    <span class="small
+                                        text-body-secondary">{{ $row['intake']->kind->value }}</span></td>
+                                <td class="small">{{ $row['by'] }}<br><span class="text-body-secondary"><x-ago
+                                    :time="$row['intake']->created_at" /></span></td>
                                 @foreach ($row['counts'] as $count)<td class="text-end">{{ $count }}</td>@endforeach
                                 <td class="small">{{ $row['state'] }}</td></tr>
                         @endforeach

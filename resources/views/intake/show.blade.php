@@ -1,23 +1,30 @@
 <x-layout :title="$page->intake->name" at="intake">
     <x-back :to="route('intake.index')">Intake</x-back>
     <h1 class="breaks">{{ $page->intake->name }}</h1>
-    <div id="progress" class="vstack gap-3 mt-3" @if ($page->isMoving()) hx-get="{{ route('intake.show', $page->intake) }}" hx-trigger="every 1s"
+    <div id="progress" class="vstack gap-3 mt-3" @if ($page->isMoving())
+        hx-get="{{ route('intake.show', $page->intake) }}" hx-trigger="every 1s"
         hx-select="#progress" hx-swap="outerHTML" @endif>
         <p class="text-body-tertiary">{{ $page->state() }}</p>
         @if ($page->intake->message)<p class="alert alert-danger" role="alert">{{ $page->intake->message }}</p>@endif
-        @if ($page->progress() !== null)<x-progress :share="$page->progress()" label="Brought in" class="measure" />@endif
+        @if ($page->progress() !== null)<x-progress :share="$page->progress()" label="Brought in"
+            class="measure" />@endif
         <div class="d-flex flex-wrap gap-4">
             @foreach ($page->tally() as $one)
-                <div><span class="font-figure fs-3 fw-semibold d-block" data-tally="{{ $one['field'] }}">{{ $one['number'] }}</span>
+                <div><span class="font-figure fs-3 fw-semibold d-block"
+                    data-tally="{{ $one['field'] }}">{{ $one['number'] }}</span>
                     <span class="text-body-secondary">{{ $one['label'] }}</span></div>
             @endforeach
         </div>
         <div class="d-flex flex-wrap gap-2">
-            @if ($page->isDone())<x-button kind="primary" :href="route('accounts.index')">See the ranking</x-button>@endif
-            @if ($page->isStopped())<x-form :to="route('intake.resume', $page->intake)"><x-button kind="primary">Go on</x-button></x-form>@endif
-            @if ($page->refused() !== [])<x-button :href="route('intake.rejected', $page->intake)">Download what was refused</x-button>@endif
+            @if ($page->isDone())<x-button kind="primary" :href="route('accounts.index')">See the
+                ranking</x-button>@endif
+            @if ($page->isStopped())<x-form :to="route('intake.resume', $page->intake)"><x-button kind="primary">Go
+                on</x-button></x-form>@endif
+            @if ($page->refused() !== [])<x-button :href="route('intake.rejected', $page->intake)">Download what was
+                refused</x-button>@endif
             @can('undo', $page->intake)
-                @if ($page->isDone() || $page->isStopped())<x-button kind="danger" opens="undo">Undo the whole file</x-button>@endif
+                @if ($page->isDone() || $page->isStopped())<x-button kind="danger" opens="undo">Undo the whole
+                    file</x-button>@endif
             @endcan
         </div>
         @if ($page->refused() !== [])
@@ -32,7 +39,8 @@
             </x-section>
         @endif
     </div>
-    <x-confirm id="undo" title="Undo {{ $page->intake->name }}?" :to="route('intake.undo', $page->intake)" does="Undo it">
+    <x-confirm id="undo" title="Undo {{ $page->intake->name }}?" :to="route('intake.undo', $page->intake)"
+        does="Undo it">
         <p class="text-body-tertiary">{{ $page->undoes() }}</p>
     </x-confirm>
 </x-layout>

@@ -7,7 +7,8 @@
             <h2 class="fs-6 text-body-secondary border-bottom mt-3 pb-1">Watches</h2>
             <div class="list-group list-group-flush">
                 @foreach ($page->watches() as $watch)
-                    <x-row :url="$watch['url']" :title="$watch['name']" :about="$watch['found']" :badge="$watch['unread'] > 0 ? $watch['unread'].' unread' : null">
+                    <x-row :url="$watch['url']" :title="$watch['name']" :about="$watch['found']"
+                        :badge="$watch['unread'] > 0 ? $watch['unread'].' unread' : null">
                         {{ $watch['about'] }}<br>{{ $watch['next'] }}</x-row>
                 @endforeach
             </div>
@@ -29,7 +30,8 @@
             :opens="$errors->hasAny(['name', 'how', 'first', 'second'])">
             <x-field label="First list" name="first" :options="$page->names()" :value="old('first')" />
             <x-field label="How" name="how" :options="App\View\Lists\ListsPage::HOW" :value="old('how')" />
-            <x-field label="Second list" name="second" :options="$page->names()" :value="old('second', array_keys($page->names())[1])" />
+            <x-field label="Second list" name="second" :options="$page->names()"
+                :value="old('second', array_keys($page->names())[1])" />
             <x-field label="Name of the new list" name="name" required maxlength="100" :value="old('name')" />
         </x-confirm>
     @endif

@@ -5,7 +5,8 @@
         <section class="col-lg-8">
             @if ($page->card)
                 <p class="text-body-secondary">{{ $page->left() }}</p>
-                <x-record :card="$page->card" :to="route('lists.judge', $page->list)" field="fits" yes="Fits" no="Does not" />
+                <x-record :card="$page->card" :to="route('lists.judge', $page->list)" field="fits" yes="Fits"
+                    no="Does not" />
             @else<x-empty>{{ $page->nothingLeft() }}</x-empty>@endif
         </section>
         <aside class="col-lg-4">
@@ -19,7 +20,8 @@
                 @if ($page->shared !== [])
                     <h3>What the misses share</h3>
                     @foreach ($page->shared as $one)
-                        <p><a href="{{ $one['url'] }}">{{ $one['says'] }}</a> <span class="small text-body-secondary">{{ $one['misses'] }}</span></p>
+                        <p><a href="{{ $one['url'] }}">{{ $one['says'] }}</a> <span
+                            class="small text-body-secondary">{{ $one['misses'] }}</span></p>
                     @endforeach
                 @endif
             </div>

@@ -12,7 +12,8 @@
     </x-heading>
     @if ($trial = $page->trial())
         <div class="card card-body flex-row flex-wrap gap-3 align-items-center mt-3">
-            <p>Held until the answers of <a href="{{ route('lists.show', $trial['list']) }}">{{ $trial['list']->name }}</a> are in:
+            <p>Held until the answers of <a href="{{ route('lists.show',
+                $trial['list']) }}">{{ $trial['list']->name }}</a> are in:
                 {{ $trial['says'] }} @if ($trial['isIn'])<strong>They are in.</strong>@endif</p>
             <x-form :to="route('lists.release', $page->list)" method="delete" class="ms-auto">
                 <x-button>{{ $trial['isIn'] ? 'Go on with it' : 'Go on all the same' }}</x-button></x-form>
@@ -22,17 +23,21 @@
         <a href="{{ $page->sameSearch() }}">the same search today</a> {{ $page->since() }}</p>
     <div class="mt-3"><x-finder.table :results="$page->results" /></div>
     <x-pager :pages="$page->pages" />
-    <x-confirm id="split" title="Split into batches" :to="route('lists.split', $page->list)" does="Split" :opens="$errors->hasAny(['by', 'parts'])">
+    <x-confirm id="split" title="Split into batches" :to="route('lists.split', $page->list)" does="Split"
+        :opens="$errors->hasAny(['by', 'parts'])">
         <p class="text-body-tertiary">Each part becomes a list; this one stays.</p>
         <x-field label="By" name="by" :options="$page->splits()" :value="old('by')" />
         <x-field label="Parts, if evenly" name="parts" type="number" min="2" max="20" :value="old('parts', 2)" />
     </x-confirm>
-    <x-confirm id="trial" title="A trial first" :to="route('lists.trial', $page->list)" does="Draw the trial" :opens="$errors->has('trial')">
+    <x-confirm id="trial" title="A trial first" :to="route('lists.trial', $page->list)" does="Draw the trial"
+        :opens="$errors->has('trial')">
         <p class="text-body-tertiary">The rest becomes a list that is held until the answers are in.</p>
-        <x-field label="So many, drawn evenly" name="trial" type="number" min="1" :max="$page->size - 1" :value="$page->proposedTrial()" />
+        <x-field label="So many, drawn evenly" name="trial" type="number" min="1" :max="$page->size - 1"
+            :value="$page->proposedTrial()" />
     </x-confirm>
     <x-confirm id="tag" title="Tag them" :to="route('tags.store')" does="Tag all" :opens="$errors->has('tag')">
-        <input type="hidden" name="subject" value="{{ $page->list->subject }}"><input type="hidden" name="list" value="{{ $page->list->id }}">
+        <input type="hidden" name="subject" value="{{ $page->list->subject }}"><input type="hidden" name="list"
+            value="{{ $page->list->id }}">
         <x-field label="Tag" name="tag" required maxlength="60" list="tags" />
         <datalist id="tags">@foreach ($page->tags() as $tag)<option>{{ $tag }}</option>@endforeach</datalist>
     </x-confirm>

@@ -2,17 +2,22 @@
     <x-back :to="route('lists.index')">Lists</x-back>
     <x-heading :title="$page->watch->name" :about="$page->about()">
         <x-button kind="primary" :href="$page->today()">The search today</x-button>
-        @if ($page->unread > 0)<x-form :to="route('watches.read', $page->watch)"><x-button>All read</x-button></x-form>@endif
-        <x-form :to="route('watches.destroy', $page->watch)" method="delete"><x-button>Watch no longer</x-button></x-form>
+        @if ($page->unread > 0)<x-form :to="route('watches.read', $page->watch)"><x-button>All
+            read</x-button></x-form>@endif
+        <x-form :to="route('watches.destroy', $page->watch)" method="delete"><x-button>Watch no
+            longer</x-button></x-form>
     </x-heading>
     <p class="text-body-tertiary my-3"><x-made-by :steps="$page->steps()" /></p>
-    @if ($page->newcomers() === [])<x-empty>Nobody new since it began. Those who were there then are not shown here.</x-empty>
+    @if ($page->newcomers() === [])<x-empty>Nobody new since it began. Those who were there then are not shown
+        here.</x-empty>
     @else
         <x-table :heads="['Newcomer', 'What made it new', 'Found', '#Priority']">
             @foreach ($page->newcomers() as $one)
                 <tr data-row data-url="{{ $one['url'] }}">
-                    <td><a @class(['text-body', 'fw-semibold' => $one['isUnread']]) href="{{ $one['url'] }}">{{ $one['name'] }}</a>
-                        @if ($one['isUnread'])<span class="badge border border-primary text-primary">unread</span>@endif<br>
+                    <td><a @class(['text-body', 'fw-semibold' => $one['isUnread']])
+                        href="{{ $one['url'] }}">{{ $one['name'] }}</a>
+                        @if ($one['isUnread'])<span class="badge border border-primary text-primary">unread</span>
+                            @endif<br>
                         <span class="small text-body-secondary">{{ $one['about'] }}</span></td>
                     <td class="breaks">{{ $one['why'] }}</td><td class="small"><x-ago :time="$one['at']" /></td>
                     <td class="text-end font-figure fs-4 fw-semibold">{{ $one['priority'] }}</td>

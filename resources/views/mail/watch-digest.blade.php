@@ -1,10 +1,10 @@
-{!! $watch->name !!}: {{ count($why) }} new since {{ $since->setTimezone($watch->time_zone)->isoFormat('dddd D MMMM, HH:mm') }}.
+{!! $digest->about() !!}
 
-@foreach ($records as $record)
-- {!! $record instanceof App\Models\Contact ? collect([$record->name(), $record->title, $record->account->name])->filter()->implode(', ') : $record->name !!}: {!! $why[$record->id] !!}
+@foreach ($digest->lines() as $line)
+- {!! $line !!}
 @endforeach
-@if (count($why) > count($records))
-… and {{ count($why) - count($records) }} more.
+@if ($digest->more() > 0)
+… and {{ $digest->more() }} more.
 @endif
 
-All of them: {{ route('watches.show', $watch) }}
+All of them: {{ route('watches.show', $digest->watch) }}

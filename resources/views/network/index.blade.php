@@ -8,19 +8,26 @@
         <div class="col-lg-8">
             <x-section title="Whom we know, the best first">
                 @if ($page->pages->isEmpty())
-                    <x-empty>Nobody yet. Bring an address book, as a table or as vCards, or say where you worked and studied: whoever was there at
+                    <x-empty>Nobody yet. Bring an address book, as a table or as vCards, or say where you worked and
+                        studied: whoever was there at
                         that time is known.</x-empty>
                 @else
                     <x-table :heads="['Contact', 'Account', 'Known to', '#Priority']">
                         @foreach ($page->rows() as $row)
                             <tr data-row data-url="{{ route('contacts.show', $row['contact']) }}">
-                                <td><a class="fw-semibold text-body" href="{{ route('contacts.show', $row['contact']) }}">{{ $row['contact']->name() }}</a><br>
-                                    <span class="small text-body-secondary">{{ $row['contact']->title ?? 'title unknown' }}</span></td>
-                                <td><a href="{{ route('accounts.show', $row['contact']->account_id) }}">{{ $row['contact']->account->name }}</a></td>
+                                <td><a class="fw-semibold text-body"
+                                    href="{{ route('contacts.show',
+                                    $row['contact']) }}">{{ $row['contact']->name() }}</a><br>
+                                    <span class="small text-body-secondary">{{ $row['contact']->title
+                                        ?? 'title unknown' }}</span></td>
+                                <td><a href="{{ route('accounts.show',
+                                    $row['contact']->account_id) }}">{{ $row['contact']->account->name }}</a></td>
                                 <td class="small">@foreach ($row['ties'] as $tie)
-                                    <span class="d-block" title="{{ $tie['because'] }}"><strong>{{ $tie['user']->name }}</strong>
-                                        <span class="text-body-secondary">{{ App\View\Say::percent($tie['strength']) }}<span
-                                            class="visually-hidden">, {{ $tie['because'] }}</span></span></span>@endforeach</td>
+                                    <span class="d-block"
+                                        title="{{ $tie['because'] }}"><strong>{{ $tie['user']->name }}</strong>
+                                        <span class="text-body-secondary">{{ $tie['known'] }}<span
+                                            class="visually-hidden">,
+                                                {{ $tie['because'] }}</span></span></span>@endforeach</td>
                                 <td class="text-end font-figure fs-5 fw-semibold">{{ $row['priority'] }}</td>
                             </tr>
                         @endforeach

@@ -9,18 +9,24 @@
         <div class="row g-4 mt-0">
             <section class="col-lg-8">
                 <form method="get" class="hstack gap-2 mb-3" role="search">
-                    <x-field hidden label="Find" name="find" type="search" :value="$page->find" placeholder="A person or domain" />
+                    <x-field hidden label="Find" name="find" type="search" :value="$page->find"
+                        placeholder="A person or domain" />
                     <x-button>Find</x-button></form>
                 <x-table :heads="['Person', 'Known to', '#Strength', 'Here as', '-Withdraw']" :moves="false">
                     @foreach ($page->relations as $relation)
-                        <tr><td><strong>{{ $relation->person }}</strong><br><span class="small text-body-secondary breaks">{{
+                        <tr><td><strong>{{ $relation->person }}</strong><br><span
+                            class="small text-body-secondary breaks">{{
                                 $relation->email ?? $relation->profile ?? $relation->domain }}</span></td>
-                            <td class="small">{{ $relation->user->name }}<br><span class="text-body-secondary">{{ $page->about($relation) }}</span></td>
+                            <td class="small">{{ $relation->user->name }}<br><span
+                                class="text-body-secondary">{{ $page->about($relation) }}</span></td>
                             <td class="text-end">{{ App\View\Say::percent($relation->strength()) }}</td>
-                            <td class="small">@if ($relation->contact)<a href="{{ route('contacts.show', $relation->contact) }}">{{ $relation->contact->account->name }}</a>
+                            <td class="small">@if ($relation->contact)<a
+                                href="{{ route('contacts.show',
+                                $relation->contact) }}">{{ $relation->contact->account->name }}</a>
                                 @else<span class="text-body-secondary">no contact yet</span>@endif</td>
                             <td class="text-end"><x-form :to="route('network.withdraw', $relation)" method="delete">
-                                <x-button small kind="link" aria-label="Withdraw {{ $relation->person }}">Withdraw</x-button></x-form></td></tr>
+                                <x-button small kind="link"
+                                    aria-label="Withdraw {{ $relation->person }}">Withdraw</x-button></x-form></td></tr>
                     @endforeach
                 </x-table>
                 <x-pager :pages="$page->relations" />
@@ -28,8 +34,10 @@
             <aside class="col-lg-4"><div class="card card-body vstack gap-2"><h2>Books</h2>
                 @foreach ($page->books as $book)
                     <x-more :says="$book['says']">
-                        <x-form :to="route('network.withdraw-all')" method="delete" class="vstack gap-2 align-items-start py-2">
-                            <input type="hidden" name="user" value="{{ $book['user'] }}"><input type="hidden" name="source" value="{{ $book['source'] }}">
+                        <x-form :to="route('network.withdraw-all')" method="delete"
+                            class="vstack gap-2 align-items-start py-2">
+                            <input type="hidden" name="user" value="{{ $book['user'] }}"><input type="hidden"
+                                name="source" value="{{ $book['source'] }}">
                             <x-tick name="sure" value="1" label="yes, withdraw all of it" />
                             <x-button small kind="danger">Withdraw the book</x-button></x-form></x-more>
                 @endforeach

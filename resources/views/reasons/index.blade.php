@@ -2,13 +2,15 @@
     <x-heading title="Reasons">
         <form method="get" role="search" class="hstack gap-2">
             <input type="hidden" name="state" value="{{ $page->state }}">
-            <x-field hidden label="Words or account" name="q" id="q" type="search" :value="$page->search" placeholder="Words or account" />
+            <x-field hidden label="Words or account" name="q" id="q" type="search" :value="$page->search"
+                placeholder="Words or account" />
             <x-button>Search</x-button></form>
     </x-heading>
     <x-tabs :tabs="$page->tabs()" label="States" />
     <div class="list-group list-group-flush" x-data="rows" @keydown.window="press">
         @forelse ($page->rows() as $row)
-            <x-row :url="$row['url']" :title="$row['title']" :about="$row['words']">{{ $row['by'] }}<br>{{ $row['when'] }}
+            <x-row :url="$row['url']" :title="$row['title']"
+                :about="$row['words']">{{ $row['by'] }}<br>{{ $row['when'] }}
                 @if ($row['result'])<br><strong>{{ $row['result'] }}</strong>@endif</x-row>
         @empty
             <x-empty>@if ($page->search !== '') No reason here has “{{ $page->search }}” in it.

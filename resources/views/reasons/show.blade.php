@@ -2,14 +2,17 @@
     <x-back :to="$page->back()">Reasons</x-back>
     <div class="row g-4">
         <div class="col-lg-8 vstack gap-3">
-            <div><h1 class="breaks"><a class="text-body" href="{{ route('accounts.show', $page->reason->account_id) }}">{{ $page->account() }}</a></h1>
+            <div><h1 class="breaks"><a class="text-body"
+                href="{{ route('accounts.show', $page->reason->account_id) }}">{{ $page->account() }}</a></h1>
                 <p class="text-body-tertiary mt-1">{{ $page->about() }}</p></div>
             <p class="card card-body fs-5 lh-base lines breaks">{{ $page->reason->words }}</p>
             @if ($page->isReady() && $page->ways)
-                <div x-data="act" data-words="{{ $page->reason->words }}" data-asks="done"><x-acts :ways="$page->ways" /></div>
+                <div x-data="act" data-words="{{ $page->reason->words }}" data-asks="done"><x-acts
+                    :ways="$page->ways" /></div>
                 <x-done :ways="$page->ways" />
             @endif
-            <p>@if ($page->isUsed()) Used. @elseif ($page->isExpired()) <strong class="text-danger">{{ $page->expired() }}</strong>: what it rests on
+            <p>@if ($page->isUsed()) Used. @elseif ($page->isExpired()) <strong
+                class="text-danger">{{ $page->expired() }}</strong>: what it rests on
                 is no longer fresh, or the act-by day has come.
                 <a href="{{ route('reasons.create', $page->reason->account_id) }}">Look for a newer one</a>
                 @else {{ $page->until() }} @endif</p>
@@ -22,7 +25,8 @@
             @endif
             @can('delete', $page->reason)
                 @unless ($page->isUsed())
-                    <x-form :to="route('reasons.destroy', $page->reason)" method="delete"><x-button kind="danger">Remove the reason</x-button></x-form>
+                    <x-form :to="route('reasons.destroy', $page->reason)" method="delete"><x-button kind="danger">Remove
+                        the reason</x-button></x-form>
                 @endunless
             @endcan
         </div>
@@ -33,7 +37,8 @@
                 @foreach ($page->signals() as $signal)
                     <div class="border-top py-2"><strong>{{ $signal['title'] }}</strong>
                         <p class="small text-body-secondary">{{ $signal['about'] }}@if ($signal['link']) ·
-                            <a href="{{ $signal['link'] }}" rel="noreferrer noopener" target="_blank">source page</a>@endif</p>
+                            <a href="{{ $signal['link'] }}" rel="noreferrer noopener" target="_blank">source
+                                page</a>@endif</p>
                         @if ($signal['quote'])<blockquote>{{ $signal['quote'] }}</blockquote>@endif</div>
                 @endforeach
                 @foreach ($page->facts() as $fact)<p class="border-top py-2">{{ $fact }}</p>@endforeach

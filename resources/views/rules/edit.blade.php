@@ -3,31 +3,39 @@
 <x-layout title="Rules of {{ $page->offer->name }}" at="rules">
     <x-heading title="Rules" :about="$page->about()">
         @foreach (View::shared('offers', []) as $one)
-            <x-button small :href="route('rules.edit', $one)" :active="$one->is($page->offer)">{{ $one->name }}</x-button>
+            <x-button small :href="route('rules.edit', $one)"
+                :active="$one->is($page->offer)">{{ $one->name }}</x-button>
         @endforeach
     </x-heading>
-    @if ($page->isOld())<p class="alert alert-danger mt-3">You look at version {{ $page->rules->version }}. Saving makes it the newest again, as a
+    @if ($page->isOld())<p class="alert alert-danger mt-3">You look at version {{ $page->rules->version }}. Saving makes
+        it the newest again, as a
         version of its own. <a href="{{ route('rules.edit', $page->offer) }}">Back to the rules in force</a></p>@endif
     <x-wrong :for="['rules', 'kinds.*']" />
-    <x-form :to="route('rules.store', $page->offer)" class="row g-4 mt-0" hx-post="{{ route('rules.preview', $page->offer) }}" hx-target="#moves"
+    <x-form :to="route('rules.store', $page->offer)" class="row g-4 mt-0"
+        hx-post="{{ route('rules.preview', $page->offer) }}" hx-target="#moves"
         hx-trigger="change delay:250ms, input changed delay:700ms from:find input" hx-sync="this:replace">
         <input type="hidden" name="version" value="{{ $page->builtOn() }}">
         <div class="col-lg-8 vstack gap-4">
             <x-section title="Target profile: whom it serves" x-data="repeat"
                 about="“must” and “must not” are gates; “prefer” weighs">
-                <div id="criteria" x-ref="rows">@foreach ($page->criteria() as $row)<x-rules.criterion :$row />@endforeach</div>
+                <div id="criteria" x-ref="rows">@foreach ($page->criteria() as $row)<x-rules.criterion
+                    :$row />@endforeach</div>
                 <template x-ref="one"><x-rules.criterion :row="CriterionRow::blank('NEW')" /></template>
                 <x-button class="mt-3" type="button" @click="add">Add a criterion</x-button>
             </x-section>
-            <x-section title="Kinds of signal: what counts, and how it ages"><x-rules.kinds :kinds="$page->kinds()" /></x-section>
+            <x-section title="Kinds of signal: what counts, and how it ages"><x-rules.kinds
+                :kinds="$page->kinds()" /></x-section>
             <x-section title="Buyer roles: who takes part in buying" x-data="repeat">
                 <div id="buyer-roles" x-ref="rows">
-                    @foreach ($page->buyerRoles() as $row)<x-rules.buyer-role :$row :offer="$page->offer" />@endforeach</div>
-                <template x-ref="one"><x-rules.buyer-role :row="new RoleRow('buyer_roles', 'NEW')" :offer="$page->offer" /></template>
+                    @foreach ($page->buyerRoles() as $row)<x-rules.buyer-role :$row
+                        :offer="$page->offer" />@endforeach</div>
+                <template x-ref="one"><x-rules.buyer-role :row="new RoleRow('buyer_roles', 'NEW')"
+                    :offer="$page->offer" /></template>
                 <x-button class="mt-3" type="button" @click="add">Add a buyer role</x-button>
             </x-section>
             <x-section title="Roles of interest: openings, and whom they concern" x-data="repeat">
-                <div id="interests" x-ref="rows">@foreach ($page->rolesOfInterest() as $row)<x-rules.interest :$row />@endforeach</div>
+                <div id="interests" x-ref="rows">@foreach ($page->rolesOfInterest() as $row)<x-rules.interest
+                    :$row />@endforeach</div>
                 <template x-ref="one"><x-rules.interest :row="new RoleRow('roles_of_interest', 'NEW')" /></template>
                 <x-button class="mt-3" type="button" @click="add">Add a role of interest</x-button>
             </x-section>

@@ -5,7 +5,8 @@
     <ol class="list-unstyled mb-0 mt-2" data-moves>
         @foreach ($moves->lines() as $move)
             <li class="hstack gap-2 border-top py-1"><span>{{ $move['name'] }}</span>
-                <span class="ms-auto text-nowrap">{{ $move['before'] }} → <strong>{{ $move['after'] }}</strong></span></li>
+                <span class="ms-auto text-nowrap">{{ $move['before'] }} →
+                    <strong>{{ $move['after'] }}</strong></span></li>
         @endforeach
     </ol>
 @endif

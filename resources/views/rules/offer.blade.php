@@ -1,10 +1,13 @@
 <x-section title="The offer" class="measure mt-4">
     <x-form :to="route('offers.update', $page->offer)" method="patch" class="vstack gap-3 align-items-start mt-2">
         <div class="row g-3 w-100">
-            <x-field width="col-md-5" label="Name" name="name" required maxlength="60" :value="old('name', $page->offer->name)" />
-            <x-field width="col-md-7" label="What it is" name="about" maxlength="190" :value="old('about', $page->offer->about)" />
+            <x-field width="col-md-5" label="Name" name="name" required maxlength="60"
+                :value="old('name', $page->offer->name)" />
+            <x-field width="col-md-7" label="What it is" name="about" maxlength="190"
+                :value="old('about', $page->offer->about)" />
             <x-field width="col-12" label="The question with which a draft ends" name="question" maxlength="190"
-                placeholder="May I ask who looks after that with you?" :value="old('question', $page->offer->question)" />
+                placeholder="May I ask who looks after that with you?"
+                    :value="old('question', $page->offer->question)" />
         </div>
         <x-button>Keep the offer</x-button>
     </x-form>
@@ -20,9 +23,11 @@
     @if ($page->lessons() !== [])
         <h3 class="mt-3">Taught</h3>
         @foreach ($page->lessons() as $one)
-            <x-form :to="route('titles.destroy', $one['lesson'])" method="delete" class="hstack gap-2 border-bottom py-2">
+            <x-form :to="route('titles.destroy', $one['lesson'])" method="delete"
+                class="hstack gap-2 border-bottom py-2">
                 <span>{{ $one['says'] }} <span class="small text-body-secondary">{{ $one['by'] }}</span></span>
-                <x-button small kind="link" class="ms-auto" aria-label="Undo the lesson on {{ $one['lesson']->title }}">Undo</x-button></x-form>
+                <x-button small kind="link" class="ms-auto"
+                    aria-label="Undo the lesson on {{ $one['lesson']->title }}">Undo</x-button></x-form>
         @endforeach
     @endif
 </x-section>

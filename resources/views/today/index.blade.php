@@ -8,7 +8,8 @@
                 @if ($page->hurry)<strong>{{ $page->hurry }}</strong>@endif</p>
             @foreach ($page->steps as $step)
                 <p class="card card-body mt-3"><span><strong>Next step due:</strong> {{ $step->next_step }} with
-                    {{ $step->contact?->name() ?? $step->account->name }}, <a href="{{ $page->at($step) }}">{{ $step->account->name }}</a></span></p>
+                    {{ $step->contact?->name() ?? $step->account->name }}, <a
+                        href="{{ $page->at($step) }}">{{ $step->account->name }}</a></span></p>
             @endforeach
             @forelse ($page->groups as $group => $rows)
                 <h2 class="fs-6 text-body-secondary border-bottom mt-3 pb-1">{{ $group }}</h2>
@@ -20,20 +21,24 @@
             @empty
                 @unless ($page->isDone)
                     <x-empty>Nothing to approach yet for {{ $page->offer->name }}. <a href="/intake">Bring
-                        a file of accounts</a>, then one of signals; what speaks for whom appears here within a minute.</x-empty>
+                        a file of accounts</a>, then one of signals; what speaks for whom appears here within a
+                            minute.</x-empty>
                 @endunless
             @endforelse
             @if ($page->done->isNotEmpty())
                 <h2 class="fs-6 text-body-secondary border-bottom mt-3 pb-1">Done today</h2>
                 @foreach ($page->done as $approach)
-                    <p class="px-2 py-1"><a href="{{ $page->at($approach) }}">{{ $approach->account->name }}</a>, {{ $approach->kind->label() }}
+                    <p class="px-2 py-1"><a href="{{ $page->at($approach) }}">{{ $approach->account->name }}</a>,
+                        {{ $approach->kind->label() }}
                         @if ($approach->contact) to {{ $approach->contact->name() }} @endif
-                        <span class="text-body-secondary">· {{ $approach->result?->label() ?? 'no result yet' }}</span></p>
+                        <span class="text-body-secondary">·
+                            {{ $approach->result?->label() ?? 'no result yet' }}</span></p>
                 @endforeach
             @endif
         </div>
         <div class="col-lg-4">
-            <div class="offcanvas-lg offcanvas-bottom h-auto sticky-lg-top pt-lg-3" id="focus" tabindex="-1" aria-label="The approach in focus"
+            <div class="offcanvas-lg offcanvas-bottom h-auto sticky-lg-top pt-lg-3" id="focus" tabindex="-1"
+                aria-label="The approach in focus"
                 aria-live="polite">
                 @include('today.focus')
             </div>

@@ -3,7 +3,8 @@
     <td class="text-end font-figure fs-4 fw-semibold">{{ $row->score() }}</td>
     <td><a class="fw-semibold text-body" href="{{ $row->url }}">{{ $row->standing->account->name }}</a><br>
         <span class="small text-body-secondary">{{ $row->about() }}</span>
-        <a hidden aria-keyshortcuts="r" href="{{ route('reasons.create', $row->standing->account_id) }}">Record the reason</a></td>
+        <a hidden aria-keyshortcuts="r" href="{{ route('reasons.create', $row->standing->account_id) }}">Record the
+            reason</a></td>
     <td>
         @if ($row->standing->cause)<span class="text-body-tertiary">{{ ucfirst($row->standing->cause) }}</span>@endif
         @if ($row->barbs() !== [])

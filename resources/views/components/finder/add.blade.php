@@ -6,7 +6,8 @@
         <x-finder.hidden :subject="$page->search->subject" :steps="$page->search->steps" />
         <x-finder.inputs :$inputs />
         <div class="col-12 hstack gap-2">
-            <x-button kind="primary">Add</x-button><x-button :href="$page->address($page->search->steps)">Leave it</x-button>
+            <x-button kind="primary">Add</x-button><x-button :href="$page->address($page->search->steps)">Leave
+                it</x-button>
         </div>
     </div>
 </x-form>

@@ -2,7 +2,8 @@
 @props(['subject', 'steps'])
 <input type="hidden" name="on" value="{{ $subject->value }}">
 @forelse ($steps as $i => $step)
-    @foreach ($step->given as $key => $value)<input type="hidden" name="c[{{ $i }}][{{ $key }}]" value="{{ $value }}">@endforeach
+    @foreach ($step->given as $key => $value)<input type="hidden" name="c[{{ $i }}][{{ $key }}]"
+        value="{{ $value }}">@endforeach
 @empty
     <input type="hidden" name="c[]" value="">
 @endforelse

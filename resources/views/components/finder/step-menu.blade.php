@@ -1,7 +1,9 @@
 @props(['stair', 'page'])
 <div class="dropdown">
-    <a class="text-body-secondary px-1" href="{{ $stair->edited() }}" role="button" data-bs-toggle="dropdown" data-bs-auto-close="outside"
-        data-bs-popper-config='{"strategy":"fixed"}' aria-expanded="{{ $stair->isOpen || $stair->mistake ? 'true' : 'false' }}"
+    <a class="text-body-secondary px-1" href="{{ $stair->edited() }}" role="button" data-bs-toggle="dropdown"
+        data-bs-auto-close="outside"
+        data-bs-popper-config='{"strategy":"fixed"}' aria-expanded="{{ $stair->isOpen || $stair->mistake ? 'true'
+            : 'false' }}"
         aria-label="Change this step: {{ $stair->step()->field->label() }}">⋯</a>
     <div @class(['dropdown-menu p-3', 'show' => $stair->isOpen || $stair->mistake])>
         @if ($stair->mistake)<p class="text-danger small mb-2" role="alert">{{ $stair->mistake }}</p>@endif
@@ -11,9 +13,12 @@
             <div class="col-12"><x-button small kind="primary">Set</x-button></div>
         </x-form>
         <div class="d-flex flex-wrap gap-2 mt-3">
-            <x-button small :href="$stair->switched()">{{ $stair->step()->isOff() ? 'Switch on' : 'Switch off' }}</x-button>
-            @if ($stair->earlier())<x-button small :href="$stair->earlier()" aria-label="Move {{ $stair->step()->field->label() }} one earlier">←</x-button>@endif
-            @if ($stair->later())<x-button small :href="$stair->later()" aria-label="Move {{ $stair->step()->field->label() }} one later">→</x-button>@endif
+            <x-button small :href="$stair->switched()">{{ $stair->step()->isOff() ? 'Switch on'
+                : 'Switch off' }}</x-button>
+            @if ($stair->earlier())<x-button small :href="$stair->earlier()"
+                aria-label="Move {{ $stair->step()->field->label() }} one earlier">←</x-button>@endif
+            @if ($stair->later())<x-button small :href="$stair->later()"
+                aria-label="Move {{ $stair->step()->field->label() }} one later">→</x-button>@endif
             <x-button small :href="$stair->varied()">Vary</x-button>
             <x-button small :href="$stair->removed()">Remove</x-button>
         </div>

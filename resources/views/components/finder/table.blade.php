@@ -3,7 +3,8 @@
     @foreach ($results->rows() as $row)
         <tr data-row data-url="{{ $row['url'] }}">
             @if ($results->mayBeTicked())
-                <td><input class="form-check-input" type="checkbox" form="keep-form" name="only[]" value="{{ $row['id'] }}"
+                <td><input class="form-check-input" type="checkbox" form="keep-form" name="only[]"
+                    value="{{ $row['id'] }}"
                     aria-label="Choose {{ $row['name'] }}"></td>
             @endif
             <td><a class="fw-semibold text-body" href="{{ $row['url'] }}">{{ $row['name'] }}</a><br>
@@ -16,9 +17,11 @@
                 <td>@if ($row['line'])<x-barb :line="$row['line']" bare />@endif</td>
                 <td class="small">{{ $row['cells']['after'] }}</td>
             @else
-                <td class="small">{{ $row['cells']['industry'] }}</td><td class="small">{{ $row['cells']['place'] }}</td>
+                <td class="small">{{ $row['cells']['industry'] }}</td><td
+                    class="small">{{ $row['cells']['place'] }}</td>
                 <td>@if ($row['line'])<x-barb :line="$row['line']" bare />@endif</td>
-                <td class="small text-end">{{ $row['cells']['heads'] }}</td><td class="small text-end">{{ $row['cells']['contacts'] }}</td>
+                <td class="small text-end">{{ $row['cells']['heads'] }}</td><td
+                    class="small text-end">{{ $row['cells']['contacts'] }}</td>
             @endif
             @if ($row['work'])<td class="small text-nowrap">{{ $row['work'] }}</td>@endif
             <td class="text-end font-figure fs-4 fw-semibold">{{ $row['priority'] }}</td>

@@ -2,17 +2,22 @@
 @props(['row'])
 @if ($row->test() === 'range')
     <div class="row g-2">
-        <x-field width="col-6 col-md-4" label="From" :name="$row->name('low')" :value="$row->given('low')" inputmode="text" />
-        <x-field width="col-6 col-md-4" label="To" :name="$row->name('high')" :value="$row->given('high')" inputmode="text" />
+        <x-field width="col-6 col-md-4" label="From" :name="$row->name('low')" :value="$row->given('low')"
+            inputmode="text" />
+        <x-field width="col-6 col-md-4" label="To" :name="$row->name('high')" :value="$row->given('high')"
+            inputmode="text" />
     </div>
 @elseif ($row->test() === 'within')
     <div class="row g-2">
         <x-field width="col-8" label="Latitude, longitude" :name="$row->name('value')" :value="$row->given('value')" />
-        <x-field width="col-4" label="Within km" :name="$row->name('low')" :value="$row->given('low')" inputmode="decimal" />
+        <x-field width="col-4" label="Within km" :name="$row->name('low')" :value="$row->given('low')"
+            inputmode="decimal" />
     </div>
 @elseif ($row->test() === 'any')
-    <x-picker :name="$row->name('any').'[]'" :chosen="$row->chosen()" :typed="$row->name('value')" :value="$row->given('value')"
-        :label="'Any of these, by '.$row->field()->label()" :suggests="route('rules.suggest', ['field' => $row->field()->value])" />
+    <x-picker :name="$row->name('any').'[]'" :chosen="$row->chosen()" :typed="$row->name('value')"
+        :value="$row->given('value')"
+        :label="'Any of these, by '.$row->field()->label()"
+            :suggests="route('rules.suggest', ['field' => $row->field()->value])" />
 @else
     <x-query :name="$row->name('value')" label="Words they use, as a query" :value="$row->given('value')" />
 @endif

@@ -3,14 +3,18 @@
     data-url="{{ route('accounts.show', $row->standing->account_id) }}">
     <div class="row gx-3 gy-1 align-items-center">
         <div class="col-12 col-md-8 min-w-0">
-            <a class="d-block fs-5 fw-semibold text-body text-truncate" href="{{ route('accounts.show', $row->standing->account_id) }}"
-                hx-get="{{ $row->address() }}" hx-target="#focus" hx-replace-url="true" hx-sync="#focus:replace">{{ $row->draft->headline() }}</a>
+            <a class="d-block fs-5 fw-semibold text-body text-truncate"
+                href="{{ route('accounts.show', $row->standing->account_id) }}"
+                hx-get="{{ $row->address() }}" hx-target="#focus" hx-replace-url="true"
+                    hx-sync="#focus:replace">{{ $row->draft->headline() }}</a>
             <p class="text-truncate">
-                @if ($row->contact)<strong>{{ $row->contact->name() }}</strong>@if ($row->contact->title), {{ $row->contact->title }}@endif · @endif
+                @if ($row->contact)<strong>{{ $row->contact->name() }}</strong>@if ($row->contact->title),
+                    {{ $row->contact->title }}@endif · @endif
                 <span class="text-primary" data-name>{{ $row->standing->account->name }}</span></p>
             <div class="hstack gap-3 overflow-hidden">
                 @foreach ($row->barbs() as $line)<x-barb :$line />@endforeach
-                @if ($row->more() > 0)<span class="small text-body-secondary text-nowrap">and {{ $row->more() }} more</span>@endif
+                @if ($row->more() > 0)<span class="small text-body-secondary text-nowrap">and {{ $row->more() }}
+                    more</span>@endif
             </div>
         </div>
         <div class="col-9 col-md-3"><x-fuse :act-by="$row->standing->act_by" :way="$row->way()" /></div>

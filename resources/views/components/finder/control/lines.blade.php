@@ -1,2 +1,3 @@
 @props(['control'])
-<x-field width="col-12" :label="$control->label" :name="$control->name" :value="$control->value" lines="2" :required="$control->required" autofocus />
+<x-field width="col-12" :label="$control->label" :name="$control->name" :value="$control->value" lines="2"
+    :required="$control->required" autofocus />

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Lists;
+
+use App\Finder\Rows;
+use App\Models\Account;
+use App\Models\Contact;
+use App\Models\Watch;
+use App\View\Say;
+use Carbon\CarbonImmutable;
+use Luftig\Core\Finder\Subject;
+
+/** Who is new on a watch, as a mail tells it: the first of them by name. */
+final readonly class Digest
+{
+    private const NAMED = 20;
+
+    /** @param  array<int, string>  $why  of each newcomer, by its id */
+    public function __construct(public Watch $watch, private array $why, private CarbonImmutable $since)
+    {
+    }
+
+    public function subject(): string
+    {
+        return "{$this->watch->name}: ".count($this->why).' new';
+    }
+
+    public function about(): string
+    {
+        $since = Say::weekday($this->since->setTimezone($this->watch->time_zone));
+
+        return $this->subject()." since $since, ".$this->since->setTimezone($this->watch->time_zone)->isoFormat('HH:mm').'.';
+    }
+
+    /** @return list<string> */
+    public function lines(): array
+    {
+        $ids = array_slice(array_keys($this->why), 0, self::NAMED);
+        $records = Rows::of($this->watch->offer, Subject::from($this->watch->subject), $ids)->records;
+
+        return array_map(fn (Account|Contact $record): string => self::name($record).": {$this->why[$record->id]}", $records);
+    }
+
+    public function more(): int
+    {
+        return max(0, count($this->why) - self::NAMED);
+    }
+
+    private static function name(Account|Contact $record): string
+    {
+        return $record instanceof Account ? $record->name
+            : implode(', ', array_filter([$record->name(), $record->title, $record->account->name]));
+    }
+}

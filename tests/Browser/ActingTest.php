@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverDimension;
+
+/** Words that are used where they stand: copied, mailed, said; and the same on a phone. */
+final class ActingTest extends BrowserTestCase
+{
+    private const PHONE = [390, 844];
+
+    public function test_words_are_copied_by_a_key_and_the_approach_is_recorded_and_undone(): void
+    {
+        $this->signIn('Jonte');
+        $this->hears();
+        $this->open('/accounts/1');
+        $this->see('Draft to');
+        $words = $this->find('[data-words]')->getAttribute('data-words');
+        $this->keys('c');
+        $this->see('Was it done?');
+        self::assertSame($words, $this->until('window.copied', 'Nothing was copied.'));
+        $this->dialog('.btn-primary')->click();
+        $this->see('is recorded.');
+        $this->press($this->find('.toast button:not(.btn-close)'));
+        $this->see('The approach is undone; the reason is ready again.');
+        $this->open('/reasons');
+        $this->press('Glasverk Tunhede');
+        $this->see('The evidence as it was');
+        $this->see(mb_substr((string) $words, 0, 40));
+    }
+
+    public function test_a_mail_has_a_subject_and_the_words(): void
+    {
+        $this->signIn('Jonte');
+        $this->open('/accounts/1');
+        parse_str((string) parse_url((string) $this->find('[aria-keyshortcuts=m]')->getAttribute('href'), PHP_URL_QUERY), $mail);
+        self::assertSame($this->find('[data-words]')->getAttribute('data-words'), $mail['body']);
+        self::assertLessThanOrEqual(7, count(explode(' ', (string) $mail['subject'])));
+    }
+
+    public function test_on_a_phone_the_list_comes_first_and_opens_what_is_tapped(): void
+    {
+        $window = $this->browser->manage()->window();
+        $before = $window->getSize();
+        $window->setSize(new WebDriverDimension(...self::PHONE));
+        try {
+            $this->signIn('Jonte');
+            $this->see('left in your pace');
+            self::assertFalse($this->browser->executeScript('return document.querySelector("#focus").checkVisibility({visibilityProperty: true})'));
+            $name = $this->all('[data-row] [data-name]')[1]->getText();
+            $this->press($this->all('[data-row] [hx-get]')[1]);
+            $this->until('document.querySelector("#focus.show h2")?.innerText === arguments[0]', 'The one that was tapped is not open.', $name);
+            $this->press($this->find('#focus .btn-close'));
+            $this->until('document.querySelector("#focus.show") === null', 'It stays open.');
+            foreach (['/', '/accounts/1', '/finder', '/reasons', '/contacts/1', '/rules/1', '/intake'] as $view) {
+                $this->open($view);
+                $this->find('h1');
+                self::assertTrue($this->browser->executeScript('return document.documentElement.scrollWidth <= innerWidth'), "$view scrolls sideways");
+            }
+            $this->press('Screens');
+            $this->press($this->find('#screens.show a[href="/reasons"]'));
+            $this->until('document.querySelector("h1")?.innerText === "Reasons"', 'It leads nowhere.');
+        } finally {
+            $window->setSize($before);
+        }
+    }
+
+    /** What a browser without a person in front of it would not let go through. */
+    private function hears(): void
+    {
+        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => 'Page.addScriptToEvaluateOnNewDocument',
+            'params' => ['source' => 'Object.defineProperty(navigator, "clipboard", {value: {writeText: async (text) => { window.copied = text; }}})'],
+        ]);
+    }
+}
