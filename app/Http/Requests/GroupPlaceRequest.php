@@ -46,9 +46,16 @@ final class GroupPlaceRequest extends FormRequest
         match (true) {
             $named->isEmpty() => $fail("Nobody at this account is called “{$name}”."),
             $named->count() > 1 => $fail("Several people at this account are called “{$name}”, so who is meant is not clear."),
-            $named->sole()->is($this->route('contact')) => $fail('Nobody reports to themselves.'),
+            $named->sole()->getKey() === $this->contact()?->getKey() => $fail('Nobody reports to themselves.'),
             default => null,
         };
+    }
+
+    private function contact(): ?Contact
+    {
+        $contact = $this->route('contact');
+
+        return $contact instanceof Contact ? $contact : null;
     }
 
     /** @return Collection<int, Contact> */

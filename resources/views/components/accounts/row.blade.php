@@ -5,7 +5,7 @@
         <span class="small text-body-secondary">{{ $row->about() }}</span>
         <a hidden aria-keyshortcuts="r" href="{{ route('reasons.create', $row->standing->account_id) }}">Record the
             reason</a></td>
-    <td>
+    <td class="col-4 mw-0">
         @if ($row->standing->cause)<span class="text-body-tertiary">{{ ucfirst($row->standing->cause) }}</span>@endif
         @if ($row->barbs() !== [])
             <div class="d-flex flex-wrap column-gap-3">
