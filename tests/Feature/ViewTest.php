@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Account;
+use App\Models\Channel;
+use App\Models\Contact;
+use App\Models\Role;
+use App\Models\Signal;
+use App\Models\User;
+use App\Standings\Barred;
+use App\View\Choices;
+use App\View\Components\Barb;
+use App\View\Components\Fuse;
+use App\View\Head;
+use App\View\Line;
+use App\View\Reasons\Drafting;
+use App\View\Rules\Suggestions;
+use App\View\Say;
+use App\View\Screen;
+use App\View\Tab;
+use App\View\Undo;
+use App\View\Ways;
+use Carbon\CarbonImmutable;
+use Illuminate\Pagination\LengthAwarePaginator;
+use Luftig\Core\Profile\Field;
+use Luftig\Core\Profile\Mode;
+use Luftig\Core\Signal\Kind;
+use Luftig\Core\Signal\Stage;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/** What the screens write: numbers, days, barbs, and what can be done with words. */
+final class ViewTest extends TestCase
+{
+    /** @return array<string, array{string, string}> */
+    public static function words(): array
+    {
+        $now = CarbonImmutable::parse('2026-11-23T09:00:00Z');
+        $day = $now->startOfDay();
+
+        return [
+            'a part' => ['.80', Say::part(.8)], 'a whole' => ['1.00', Say::part(1.0)], 'a part against' => ['−.25', Say::part(-.25)],
+            'points' => ['+11.0', Say::points(11.02)], 'points down' => ['−40.0', Say::points(-40.0)], 'none' => ['0.0', Say::points(-.04)],
+            'a share' => ['49 %', Say::percent(.4886)], 'growth' => ['+12 %', Say::growth(.118)], 'decline' => ['−6 %', Say::growth(-.06)],
+            'a number' => ['9,014', Say::number(9014)], 'one of them' => ['1 contact', Say::count(1, 'contact')],
+            'several' => ['1,200 contacts', Say::count(1200, 'contact')], 'with a plural of its own' => ['3 agencies', Say::count(3, 'agency', 'agencies')],
+            'a priority' => ['69', Say::priority(68.997)], 'no priority' => ['–', Say::priority(null)], 'tenths' => ['68.9', Say::tenths(68.94)],
+            'heads' => ['1,021 heads', Say::heads(1021)], 'heads as given' => ['ca. 260 heads', Say::heads(260, 'ca. 260')],
+            'no heads' => ['heads unknown', Say::heads(null)], 'a day' => ['23 November', Say::day($now)],
+            'a weekday' => ['Monday 23 November', Say::weekday($now)], 'a date' => ['23 November 2026', Say::date($now)],
+            'a moment' => ['23 November 2026, 09:00 UTC', Say::moment($now)], 'months' => ['Nov 2026 – now', Say::months($now, null)],
+            'unknown months' => ['? – Nov 2026', Say::months(null, $now)], 'a line' => ['Hobro · glass', Say::line('Hobro', null, '', 'glass')],
+            'cut' => ['Round B, €1…', Say::cut('Round B, €12M, for a line', 11)], 'millions' => ['EUR 1.5 million', Say::money(1.5e6, 'EUR')],
+            'hundredths' => ['44', (string) Say::hundredths(.44)], 'hundredths at most' => ['100', (string) Say::hundredths(1.7)],
+            'pages' => ['21–40 of 9,014', Say::pages(new LengthAwarePaginator(range(1, 20), 9014, 20, 2))],
+            'no hurry' => ['no hurry', Say::hurry(null)],
+        ];
+    }
+
+    #[DataProvider('words')]
+    public function test_numbers_and_days_are_written_as_people_read_them(string $expected, string $written): void
+    {
+        self::assertSame($expected, $written);
+    }
+
+    public function test_a_fuse_shrinks_to_nothing_and_says_when_it_ran_out(): void
+    {
+        $fuse = fn (int $days): Fuse => new Fuse(CarbonImmutable::today()->addDays($days));
+        self::assertSame([.5, 'act within 30 days', false], [$fuse(30)->left, $fuse(30)->words, $fuse(30)->soon]);
+        self::assertSame([1.0, false], [$fuse(90)->left, $fuse(90)->soon]);
+        self::assertSame([0.0, 'act today', true], [$fuse(0)->left, $fuse(0)->words, $fuse(0)->soon]);
+        self::assertSame(['act within 2 days', true, false], [$fuse(2)->words, $fuse(2)->soon, $fuse(3)->soon]);
+        self::assertSame([0.0, 'ran out 4 days ago', false], [$fuse(-4)->left, $fuse(-4)->words, $fuse(-4)->soon]);
+        self::assertNull((new Fuse(null))->left);
+    }
+
+    /** @return array<string, array{float, float, Stage, string, bool, int, string}> push, freshness, stage → tone, hollow, strokes, end of the shaft */
+    public static function barbs(): array
+    {
+        return [
+            'a strong fresh one' => [.4, 1.0, Stage::Fresh, '', false, 4, 'H40'], 'a weak one' => [.05, 1.0, Stage::Fresh, '', false, 1, 'H40'],
+            'strong, half gone' => [.2, .5, Stage::Fading, 'fading', false, 4, 'H23'], 'one that rises' => [.18, .6, Stage::Rising, '', true, 3, 'H26.4'],
+            'one against' => [-.15, 1.0, Stage::Fresh, 'against', false, 2, 'H40'], 'nearly spent' => [.012, .1, Stage::Fading, 'fading', false, 2, 'H10.1'],
+        ];
+    }
+
+    #[DataProvider('barbs')]
+    public function test_a_barb_is_as_long_as_it_is_fresh_with_a_stroke_for_what_it_pushes(float $push, float $freshness, Stage $stage, string $tone, bool $hollow, int $strokes, string $shaft): void
+    {
+        $signal = new Signal(['title' => 'Round B closed', 'occurred_at' => now()]);
+        $barb = new Barb(new Line($signal, Kind::Funding, $freshness, 1.0, 0, $push, null, $stage, 0.0, .5));
+        self::assertSame([$tone, $hollow, $strokes], [$barb->tone, $barb->hollow, substr_count($barb->path(), 'l3-7')]);
+        self::assertStringStartsWith("M6 9.5$shaft", $barb->path());
+        self::assertStringContainsString($push < 0 ? 'speaks against' : $stage->value, $barb->says);
+    }
+
+    public function test_words_go_only_by_ways_that_work_and_may_be_used(): void
+    {
+        $account = Account::query()->create(['name' => 'Glasverk Tunhede', 'domain' => 'tunhede.example']);
+        $contact = Contact::query()->create(['account_id' => $account->id, 'first_name' => 'Pernille', 'last_name' => 'Rye', 'profile' => 'people.example/pernille']);
+        foreach (['dead@tunhede.example' => 'invalid', 'pernille@tunhede.example' => 'valid'] as $address => $state) {
+            Channel::query()->create(['contact_id' => $contact->id, 'type' => 'email', 'value' => $address, 'state' => $state]);
+        }
+        Channel::query()->create(['contact_id' => $contact->id, 'type' => 'direct_phone', 'value' => '+45 96 (00) 12', 'state' => 'unknown']);
+        $ways = fn (): Ways => Ways::toAccount($account, $contact->load('channels'), "Hello Pernille,\nhow & why?", 'Round B, 12M', Barred::now());
+        self::assertSame('mailto:pernille%40tunhede.example?subject=Round%20B%2C%2012M&body=Hello%20Pernille%2C%0Ahow%20%26%20why%3F', $ways()->mail);
+        self::assertSame(['tel:+45960012', 'https://people.example/pernille', $contact->id], [$ways()->phone, $ways()->profile, $ways()->contact]);
+        $contact->profile = 'javascript:alert(1)';
+        self::assertNull($ways()->profile, 'what a file brought is not run');
+        $this->actingAs($this->rep)
+            ->post(route('keep-out.store'), ['value' => 'pernille@tunhede.example', 'reason' => 'asked']);
+        self::assertNull($ways()->mail, 'an address on the keep-out is not written to, and a dead one neither');
+        self::assertNull(Ways::toAccount($account, null, 'Hello', 'x', Barred::now())->mail);
+    }
+
+    public function test_screens_have_a_letter_each_and_leads_see_more_of_them(): void
+    {
+        $rep = new User(['role' => Role::Rep]);
+        $lead = new User(['role' => Role::Lead]);
+        $keys = array_map(fn (Screen $one): string => $one->key(), Screen::cases());
+        self::assertSame($keys, array_unique($keys), 'no letter twice');
+        self::assertNotContains('g', $keys);
+        self::assertSame(['Intake', 'Keep-out', 'My pace'], array_map(fn (Screen $one): string => $one->label(), Screen::menu($rep)));
+        self::assertSame([Screen::Rules, Screen::Team], array_values(array_udiff(Screen::all($lead), Screen::all($rep), fn (Screen $a, Screen $b): int => $a->value <=> $b->value)));
+        self::assertSame(['/', '/keep-out'], [Screen::Today->path(), Screen::KeepOut->path()]);
+    }
+
+    public function test_small_parts_of_tables_and_forms(): void
+    {
+        self::assertSame(['Priority', true, false], [Head::from('#Priority')->label, Head::from('#Priority')->isNumber, Head::from('#Priority')->isHidden]);
+        self::assertSame(['Choose', true], [Head::from('-Choose')->label, Head::from('-Choose')->isHidden]);
+        self::assertSame([' ↓', ' ↑', ''], [Head::number('Fit', '/', 'descending')->arrow(), Head::text('Name', '/', 'ascending')->arrow(), Head::text('Why')->arrow()]);
+        self::assertSame(['must' => 'must', 'must_not' => 'must not', 'prefer' => 'prefer'], Choices::of(Mode::class));
+        self::assertSame(['1,200', ''], [(new Tab('All', '/', true, 1200))->count, (new Tab('All', '/', true))->count]);
+        self::assertSame(['to' => '/x', 'method' => 'delete', 'fields' => []], Undo::by('delete', '/x'));
+    }
+
+    public function test_values_are_suggested_by_code_by_name_and_by_everyday_words(): void
+    {
+        self::assertSame('textiles (13)', Suggestions::of(Field::Industries, 'textil')[13] ?? null);
+        self::assertArrayHasKey(23, Suggestions::of(Field::Industries, '23'));
+        self::assertSame(['SE' => 'Sweden'], array_intersect_key(Suggestions::of(Field::Country, 'swed'), ['SE' => 0]));
+        self::assertSame([], Suggestions::of(Field::Headcount, '4'));
+        self::assertSame([], Suggestions::of(Field::Country, ' '));
+    }
+
+    public function test_a_draft_rests_on_the_first_fresh_signal_of_each_kind(): void
+    {
+        $line = fn (int $id, Kind $kind, Stage $stage, float $push): Line => new Line(
+            (new Signal(['title' => "No. $id", 'occurred_at' => now()]))->forceFill(['id' => $id]), $kind, 1.0, 1.0, 0, $push, $push, $stage, 0.0, .5,
+        );
+        $lines = [
+            $line(1, Kind::Funding, Stage::Fading, .5), $line(2, Kind::Funding, Stage::Fresh, .4), $line(3, Kind::Funding, Stage::Fresh, .3),
+            $line(4, Kind::OwnEngagement, Stage::Fresh, .3), $line(5, Kind::Hiring, Stage::Fresh, .2), $line(6, Kind::News, Stage::Fresh, .1),
+        ];
+        self::assertSame([2, 5], array_map(fn (Line $one): int => $one->signal->id, Drafting::restsOn(null, $lines)));
+    }
+}
