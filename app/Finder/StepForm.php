@@ -109,7 +109,7 @@ final readonly class StepForm
             default => [],
         };
         try {
-            return array_merge([], ...array_map(fn (string $key): array => isset($this->given[$key]) ? Query::read($this->query($key))->hints : [], $keys));
+            return array_merge([], ...array_map(fn (string $key): array => isset($this->given[$key]) ? Query::parse($this->query($key))->hints : [], $keys));
         } catch (Mistake) {
             return [];
         }

@@ -11,15 +11,18 @@ use App\Models\Contact;
 use App\Models\GroupPlace;
 use App\Models\Offer;
 use App\Models\Reservation;
+use App\Models\Signal;
 use App\Models\Standing;
 use App\Models\User;
 use App\Standings\Barred;
+use App\Standings\RuleBook;
 use App\View\Reach;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Luftig\Core\Person\Title;
 use Luftig\Core\Priority\Choice;
 use Luftig\Core\Priority\Choosable;
+use Luftig\Core\Priority\ContactPoints;
 use Luftig\Core\Priority\Part;
 
 /** Gives rule 9 what it needs to choose: for a rep, the few people of an account to contact now. */
@@ -55,10 +58,11 @@ final readonly class Choosing
         $places = GroupPlace::query()->where('offer_id', $this->offer->id)->whereIn('account_id', $ids)->get()->keyBy('contact_id');
         $byAccount = $contacts->groupBy('account_id');
         $withRoles = ($this->offer->rules->buyer_roles ?? []) !== [];
+        $about = $this->about($standings, $contacts);
         $choices = [];
         foreach ($standings as $standing) {
             $ranked = array_column($standing->contacts ?? [], null, 0);
-            $choosable = ($byAccount[$standing->account_id] ?? collect())->map(function (Contact $contact) use ($ranked, $approached, $reserved, $held, $heldAccounts, $places, $withRoles): Choosable {
+            $choosable = ($byAccount[$standing->account_id] ?? collect())->map(function (Contact $contact) use ($ranked, $approached, $reserved, $held, $heldAccounts, $places, $withRoles, $about): Choosable {
                 $place = $places[$contact->id] ?? null;
                 $row = $place?->removed || $place?->part === Part::Blocker ? null : $ranked[$contact->id] ?? null;
                 $made = $approached[$contact->id] ?? null;
@@ -74,12 +78,44 @@ final readonly class Choosing
                     isset($reserved[$contact->id]),
                     $made === null ? null : CarbonImmutable::parse($made, 'UTC')->diffInSeconds(CarbonImmutable::now()) / 86400,
                     isset($held[$contact->id]) || isset($heldAccounts[$contact->account_id]),
+                    isset($about[$contact->id]) && $row !== null,
                 );
             });
             $choices[$standing->account_id] = Choice::of($choosable, Choice::most($standing->account->headcount), $pressed[$standing->account_id] ?? 0);
         }
 
         return $choices;
+    }
+
+    /**
+     * Whom the strongest live signal of their account is about, as far as they take part in buying.
+     *
+     * @param  Collection<int, Standing>  $standings
+     * @param  Collection<int, Contact>  $contacts
+     * @return array<int, true> by contact
+     */
+    private function about(Collection $standings, Collection $contacts): array
+    {
+        $strongest = $standings->map(fn (Standing $standing): ?int => $standing->lines[0][0] ?? null)->filter()->all();
+        $whose = Signal::query()->whereIn('id', $strongest)->whereNotNull('contact_id')->pluck('contact_id')->all();
+        $byId = $contacts->keyBy('id');
+        $roles = $this->offer->rules === null ? null : RuleBook::of($this->offer->rules)->roles;
+        $about = [];
+        foreach ($standings as $standing) {
+            foreach ($whose as $id) {
+                $contact = $byId[$id] ?? null;
+                if ($contact === null || $contact->account_id !== $standing->account_id) {
+                    continue;
+                }
+                $account = $standing->account->loadMissing('places');
+                $role = $roles?->of($contact->reading, (string) $contact->title, $account->headquarters()?->country, $account->headcount);
+                if ($role !== null && $role->match >= ContactPoints::MATCH) {
+                    $about[$id] = true;
+                }
+            }
+        }
+
+        return $about;
     }
 
     /** What the team together does to an account, where it is as much as the account bears; else null. */

@@ -179,7 +179,7 @@ final class Standings
         $pushes = [];
         foreach ($timing->signals as $signal) {
             [$contact, $concerns] = $facts->marks[$signal->id] ?? [null, 0];
-            $pushes[] = [$signal->push, $contact, $concerns];
+            $pushes[] = [$signal->push, $contact, $concerns, $signal->kind->isEngagement()];
         }
 
         return ContactRanking::of($book->roles, $facts->contactsFor($book->offer), new ContactPush($pushes), $facts->account->country, $facts->account->headcount, $facts->isAssociation());

@@ -25,7 +25,7 @@ final readonly class Reading
             return new self(null);
         }
         try {
-            $query = Query::read($text);
+            $query = Query::parse($text);
         } catch (QueryMistake $mistake) {
             return new self(null, mistake: $mistake->inWords());
         }

@@ -70,7 +70,7 @@ final readonly class Condition
             throw new Mistake('Words are looked for in '.implode(', ', array_column(Passage::cases(), 'value')).'.');
         }
 
-        return new self($field, $exclude, $keepsUnknown ?? $exclude, query: Query::read($query), which: $which);
+        return new self($field, $exclude, $keepsUnknown ?? $exclude, query: Query::parse($query), which: $which);
     }
 
     /** @param  array{float, float}  $of */

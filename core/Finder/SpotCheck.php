@@ -43,7 +43,10 @@ final readonly class SpotCheck
         }
         [$low, $high] = self::interval($judged === 0 ? null : $fits / $judged, $judged, $population);
 
-        return new self($low, $high, [max((float) $fits, $low * $population), max((float) $fits, $high * $population)], self::more($judged === 0 ? .5 : $fits / $judged, $judged, $population));
+        // Those judged are known: at least so many are good, and at least so many are not.
+        $good = static fn (float $share): float => min((float) ($population - $judged + $fits), max((float) $fits, $share * $population));
+
+        return new self($low, $high, [$good($low), $good($high)], self::more($judged === 0 ? .5 : $fits / $judged, $judged, $population));
     }
 
     /**

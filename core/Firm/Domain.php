@@ -27,6 +27,8 @@ final readonly class Domain
 
     private static function host(string $text): ?string
     {
+        // An address as mail programs write it: Anna <anna@firm.example>.
+        $text = preg_match('~<([^<>]+)>~', $text, $address) ? $address[1] : $text;
         $host = mb_strtolower(trim($text));
         if (self::isHost($host)) {
             return $host;

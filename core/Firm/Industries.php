@@ -9,6 +9,10 @@ use Luftig\Core\Text\Fold;
 /** Names of industries, and what the labels in people's files mean. */
 final class Industries
 {
+    /** Four digits are ISIC's; a fifth, and a letter, are a country's own. Nothing may follow but a name. */
+    private const CODE = '/^\s*(?:(?:ISIC|NACE|SNI|WZ|NAF|SIC|PKD|SBI|TOL|DB)\b\W*)?[A-U]?\s*(\d\d)(?:[. ]?(\d)(?:[. ]?(\d))?)?'
+        .'(?:[. ]?\d{1,2})?\s?[A-Z]?(?=$|\s*[-–:,;]\s*\p{L}|\s+\p{L}{2})/u';
+
     public static function name(string $code): string
     {
         for ($part = $code; strlen($part) >= 2; $part = substr($part, 0, -1)) {
@@ -21,14 +25,14 @@ final class Industries
     }
 
     /**
-     * A code as ISIC writes it ("C 23.10", "2310", "23"), or a label.
+     * A code as ISIC or a country's own edition of it writes it ("C 23.10", "2310", "23", "2573A", "62010"), or a label.
      *
      * @return array{string|null, bool} the part of the tree, and whether that is sure; null where nothing comes near
      */
     public static function read(string $label): array
     {
-        if (preg_match('/^\s*(?:ISIC|NACE)?\s*[A-U]?\s*(\d\d)[. ]?(\d{0,2})\b/', $label, $digits)) {
-            $code = $digits[1].$digits[2];
+        if (preg_match(self::CODE, $label, $digits)) {
+            $code = $digits[1].($digits[2] ?? '').($digits[3] ?? '');
 
             return isset(self::names()[$digits[1]]) ? [$code, true] : [null, false];
         }

@@ -54,7 +54,8 @@ final readonly class Choice
         $taken = [];
         while (count($taken) < $left && $weights !== []) {
             arsort($weights);
-            $id = array_key_first($weights);
+            // One speaks to whom the reason is about.
+            $id = $taken === [] ? self::about($open) ?? array_key_first($weights) : array_key_first($weights);
             unset($weights[$id]);
             $taken[] = $id;
             foreach ($weights as $other => $weight) {
@@ -80,9 +81,21 @@ final readonly class Choice
             $contact->held => Skip::Held,
             $contact->approachedDaysAgo !== null && $contact->approachedDaysAgo <= self::REST => Skip::Approached,
             ! $contact->reachable => Skip::NoWay,
-            $contact->priority < self::ENOUGH => Skip::Below20,
+            $contact->priority < self::ENOUGH && ! $contact->about => Skip::Below20,
             default => null,
         };
+    }
+
+    /** @param  array<int|string, Choosable>  $open */
+    private static function about(array $open): int|string|null
+    {
+        foreach ($open as $id => $contact) {
+            if ($contact->about) {
+                return $id;
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -94,7 +107,7 @@ final readonly class Choice
      */
     private static function withSigner(array $taken, array $open, int $left): array
     {
-        $signs = array_keys(array_filter($open, static fn (Choosable $contact): bool => $contact->part === Part::SignsOff));
+        $signs = array_keys(array_filter($open, static fn (Choosable $contact): bool => $contact->part === Part::SignsOff && $contact->priority >= self::ENOUGH));
         if ($left === 0 || $signs === [] || array_intersect($taken, $signs) !== []) {
             return $taken;
         }

@@ -12,6 +12,7 @@ final readonly class Choosable
      * @param  int  $functions  a set
      * @param  bool  $reachable  has a channel or a path
      * @param  bool  $held  until the answers of a trial are in
+     * @param  bool  $about  the account's strongest live signal is about them, and they are eligible with a match of .4 or more
      */
     public function __construct(
         public int|string $id,
@@ -23,6 +24,7 @@ final readonly class Choosable
         public bool $reserved = false,
         public ?float $approachedDaysAgo = null,
         public bool $held = false,
+        public bool $about = false,
     ) {
     }
 }

@@ -41,9 +41,10 @@ final readonly class ContactRanking
                 $others = max($others, $access);
             }
             $pushed = $push->on($id, $role->title->functions);
-            $priority = ContactPoints::of($role->value, $pushed, $access)->priority();
+            $own = $push->own($id);
+            $priority = ContactPoints::of($role->value, $pushed, $access, $own, $role->match)->priority();
             $priorities[] = $priority;
-            $ranked[] = new RankedContact($id, $role, $pushed, $access, $priority, $role->part($headcount, $push->hasOwn($id)));
+            $ranked[] = new RankedContact($id, $role, $pushed, $access, $priority, $role->part($headcount, $push->hasOwn($id)), $own);
         }
         arsort($priorities);
         $sorted = [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Luftig\Core\Profile;
 
 use Luftig\Core\Firm\IndustryTree;
+use Luftig\Core\Firm\Technology;
 use Luftig\Core\Mistake;
 use Luftig\Core\Text\Fold;
 
@@ -16,13 +17,22 @@ final readonly class AnyOf implements Test
     /** @var array<string, true> folded */
     private array $values;
 
-    /** @param  non-empty-list<string>  $values */
+    /**
+     * @param  non-empty-list<string>  $values
+     *
+     * @throws Mistake where the field is not tested so, or a value is empty
+     */
     public function __construct(private Field $field, array $values)
     {
         if ($field->test() !== 'any') {
             throw Mistake::at('any', "A list of values does not suit {$field->value}.");
         }
-        $this->values = array_fill_keys(array_map(self::fold(...), $values), true);
+        $folded = array_map(fn (string $value): string => $this->key($value), $values);
+        $empty = array_search('', $folded, true);
+        if ($empty !== false) {
+            throw Mistake::at("any[$empty]", 'A value is empty; it would say nothing.');
+        }
+        $this->values = array_fill_keys($folded, true);
     }
 
     public function membership(AccountFacts $account, bool $gate): ?float
@@ -36,26 +46,33 @@ final readonly class AnyOf implements Test
         };
     }
 
-    /** @param  list<string>  $codes */
+    /**
+     * Known only more coarsely than what is asked, it is unknown: whether a maker of metal goods makes pumps.
+     *
+     * @param  list<string>  $codes
+     */
     private function ofIndustries(array $codes): ?float
     {
         $best = 0.0;
+        $isCoarse = false;
         foreach ($codes as $place => $code) {
             foreach ($this->values as $wanted => $_) {
                 if (IndustryTree::holds((string) $wanted, $code)) {
                     $best = max($best, $place === 0 ? 1.0 : self::SIDE_INDUSTRY);
+                } elseif (IndustryTree::holds($code, (string) $wanted)) {
+                    $isCoarse = true;
                 }
             }
         }
 
-        return $codes === [] ? null : $best;
+        return $codes === [] || $best === 0.0 && $isCoarse ? null : $best;
     }
 
     /** @param  list<string>  $names */
     private function ofTechnologies(array $names): ?float
     {
         foreach ($names as $name) {
-            if (isset($this->values[self::fold($name)])) {
+            if (isset($this->values[$this->key($name)])) {
                 return 1.0;
             }
         }
@@ -82,6 +99,14 @@ final readonly class AnyOf implements Test
     private function ofValue(?string $value): ?float
     {
         return $value === null ? null : (float) isset($this->values[self::fold($value)]);
+    }
+
+    /** As values are compared; of technologies all variants of a name are one, as in the Finder. */
+    private function key(string $value): string
+    {
+        $folded = trim(Fold::letters($value));
+
+        return $this->field === Field::Technologies ? Technology::key($value) ?: $folded : $folded;
     }
 
     private static function fold(string $value): string

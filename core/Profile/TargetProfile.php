@@ -49,10 +49,11 @@ final readonly class TargetProfile
         }
 
         return new Fit(
-            $factor * ($met + self::UNKNOWN * ($all - $known)) / $all,
-            $known / $all,
-            $factor * $met / $all,
-            $factor * ($met + $all - $known) / $all,
+            // Sums of parts may miss the whole by the last digit.
+            min($factor, $factor * ($met + self::UNKNOWN * ($all - $known)) / $all),
+            min(1.0, $known / $all),
+            min($factor, $factor * $met / $all),
+            min($factor, $factor * ($met + $all - $known) / $all),
             $out,
             $unverified,
             $memberships,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Shell;
 
+use Luftig\Core\Mistake;
 use Luftig\Core\Person\BusinessFunction;
 use Luftig\Core\Person\TitleReader;
 use Luftig\Core\Priority\BuyerRole;
@@ -16,6 +17,9 @@ use Luftig\Core\Priority\Skip;
 /** Rules 7 to 9. */
 final class ContactsOperation implements Operation
 {
+    /** No push of signals comes near it. */
+    private const LARGEST = 1e9;
+
     public static function name(): string
     {
         return 'contacts';
@@ -38,7 +42,10 @@ final class ContactsOperation implements Operation
             'buyer_roles[].exclude' => 'text query, optional: titles that are not eligible for it',
             'buyer_roles[].weight' => 'above 0 (1 without one)',
             'buyer_roles[].variants' => '{country: text query}, optional: titles that belong to it there as well',
-            'contacts[]' => 'id, title, country?, push, access (0–1), intro? (0–1), live?, approached_days_ago?, kept_out?, reserved?, held?',
+            'contacts[]' => 'id, title, country?, push, push_own?, about?, access (0–1), intro? (0–1), live?, approached_days_ago?, '
+                .'kept_out?, reserved?, held?',
+            'contacts[].push_own' => 'the part of the push that is from their own signals',
+            'contacts[].about' => 'true: the account’s strongest live signal is about them',
             'approached_14d' => 'approaches in the last 14 days, optional',
             'take' => 'how many at most, optional (rule 9 without one)',
             'answer: skipped[].why' => Input::values(Skip::class),
@@ -64,23 +71,41 @@ final class ContactsOperation implements Operation
         $roles = array_map(self::role(...), $input->objects('buyer_roles'));
         $approached = $input->optionalNumber('approached_14d', 0) ?? 0.0;
         $most = $input->optionalInteger('take') ?? Choice::most($headcount);
-        $ranked = $choosable = [];
-        foreach ($input->objects('contacts') as $contact) {
-            [$row, $candidate] = self::contact($contact, $roles, $headcount, $association);
+        $ranked = $choosable = $ids = [];
+        foreach ($input->objects('contacts') as $i => $contact) {
+            // A place in the list stands for each, since an id of digits would be made a number.
+            [$id, $row, $candidate] = self::contact($contact, $i, $roles, $headcount, $association);
+            if (in_array($id, $ids, true)) {
+                throw Mistake::at("contacts[$i].id", "The id “{$id}” stands here twice.");
+            }
+            $ids[$i] = $id;
             $choosable[] = $candidate;
             if ($row !== null) {
                 $ranked[] = $row;
             }
         }
         $input->done();
-        usort($ranked, static fn (array $a, array $b): int => $b['priority'] <=> $a['priority'] ?: $a['id'] <=> $b['id']);
+        usort($ranked, static fn (array $a, array $b): int => $b['priority'] <=> $a['priority'] ?: self::order($a['id'], $b['id']));
+        usort($choosable, static fn (Choosable $a, Choosable $b): int => self::order($ids[$a->id], $ids[$b->id]));
         $choice = Choice::of($choosable, $most, $approached);
+        $skipped = $choice->skipped;
+        ksort($skipped);
 
         return [
             'ranked' => $ranked,
-            'taken' => $choice->taken,
-            'skipped' => array_map(static fn (int|string $id, Skip $why): array => ['id' => $id, 'why' => $why->value], array_keys($choice->skipped), $choice->skipped),
+            'taken' => array_map(static fn (int|string $i): int|string => $ids[$i], $choice->taken),
+            'skipped' => array_map(
+                static fn (int|string $i, Skip $why): array => ['id' => $ids[$i], 'why' => $why->value],
+                array_keys($skipped),
+                $skipped,
+            ),
         ];
+    }
+
+    /** Numbers as numbers, before texts as texts. */
+    private static function order(int|string $a, int|string $b): int
+    {
+        return [is_string($a), $a] <=> [is_string($b), $b];
     }
 
     /** Also how a stored rule set is read. */
@@ -110,27 +135,41 @@ final class ContactsOperation implements Operation
 
     /**
      * @param  list<BuyerRole>  $roles
-     * @return array{array<string, mixed>|null, Choosable}
+     * @return array{int|string, array<string, mixed>|null, Choosable}  id, how they are ranked, how rule 9 looks at them
      */
-    private static function contact(Input $input, array $roles, ?int $headcount, bool $association): array
+    private static function contact(Input $input, int $place, array $roles, ?int $headcount, bool $association): array
     {
         $id = $input->id('id');
         $text = $input->optionalString('title') ?? '';
         $country = $input->optionalString('country');
+        $country = $country === null ? null : strtoupper($country);
         $access = $input->number('access', 0, 1);
         $intro = $input->optionalNumber('intro', 0, 1) ?? 0.0;
-        $push = $input->number('push');
+        $push = $input->number('push', -self::LARGEST, self::LARGEST);
+        $own = $input->optionalNumber('push_own', -self::LARGEST, self::LARGEST) ?? 0.0;
+        $about = $input->boolean('about');
         $live = $input->boolean('live');
         $title = TitleReader::standard()->read($text, $country, $headcount);
         $role = RoleOfContact::best($roles, $title, $text, $country, $headcount, $association);
-        $priority = $role === null ? null : ContactPoints::of($role->value, $push, $access)->priority();
+        $priority = $role === null ? null : ContactPoints::of($role->value, $push, $access, $own, $role->match)->priority();
         $part = $role?->part($headcount, $live, $intro);
         $choosable = new Choosable(
-            $id, $priority, $part, $title->functions, $access > 0 || $intro > 0,
-            $input->boolean('kept_out'), $input->boolean('reserved'), $input->optionalNumber('approached_days_ago', 0), $input->boolean('held'),
+            $place,
+            $priority,
+            $part,
+            $title->functions,
+            $access > 0 || $intro > 0,
+            $input->boolean('kept_out'),
+            $input->boolean('reserved'),
+            $input->optionalNumber('approached_days_ago', 0),
+            $input->boolean('held'),
+            $about && $role !== null && $role->match >= ContactPoints::MATCH,
         );
         $input->done();
+        $ranked = $role === null ? null : [
+            'id' => $id, 'priority' => $priority, 'role' => $role->value, 'buyer_role' => $role->buyerRole->name, 'part' => $part?->value,
+        ];
 
-        return [$role === null ? null : ['id' => $id, 'priority' => $priority, 'role' => $role->value, 'buyer_role' => $role->buyerRole->name, 'part' => $part?->value], $choosable];
+        return [$id, $ranked, $choosable];
     }
 }

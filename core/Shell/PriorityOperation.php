@@ -9,6 +9,9 @@ use Luftig\Core\Priority\Points;
 /** Rule 6. */
 final class PriorityOperation implements Operation
 {
+    /** No push of signals comes near it. */
+    private const LARGEST = 1e9;
+
     public static function name(): string
     {
         return 'priority';
@@ -21,7 +24,7 @@ final class PriorityOperation implements Operation
 
     public static function fields(): array
     {
-        return ['fit' => '0–1', 'push' => 'number', 'access' => '0–1'];
+        return ['fit' => '0–1', 'push' => 'number, at most a thousand million either way', 'access' => '0–1'];
     }
 
     public static function example(): array
@@ -31,7 +34,7 @@ final class PriorityOperation implements Operation
 
     public static function answer(Input $input): array
     {
-        $points = Points::of($input->number('fit', 0, 1), $input->number('push'), $input->number('access', 0, 1));
+        $points = Points::of($input->number('fit', 0, 1), $input->number('push', -self::LARGEST, self::LARGEST), $input->number('access', 0, 1));
         $input->done();
 
         return [

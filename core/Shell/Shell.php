@@ -54,17 +54,37 @@ final class Shell
         if (is_array($input) && array_is_list($input) && ! ($input === [] && str_starts_with(ltrim($json), '{'))) {
             return [self::encode(array_map(static function (mixed $one) use ($operation): array {
                 try {
-                    return $operation::answer(Input::of($one));
+                    return self::tidy($operation::answer(Input::of($one)));
                 } catch (Mistake $mistake) {
                     return self::explain($mistake);
                 }
             }, $input)), 0];
         }
         try {
-            return [self::encode($operation::answer(Input::of($input))), 0];
+            return [self::encode(self::tidy($operation::answer(Input::of($input)))), 0];
         } catch (Mistake $mistake) {
             return [self::error($mistake), 1];
         }
+    }
+
+    /**
+     * Numbers as JSON has them: none that is no number, and no zero with a sign.
+     *
+     * @param  array<mixed>  $answer
+     * @return array<mixed>
+     */
+    private static function tidy(array $answer): array
+    {
+        array_walk_recursive($answer, static function (mixed &$value): void {
+            if (is_float($value) && ! is_finite($value)) {
+                throw new Mistake('A number of this input is too large to be reckoned with.');
+            }
+            if ($value === 0.0) {
+                $value = 0.0;
+            }
+        });
+
+        return $answer;
     }
 
     private static function help(): string

@@ -57,6 +57,12 @@ enum Kind: string
         };
     }
 
+    /** Something that one person did, which says little of others at the account (rule 8). */
+    public function isEngagement(): bool
+    {
+        return $this === self::PostEngagement || $this === self::OwnEngagement;
+    }
+
     /** Whether the person concerned would expect us to know of it, so that words may mention it (rule 19). */
     public function mayBeQuoted(): bool
     {

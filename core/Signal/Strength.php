@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Signal;
 
+use Luftig\Core\Text\Fold;
+
 /** How much of it happened, 0–1, from the raw facts (rule 2, last column). */
 final class Strength
 {
     private const ROUNDS = [
         'pre-seed' => .8, 'seed' => .8, 'a' => 1.0, 'b' => .9, 'grant' => .6, 'debt' => .5, 'undisclosed' => .5,
     ];
+
+    private const ROUND_WORDS = ['series', 'serie', 'round', 'runde', 'runda', 'ronde', 'financing', 'funding', 'tour', 'de', 'table'];
 
     private const ENGAGEMENTS = [
         'wrote' => 1.0, 'commented' => .9, 'passed on' => .7, 'reacted' => .5,
@@ -22,13 +26,21 @@ final class Strength
      */
     public static function ofFunding(?string $round, ?float $amount, ?int $headcount): float
     {
-        $round = strtolower(trim($round ?? ''));
+        $round = self::round($round ?? '');
         $weight = self::ROUNDS[$round] ?? (preg_match('/^[c-z]$/', $round) ? .6 : .5);
         if ($amount === null || $amount <= 0 || $headcount === null || $headcount <= 0) {
             return $weight * .6;
         }
 
         return $weight * min(1.0, max(.3, log10($amount / $headcount / 1000) / 2));
+    }
+
+    /** A round as sources write it: Series A, A round, Round B, pre seed. */
+    private static function round(string $text): string
+    {
+        $words = array_diff(Fold::words($text), self::ROUND_WORDS);
+
+        return implode('-', $words === ['preseed'] ? ['pre', 'seed'] : $words);
     }
 
     /** @param  list<bool>  $openings one entry a distinct opening: whether title and text both match */

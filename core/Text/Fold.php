@@ -19,10 +19,17 @@ final class Fold
         .'|(?<![\p{L}\p{N}])\p{L}{1,2}&\p{L}(?![\p{L}\p{N}])'
         .'|[\p{L}\p{N}]+~u';
 
+    /** What is not seen, as a hyphen that a line could break at. */
+    private const UNSEEN = '/[\x{00AD}\x{200B}-\x{200D}\x{2060}\x{FEFF}]/u';
+
+    /** Signs of ownership; some would fold into letters. */
+    private const SIGNS = ['™' => ' ', '℠' => ' ', '®' => ' ', '©' => ' '];
+
     /** Case and accents folded; punctuation and spaces as they were. */
     public static function letters(string $text): string
     {
         if (preg_match('/[^\x00-\x7F]/', $text)) {
+            $text = strtr(preg_replace(self::UNSEEN, '', mb_scrub($text)) ?? $text, self::SIGNS);
             $text = Normalizer::normalize($text, Normalizer::FORM_KD) ?: mb_scrub($text);
             $text = preg_replace('/\p{Mn}+/u', '', mb_strtolower($text)) ?? '';
 

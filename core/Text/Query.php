@@ -4,35 +4,32 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Text;
 
-/** A text query as a person types it, ready to be matched and to be read back (rule 11). */
+/** A text query as a person types or pastes it, ready to be matched and to be read back (rule 11). */
 final readonly class Query
 {
-    /** What makes several lines one query, and not a list of phrases. */
-    private const OPERATOR = '~(?:^|[\s(])(?:AND|OR|NOT)(?=[\s)(]|$)|["“”„]|(?:^|[\s(])-(?=[\p{L}\p{N}.(])|\*(?=[\s)]|$)~u';
+    /** What makes several lines or parts one query, and not a list of phrases. */
+    private const OPERATOR = '~(?:^|[\s(,])(?:AND|OR|NOT)(?=[\s),(]|$)|["“”„«»]|(?:^|[\s(,])-(?=[\p{L}\p{N}.(])|\*(?=[\s),]|$)~u';
+
+    /** Between the parts of a list; a comma within parentheses, or within a number, parts nothing. */
+    private const PARTS = '~\n|(?:,(?!\d)|(?<!\d),)(?![^()\n]*\))~u';
 
     /** @param  list<string>  $hints plain sentences on what was read in another way than it might have been meant */
     private function __construct(private Node $root, public array $hints)
     {
     }
 
-    /** @throws QueryMistake with the position of the mistake, in characters from 0 */
+    /**
+     * A query, or a list of phrases parted by commas or line breaks, of which any is enough.
+     *
+     * @throws QueryMistake with the position of the mistake, in characters from 0
+     */
     public static function parse(string $query): self
     {
-        $tokens = Tokens::of($query);
-
-        return new self((new QueryParser($tokens->list))->parse(), $tokens->hints);
-    }
-
-    /**
-     * What somebody typed or pasted: a query, or a list of phrases, of which any is enough.
-     *
-     * @throws QueryMistake
-     */
-    public static function read(string $text): self
-    {
-        $phrases = self::pasted($text);
+        $phrases = self::pasted($query);
         if ($phrases === []) {
-            return self::parse($text);
+            $tokens = Tokens::of($query);
+
+            return new self((new QueryParser($tokens->list))->parse(), $tokens->hints);
         }
         $nodes = $hints = [];
         foreach ($phrases as $phrase) {
@@ -48,16 +45,19 @@ final readonly class Query
     }
 
     /**
-     * The phrases of a pasted list: several lines without any operator.
+     * The phrases of a list without any operator.
      *
      * @return list<string> none: it is a query
      */
     public static function pasted(string $text): array
     {
         $text = mb_scrub($text);
-        $lines = array_values(array_unique(array_filter(array_map(trim(...), explode("\n", $text)), static fn (string $line): bool => $line !== '')));
+        if (preg_match(self::OPERATOR, $text) === 1) {
+            return [];
+        }
+        $parts = array_filter(array_map(trim(...), preg_split(self::PARTS, $text) ?: []), static fn (string $part): bool => $part !== '');
 
-        return count($lines) < 2 || preg_match(self::OPERATOR, $text) === 1 ? [] : $lines;
+        return count($parts) < 2 ? [] : array_values(array_unique($parts));
     }
 
     public function matches(string $text): bool

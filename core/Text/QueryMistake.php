@@ -34,6 +34,11 @@ final class QueryMistake extends Mistake
         return self::at($at, 'There is nothing between these parentheses.');
     }
 
+    public static function tooDeep(int $at): self
+    {
+        return self::at($at, 'So many parentheses inside each other cannot be read.');
+    }
+
     public static function missingOperand(string $operator, int $at): self
     {
         return self::at($at, $operator === 'NOT' || $operator === '-'

@@ -74,6 +74,36 @@ final class ContactsTest extends TestCase
         self::assertEqualsWithDelta(.55, $push->on(8, 0), 1e-12);
     }
 
+    public function test_what_somebody_did_themselves_counts_as_of_a_champion_at_least(): void
+    {
+        // −30 + 25·.2·1.5 + 25·(.5 − .2)·.4 + 15·.6 = −30 + 7.5 + 3 + 9
+        self::assertEqualsWithDelta(-10.5, ContactPoints::of(.2, .5, .6, .4, .4)->total(), 1e-12);
+        self::assertEqualsWithDelta(-13.5, ContactPoints::of(.2, .5, .6, .4, .39)->total(), 1e-12, 'of another function: no more than their role');
+        self::assertEqualsWithDelta(-30 + 25 * .8 * 1.5 + 9, ContactPoints::of(.8, .5, .6, .4, 1.0)->total(), 1e-12, 'a role above that is worth what it is');
+    }
+
+    public function test_what_somebody_else_engaged_with_counts_a_quarter(): void
+    {
+        $maintenance = BusinessFunction::Maintenance->bit();
+        $push = new ContactPush([[.5, null, 0, false], [.4, 7, 0, true], [.2, 7, $maintenance, false], [.3, null, 0, true]]);
+        self::assertEqualsWithDelta(.25 + .4 + .2 + .15, $push->on(7, $maintenance), 1e-12, 'their own in full, of nobody in particular half');
+        self::assertEqualsWithDelta(.25 + .1 + .2 + .15, $push->on(8, $maintenance), 1e-12);
+        self::assertEqualsWithDelta(.25 + .1 + .1 + .15, $push->on(8, 0), 1e-12);
+        self::assertEqualsWithDelta(.6, $push->own(7), 1e-12);
+        self::assertSame(0.0, $push->own(8));
+    }
+
+    public function test_whom_the_reason_is_about_comes_first_even_under_twenty(): void
+    {
+        $about = fn (float $priority, bool $keptOut = false): Choosable => new Choosable('about', $priority, Part::User, 1, keptOut: $keptOut, about: true);
+        $others = [new Choosable('a', 80, Part::SignsOff, 1), new Choosable('b', 70, Part::User, 2)];
+        self::assertSame(['about', 'b', 'a'], Choice::of([...$others, $about(12)], 3)->taken, 'who shares a function with them counts .85: 68 against 70');
+        self::assertSame(['about', 'a'], Choice::of([...$others, $about(12)], 2)->taken, 'and the last makes room for who signs off');
+        self::assertSame(['a', 'b'], Choice::of([...$others, $about(12, true)], 3)->taken);
+        self::assertSame([], Choice::of([$about(90)], 1, 1)->taken, 'where the account is full, nobody is');
+        self::assertSame(Skip::AccountFull, Choice::of([$about(12)], 1, 1)->skipped['about']);
+    }
+
     public function test_the_choice_spreads_over_functions_and_has_somebody_who_signs_off(): void
     {
         $choose = fn (int $most, float $approached = 0): array => Choice::of([

@@ -43,6 +43,8 @@ final class FinderTest extends TestCase
         self::assertSame([30.0, 30.0], SpotCheck::of(30, 35, 35)->expected);
         self::assertSame([0.0, 1.0], [SpotCheck::of(0, 0, 50)->low, SpotCheck::of(0, 0, 50)->high]);
         self::assertSame(0, SpotCheck::of(0, 0, 0)->more);
+        self::assertLessThanOrEqual(15.0, SpotCheck::of(10, 20, 25)->expected[1], 'ten of them are known not to be good');
+        self::assertGreaterThanOrEqual(10.0, SpotCheck::of(10, 20, 25)->expected[0]);
         $this->expectException(Mistake::class);
         SpotCheck::of(3, 2, 10);
     }
@@ -78,7 +80,7 @@ final class FinderTest extends TestCase
             [$low, $high] = $interval($fits / $judged, $judged, $population);
             $check = SpotCheck::of($fits, $judged, $population);
             self::assertEqualsWithDelta([$low, $high], [$check->low, $check->high], 1e-9);
-            self::assertEqualsWithDelta([max($fits, $low * $population), max($fits, $high * $population)], $check->expected, 1e-6);
+            self::assertEqualsWithDelta(array_map(fn (float $share): float => min($population - $judged + $fits, max($fits, $share * $population)), [$low, $high]), $check->expected, 1e-6);
             for ($needed = $judged; $needed < $population; $needed++) {
                 [$low, $high] = $interval($fits / $judged, $needed, $population);
                 if ($high - $low <= .2) {

@@ -45,6 +45,28 @@ final class FirmTest extends TestCase
         self::assertSame('Glass and glass products', Industries::name('2310'));
     }
 
+    /** @return list<array{string, string|null}> as it is written, the class that is meant; null: it is no code */
+    public static function codes(): array
+    {
+        return [
+            ['2573A', '2573'], ['62010', '6201'], ['62.01.0', '6201'], ['C 23.10', '2310'], ['NACE 25.73 - tools', '2573'], ['WZ 22', '22'],
+            ['SNI 23190', '2319'], ['23 glass', '23'], ['24/7 services', null], ['24 h', null], ['24x7', null], ['365', '365'], ['99999999', null],
+        ];
+    }
+
+    #[DataProvider('codes')]
+    public function test_codes_of_industries_are_read_and_other_numbers_are_none(string $written, ?string $code): void
+    {
+        [$read, $isSure] = Industries::read($written);
+        self::assertSame($code, $isSure ? $read : null);
+    }
+
+    public function test_a_domain_is_read_out_of_an_address_as_mail_programs_write_it(): void
+    {
+        self::assertSame('firm.de', Domain::from('Anna <anna@firm.de>')?->name);
+        self::assertNull(Domain::from('Anna <anna>'));
+    }
+
     public function test_variants_of_a_technology_are_one(): void
     {
         foreach (['Vedliko Plan', 'vedliko-plan', 'VedlikoPlan', 'Vedliko Plan 4', 'Vedliko Plan v2.1', 'Vedliko Plan, version 12', 'Védliko Plan (release 3)'] as $name) {

@@ -54,9 +54,28 @@ final class FitTest extends TestCase
 
         self::assertSame(1.0, $m('23', '2310'), 'a class counts for its division');
         self::assertSame(1.0, $m('C', '2310'), 'and for its section');
-        self::assertSame(0.0, $m('2310', '23'), 'a division not for its class');
+        self::assertNull($m('2310', '23'), 'a division may hold the class or not');
         self::assertSame(.6, $m('23', '4690', '2310'), 'a side industry counts less');
         self::assertNull($m('23'));
+    }
+
+    public function test_variants_of_a_technology_are_one_and_an_empty_value_is_refused(): void
+    {
+        $runs = fn (string $asked, string $has): ?float => (new AnyOf(Field::Technologies, [$asked]))->membership(new AccountFacts(technologies: [$has]), false);
+        self::assertSame([1.0, 1.0, 0.0], [$runs('Vedliko-Plan', 'VedlikoPlan v2.1'), $runs('Tryklog', 'TRYKLOG 4'), $runs('Tryklog', 'Tryk')]);
+        try {
+            new AnyOf(Field::PostalCode, ['41', ' ']);
+            self::fail('An empty area would hold every place.');
+        } catch (Mistake $mistake) {
+            self::assertSame('any[1]', $mistake->at);
+        }
+    }
+
+    public function test_bounds_do_not_pass_one_by_the_last_digit(): void
+    {
+        $wishes = array_map(fn (float $weight): Criterion => new Criterion('c', Mode::Prefer, new AnyOf(Field::Country, ['SE']), $weight), [.1, .2, .3, .7, 1.1, 2.3]);
+        $fit = (new TargetProfile(...$wishes))->fitOf(new AccountFacts(country: 'SE'));
+        self::assertSame([1.0, 1.0, 1.0, 1.0], [$fit->value, $fit->coverage, $fit->low, $fit->high]);
     }
 
     public function test_places_technologies_and_words(): void

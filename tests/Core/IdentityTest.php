@@ -92,6 +92,17 @@ final class IdentityTest extends TestCase
         self::assertSame(['7', '24'], CompanyName::of('Glas 7/24')->numbers, 'in whatever order');
     }
 
+    public function test_a_legal_form_at_the_beginning_is_one_only_where_it_stands_so(): void
+    {
+        $equal = fn (string $a, string $b): bool => CompanyName::of($a)->equals(CompanyName::of($b));
+        self::assertFalse($equal('EV Components GmbH', 'Components GmbH'));
+        self::assertSame([true, true, true, true], [$equal('AB Glas', 'Glas AB'), $equal('SIA Baltik', 'Baltik'), $equal('Foo e.V.', 'Foo'), $equal('Lux S.à r.l.', 'Lux Sarl')]);
+        self::assertTrue($equal("Mu\u{308}ller AG", 'Mueller AG'), 'an umlaut in two pieces is one');
+        foreach ([['Füe', 'Fuee'], ['Åre', 'Aare'], ['Mueller', 'Müller'], ['Bøe', 'Boee']] as [$a, $b]) {
+            self::assertSame([true, CompanyName::of($b)->key()], [$equal($a, $b), CompanyName::of($a)->key()], "$a and $b");
+        }
+    }
+
     public function test_equal_names_share_their_key_and_likeness_is_symmetric(): void
     {
         $name = Generators::elements('Müller Glas GmbH', 'Mueller Glas', 'Bøg & Lund ApS', 'Boeg og Lund', 'AB Åkra', 'Aakra', 'GmbH');

@@ -23,7 +23,7 @@ final class QueryTest extends TestCase
     {
         return [
             ['operations OR "cold store" -assistant', '(operations or “cold store”) and not assistant'],
-            ['a b OR c AND NOT d', 'a and (b or (c and not d))'],
+            ['a b OR c AND NOT d', '(a and b) or (c and not d)'],
             ['(a OR b) -(c d)', '(a or b) and not (c and d)'],
             ['follow-up maint*', '“follow up” and maint…'],
             ['C++ .NET R&D', 'c++ and .net and r&d'],
@@ -90,7 +90,7 @@ final class QueryTest extends TestCase
     {
         return [
             ['', 0, 'empty'], ['  ?! ', 0, 'empty'], ['ä "x', 2, 'closing quote'], ['(a', 0, 'not closed'], ['a )', 2, 'closes nothing'],
-            ['a ()', 2, 'nothing between'], ['a OR', 2, 'both sides'], ['AND a', 0, 'both sides'], ['a NOT', 2, 'must follow'], ['a AND OR b', 2, 'both sides'],
+            ['a ()', 2, 'nothing between'], ['a OR', 2, 'both sides'], ['AND a', 0, 'both sides'], ['a NOT', 2, 'must follow'], ['-a OR b', 3, 'both sides'], ['a OR', 2, 'both sides'], ['a AND OR b', 2, 'both sides'],
         ];
     }
 
@@ -148,6 +148,74 @@ final class QueryTest extends TestCase
         self::assertSame([...array_fill(0, count($found), true), ...array_fill(0, count($notFound), false)], array_map($read->matches(...), [...$found, ...$notFound]));
     }
 
+    /** @return list<array{string, string}> query, how it is read; worked from the sentences of the rule */
+    public static function precedences(): array
+    {
+        return [
+            ['sales manager OR account manager', '(sales and manager) or (account and manager)'],
+            ['owner OR founder -assistant', '(owner or founder) and not assistant'],
+            ['-assistant owner OR founder', '(owner or founder) and not assistant'],
+            ['owner -assistant OR founder', '(owner or founder) and not assistant'],
+            ['owner NOT assistant OR founder', '(owner or founder) and not assistant'],
+            ['marketing OR NOT sales', 'marketing or not sales'],
+            ['a AND NOT b OR c', '(a and not b) or c'],
+            ['a OR -b c', 'a or (not b and c)'],
+            ['(-a b OR c) d', '((not a and b) or c) and d'],
+            ['(a OR b -c) d', '((a or b) and not c) and d'],
+            ['a (b -c) OR d', '(a and (b and not c)) or d'],
+            ['-a -b', 'not a and not b'],
+            ['NOT a AND b', 'b and not a'],
+            ['NOT NOT a b', 'b and not not a'],
+            ['plant manager, maintenance manager', '“plant manager” or “maintenance manager”'],
+            ['plant manager, maintenance OR energy', '“plant manager” or (maintenance or energy)'],
+            ['plant manager, maintenance manager -assistant', '(“plant manager” or (maintenance and manager)) and not assistant'],
+            ["plant manager\nmaint*", '“plant manager” or maint…'],
+            ['(plant manager, chief) -deputy', '(“plant manager” or chief) and not deputy'],
+            ["maintenance OR\nenergy", 'maintenance or energy'],
+            ['manager,', 'manager'], [', a, , b ,', 'a or b'], ['1,5 bar', '“1 5” and bar'],
+        ];
+    }
+
+    #[DataProvider('precedences')]
+    public function test_what_binds_tighter_and_what_a_minus_excludes_from(string $query, string $words): void
+    {
+        self::assertSame($words, Query::parse($query)->readsAs());
+    }
+
+    /** @return list<array{string, string, string}> query, how it is read, a part of its hint */
+    public static function guesses(): array
+    {
+        return [
+            ['manager –assistant', 'manager and assistant', 'write -assistant to exclude'], ['manager --assistant', 'manager and assistant', 'write -assistant to exclude'],
+            ['«plant manager»', '“plant manager”', 'read as quotes'], ['man*ger', '“man ger”', 'only at the end'], ['*ger', 'ger', 'only at the end'],
+        ];
+    }
+
+    #[DataProvider('guesses')]
+    public function test_nothing_is_guessed_without_a_word(string $query, string $words, string $hint): void
+    {
+        $read = Query::parse($query);
+        self::assertSame($words, $read->readsAs());
+        self::assertCount(1, $read->hints);
+        self::assertStringContainsString($hint, $read->hints[0]);
+    }
+
+    public function test_signs_of_ownership_and_hyphens_that_are_not_seen_are_no_part_of_a_word(): void
+    {
+        self::assertSame(['airlog', 'pro'], Fold::words('Airlog™ Pro®'));
+        self::assertSame(['druckluft'], Fold::words("Druck\u{AD}luft"));
+        self::assertTrue(Query::parse('druckluft airlog')->matches("Airlog™ für Druck\u{AD}luft"));
+    }
+
+    public function test_a_query_of_any_length_and_depth_is_read_or_refused(): void
+    {
+        $long = implode(' OR ', array_map(fn (int $i): string => "word$i", range(1, 100_000)));
+        self::assertTrue(Query::parse($long)->matches('the word99999 of it'));
+        $this->expectException(QueryMistake::class);
+        $this->expectExceptionMessage('inside each other');
+        Query::parse(str_repeat('(', 10_000).'a'.str_repeat(')', 10_000));
+    }
+
     /** @return list<array{string, list<string>}> text, the phrases of the list that it is; none: a query */
     public static function pastes(): array
     {
@@ -167,14 +235,14 @@ final class QueryTest extends TestCase
 
     public function test_a_list_is_met_by_any_of_its_phrases(): void
     {
-        $read = Query::read("Head of Maintenance\n –\nLeiter (m/w/d)\nnot this");
+        $read = Query::parse("Head of Maintenance\n –\nLeiter (m/w/d)\nnot this");
         self::assertSame(['“–” has no letter or digit in it and is left out.'], $read->hints);
         self::assertSame('“head of maintenance” or “leiter m w d” or “not this”', $read->readsAs());
         self::assertSame([true, true, true, false, false], array_map($read->matches(...), ['the head of maintenance', 'Leiter (M/W/D)', 'is this or not this', 'head of plant maintenance', 'this']));
-        self::assertSame('maintenance or plant', Query::read("maintenance OR\nplant")->readsAs());
-        self::assertSame('maintenance and plant', Query::read('maintenance plant')->readsAs());
+        self::assertSame('maintenance or plant', Query::parse("maintenance OR\nplant")->readsAs());
+        self::assertSame('maintenance and plant', Query::parse('maintenance plant')->readsAs());
         $this->expectException(QueryMistake::class);
-        Query::read(" ?\n !");
+        Query::parse(" ?\n !");
     }
 
     public function test_how_typical_a_phrase_is_follows_the_log_odds(): void

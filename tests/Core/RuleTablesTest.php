@@ -323,4 +323,19 @@ final class RuleTablesTest extends TestCase
         self::assertEqualsWithDelta(Knows::ofWorkingTogether(18, 112, false), Knows::ofWorkingTogether(18, null, false), 1e-12, 'an unknown size is the middle of 50 to 249 by logarithm');
         self::assertSame(0.0, Knows::together([]));
     }
+
+    /** @return list<array{string|null, float}> as sources write it, round × .6 for an unknown amount */
+    public static function rounds(): array
+    {
+        return [
+            ['Series A', 1.0], ['series-b', .9], ['Round C', .6], ['D round', .6], ['Seed', .8], ['pre seed', .8], ['Preseed', .8],
+            ['grant', .6], ['Debt financing', .5], ['undisclosed', .5], ['Series', .5], [null, .5],
+        ];
+    }
+
+    #[DataProvider('rounds')]
+    public function test_rounds_are_read_as_sources_write_them(?string $round, float $weight): void
+    {
+        self::assertEqualsWithDelta($weight * .6, Strength::ofFunding($round, null, null), 1e-12);
+    }
 }

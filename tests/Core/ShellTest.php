@@ -82,4 +82,51 @@ final class ShellTest extends TestCase
         self::assertSame('a.example', $answers[0]['domain']);
         self::assertSame('text', $answers[1]['error']['at']);
     }
+
+    public function test_contacts_keep_their_ids_and_none_is_lost(): void
+    {
+        $ask = function (string $contacts): array {
+            return json_decode(Shell::run(['contacts'], fn (): string => '{"headcount":420,"buyer_roles":[{"name":"M","functions":["maintenance"]}],"contacts":['.$contacts.']}')[0], true);
+        };
+        $contact = fn (string $id, string $more = ''): string => '{"id":'.$id.',"title":"Head of Maintenance","push":1,"access":0.5'.$more.'}';
+        self::assertSame(['12', '7'], $ask($contact('"12"').','.$contact('"7"'))['taken'], 'digits in quotes stay a text, and texts go by letters');
+        self::assertSame([7, 12, '3'], array_column($ask($contact('"3"').','.$contact('12').','.$contact('7'))['ranked'], 'id'));
+        self::assertSame('contacts[1].id', $ask($contact('5').','.$contact('5'))['error']['at']);
+        self::assertCount(2, $ask($contact('5').','.$contact('"5"'))['ranked'], 'a number and a text are two');
+        self::assertSame([['id' => '9', 'why' => 'kept_out']], $ask($contact('"9"', ',"kept_out":true'))['skipped']);
+        self::assertSame($ask($contact('1', ',"country":"SE"')), $ask($contact('1', ',"country":"se"')));
+    }
+
+    public function test_the_push_of_their_own_and_whom_the_reason_is_about_change_the_answer(): void
+    {
+        $ask = fn (string $more): array => json_decode(Shell::run(['contacts'], fn (): string => '{"headcount":420,"buyer_roles":[{"name":"M","functions":["maintenance"],"neighbours":["operations"]}],"contacts":[{"id":1,"title":"Plant Planner","push":0.5,"access":0.6'.$more.'},{"id":2,"title":"Head of Maintenance","push":1,"access":0.6}]}')[0], true);
+        $priority = fn (array $answer): float => array_column($answer['ranked'], 'priority', 'id')[1];
+        self::assertGreaterThan($priority($ask('')), $priority($ask(',"push_own":0.5')));
+        self::assertSame([2], $ask('')['taken']);
+        self::assertSame([1, 2], $ask(',"about":true')['taken']);
+    }
+
+    /** @return list<array{string, string}> operation, input that no rule is made for */
+    public static function extremes(): array
+    {
+        return [
+            ['priority', '{"fit":0.8,"push":1e308,"access":0.5}'], ['priority', '{"fit":0.8,"push":-1e308,"access":0.5}'],
+            ['contacts', '{"headcount":1,"buyer_roles":[{"name":"M","functions":["maintenance"]}],"contacts":[{"id":1,"title":"x","push":1e308,"access":0.5}]}'],
+            ['fit', '{"criteria":[{"name":"x","field":"region","mode":"must","any":[" "]}],"account":{}}'],
+            ['priority', '[[1]]'], ['priority', '"x"'], ['priority', 'null'], ['priority', '{"fit":"\\ud800"}'], ['match', str_repeat('[', 600)],
+        ];
+    }
+
+    #[DataProvider('extremes')]
+    public function test_anything_that_json_can_hold_is_answered_with_a_sentence(string $operation, string $json): void
+    {
+        $answer = json_decode(Shell::run([$operation], fn (): string => $json)[0], true);
+        self::assertMatchesRegularExpression('/^[A-Z].+\.$/su', $answer['error']['message'] ?? $answer[0]['error']['message'] ?? '');
+    }
+
+    public function test_no_zero_has_a_sign(): void
+    {
+        [$answer] = Shell::run(['priority'], fn (): string => '{"fit":0,"push":-0.0,"access":-0.0}');
+        self::assertStringNotContainsString('-0.0', $answer);
+    }
 }

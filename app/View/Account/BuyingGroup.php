@@ -16,6 +16,7 @@ use App\Standings\Barred;
 use App\Standings\FactsReader;
 use App\Standings\RuleBook;
 use App\Standings\Standings;
+use App\View\Line;
 use App\View\Reach;
 use Carbon\CarbonImmutable;
 use Luftig\Core\Person\Title;
@@ -93,6 +94,16 @@ final readonly class BuyingGroup
         usort($of, fn (GroupRow $a, GroupRow $b): int => $b->reach->access <=> $a->reach->access);
 
         return $of === [] ? null : ['row' => $of[0], 'half' => $inRole === [] && $eligible !== [], 'role' => $inRole !== []];
+    }
+
+    /** How much of a signal's push counts for a contact (rule 8). */
+    public function shareOf(Line $line, Contact $contact): float
+    {
+        return match (true) {
+            $line->kind->isEngagement() && ! in_array($line->signal->contact_id, [null, $contact->id], true) => .25,
+            $this->inFull($line->signal->id, $contact) !== null => 1.0,
+            default => .5,
+        };
     }
 
     /** Why a signal counts in full for a contact; null where it counts half (rule 8). */

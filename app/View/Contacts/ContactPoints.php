@@ -26,7 +26,7 @@ final readonly class ContactPoints
         private BuyingGroup $group,
         private array $lines,
     ) {
-        $this->sum = Rule::of($ranked->role->value, $ranked->push, $ranked->access);
+        $this->sum = Rule::of($ranked->role->value, $ranked->push, $ranked->access, $ranked->own, $ranked->role->match);
     }
 
     /** @return list<PointLine> */
@@ -75,13 +75,25 @@ final readonly class ContactPoints
     private function push(): PointLine
     {
         $says = (int) Rule::ROLE.' × Role '.Say::part($this->ranked->role->value).' × push '.Say::part($this->ranked->push)
-            .'. Their own signals, and those that concern their function, count in full; the account’s others half.';
+            .'. Their own signals, and those that concern their function, count in full; the account’s others half; '
+            .'what somebody else engaged with a quarter.'.$this->champion();
 
         return new PointLine('What happened there', $this->sum->push, $says, array_map(function (Line $line): array {
-            $full = $this->group->inFull($line->signal->id, $this->contact);
+            $share = $this->group->shareOf($line, $this->contact);
+            $says = $this->group->inFull($line->signal->id, $this->contact) ?? ($share < .5 ? 'a quarter' : 'half');
 
-            return [$line->signal->title, $full ?? 'half', Say::part($line->push * ($full === null ? .5 : 1.0))];
+            return [$line->signal->title, $says, Say::part($line->push * $share)];
         }, $this->lines));
+    }
+
+    /** What their own signals count beyond their role. */
+    private function champion(): string
+    {
+        $role = $this->ranked->role;
+        $more = $role->match >= Rule::MATCH ? Rule::ROLE * max(0.0, Rule::OWN - $role->value) * $this->ranked->own : 0.0;
+
+        return $more === 0.0 ? '' : ' For their own signals, push '.Say::part($this->ranked->own)
+            .', they are worth at least a champion: '.Say::points($more).' more.';
     }
 
     private function access(): PointLine
