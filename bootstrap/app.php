@@ -3,6 +3,7 @@
 use App\Http\Middleware\FragmentsWithoutCookies;
 use App\Http\Middleware\ReadableText;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\SettlesChanges;
 use App\Http\Middleware\ShareOffer;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -18,7 +19,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->append(ReadableText::class);
-        $middleware->web(append: [ShareOffer::class], prepend: [FragmentsWithoutCookies::class]);
+        $middleware->web(append: [ShareOffer::class, SettlesChanges::class], prepend: [FragmentsWithoutCookies::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Events\AccountFactsChanged;
 use Illuminate\Support\Facades\DB;
 
 /** Finds the accounts of rows by their domains. */
@@ -28,7 +29,7 @@ final class AccountIds
     public static function markStale(array $ids): void
     {
         if ($ids !== []) {
-            DB::table('accounts')->whereIn('id', array_unique($ids))->update(['stale' => true]);
+            AccountFactsChanged::dispatch(array_values(array_unique($ids)));
         }
     }
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use Illuminate\Support\Facades\DB;
+use PDO;
+use Throwable;
 
 /** Many rows at once, as a file that the server reads: statements with all their values cost it about twice as much. */
 final class Bulk
@@ -68,8 +70,30 @@ final class Bulk
             if ($how === '' && $taken !== count($rows)) {
                 throw new LostRows('Of '.count($rows)." rows for $table the database took $taken.");
             }
+            $cut = self::firstCut($pdo);
+            if ($cut !== null) {
+                throw new LostRows("A row for $table does not fit: $cut.");
+            }
+        } catch (Throwable $e) {
+            // After a load that broke, the connection may be out of step and hold its locks; it ends here, and so do they.
+            unset($pdo);
+            DB::disconnect();
+            throw $e;
         } finally {
             unlink($file);
         }
+    }
+
+    /** LOCAL also makes the server shorten what is too long and only warn of it; digits after a decimal point are a note. */
+    private static function firstCut(PDO $pdo): ?string
+    {
+        $statement = $pdo->query('SHOW WARNINGS');
+        foreach ($statement === false ? [] : $statement->fetchAll(PDO::FETCH_ASSOC) as $warning) {
+            if ($warning['Level'] !== 'Note') {
+                return $warning['Message'];
+            }
+        }
+
+        return null;
     }
 }

@@ -7,6 +7,7 @@ namespace App\Intake;
 use App\Models\Intake;
 use Closure;
 use Illuminate\Support\Facades\DB;
+use RuntimeException;
 
 /**
  * Takes a file in, batch by batch. Each batch, with how far it got, is one transaction: whatever stops the work, it goes on
@@ -142,7 +143,9 @@ final class Importer
 
     private function alone(Closure $work): void
     {
-        DB::selectOne('SELECT GET_LOCK(?, 3600)', [self::lock()]);
+        if ((int) DB::selectOne('SELECT GET_LOCK(?, 3600) AS got', [self::lock()])->got !== 1) {
+            throw new RuntimeException('Another import has been running for an hour; this one waits for the next turn.');
+        }
         try {
             $work();
         } finally {

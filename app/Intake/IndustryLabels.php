@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use App\Models\Account;
 use App\Models\IndustryLabel;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -31,7 +30,7 @@ final class IndustryLabels
         DB::transaction(function () use ($label, $code, $by): void {
             $label->update(['code' => $code, 'decided_by' => $by->id]);
             DB::table('account_industry')->where('label_id', $label->id)->update(['code' => $code]);
-            Account::query()->whereIn('id', DB::table('account_industry')->where('label_id', $label->id)->select('account_id'))->update(['stale' => true]);
+            AccountIds::markStale(DB::table('account_industry')->where('label_id', $label->id)->pluck('account_id')->all());
         });
     }
 

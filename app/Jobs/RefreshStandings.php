@@ -9,15 +9,19 @@ use App\Models\Offer;
 use App\People\Concerns;
 use App\People\DerivedSignals;
 use App\Standings\Standings;
+use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
 /** Computes what changed; or everything, of one offer after its rules changed and of all overnight. */
-final class RefreshStandings implements ShouldQueue
+final class RefreshStandings implements ShouldBeUniqueUntilProcessing, ShouldQueue
 {
     use Queueable;
 
     public int $timeout = 3600;
+
+    /** Seconds after which a job that was lost no longer stands in the way of the next. */
+    public int $uniqueFor = 3600;
 
     private function __construct(private readonly bool $all, private readonly ?int $offer = null)
     {
@@ -31,6 +35,12 @@ final class RefreshStandings implements ShouldQueue
     public static function ofEverything(?Offer $offer = null): self
     {
         return new self(true, $offer?->id);
+    }
+
+    /** What waits already will see what changes until it begins; a second one would find nothing to do. */
+    public function uniqueId(): string
+    {
+        return $this->all ? 'all-'.($this->offer ?? 'offers') : 'changed';
     }
 
     public function handle(Standings $standings): void

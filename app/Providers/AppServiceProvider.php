@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Standings\Changed;
 use App\Support\Clock;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -19,7 +20,8 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        config(['database.connections.mariadb.options' => [
+        $this->app->scoped(Changed::class);
+        config(['database.connections.mariadb.isolation_level' => 'READ COMMITTED', 'database.connections.mariadb.options' => [
             // Standings are written as files that the server reads (App\Intake\Bulk).
             PDO::MYSQL_ATTR_LOCAL_INFILE => true,
             // One way to the server for a question instead of two; no statement is asked twice on one connection.

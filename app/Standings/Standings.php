@@ -42,18 +42,28 @@ final class Standings
         if ($stale >= self::ALONE && 2 * $stale > Account::query()->count()) {
             return $this->all();
         }
-        $books = $this->books();
         $count = 0;
         do {
+            /** @var list<int> $ids */
             $ids = Account::query()->where('stale', true)->orderBy('id')->limit(self::CHUNK)->pluck('id')->all();
             if ($ids !== []) {
-                $this->store($books, '`id` IN ('.implode(',', $ids).')');
-                Indexes::changed($ids);
+                $this->only($ids);
             }
             $count += count($ids);
         } while (count($ids) === self::CHUNK);
 
         return $count;
+    }
+
+    /**
+     * Computes these accounts, and no others.
+     *
+     * @param  list<int>  $accounts  ids
+     */
+    public function only(array $accounts): void
+    {
+        $this->store($this->books(), '`id` IN ('.implode(',', $accounts).')');
+        Indexes::changed($accounts);
     }
 
     /** Computes all accounts, of one offer or of all; so they age overnight, and follow a change of rules. */
@@ -64,14 +74,11 @@ final class Standings
         $work = function (int $worker, int $of) use ($books, $last, $offer): void {
             // Nothing here goes round in circles, and looking for that costs a tenth of the time.
             gc_disable();
-            // A stretch each and no gaps locked, so that the workers do not wait for one another.
-            DB::statement('SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED');
             $share = (int) ceil($last / $of);
             $end = min($last, ($worker + 1) * $share);
             for ($from = 1 + $worker * $share; $from <= $end; $from += self::CHUNK) {
                 $this->store($books, "`id` BETWEEN $from AND ".min($end, $from + self::CHUNK - 1), $offer === null);
             }
-            DB::statement('SET SESSION TRANSACTION ISOLATION LEVEL REPEATABLE READ');
             gc_enable();
         };
         if ($last < self::ALONE || ! Workers::areToBeHad()) {
@@ -106,7 +113,9 @@ final class Standings
     private function store(array $books, string $which, bool $clear = true): void
     {
         DB::transaction(function () use ($books, $which, $clear): void {
-            // Before the facts are read: what changes while this runs waits for the row, and marks it stale again.
+            // Whoever changes facts marks the account in the same transaction. With the rows locked and the marks gone before
+            // anything is read, a change either is read below or waits for the row and marks it after this.
+            DB::select("SELECT id FROM accounts WHERE $which FOR UPDATE");
             if ($clear) {
                 Recognising::refresh($which);
                 DB::update("UPDATE accounts SET stale = 0 WHERE stale = 1 AND $which");

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Events\AccountFactsChanged;
 use App\Models\Account;
 use App\Models\Offer;
 use App\Models\Standing;
-use App\Standings\Standings;
 use App\View\Account\AccountPage;
 use App\View\Accounts\AccountsPage;
 use App\View\Accounts\Ranking;
@@ -39,11 +39,11 @@ final class AccountController extends Controller
     }
 
     /** Says that what looks like an agency is none, or takes that back. */
-    public function update(Request $request, Account $account, Standings $standings): RedirectResponse
+    public function update(Request $request, Account $account): RedirectResponse
     {
         $request->validate(['no_agency' => ['required', 'boolean']]);
-        $account->update(['no_agency' => $request->boolean('no_agency'), 'stale' => true]);
-        $standings->refresh();
+        $account->update(['no_agency' => $request->boolean('no_agency')]);
+        AccountFactsChanged::dispatch([$account->id]);
 
         return back()->with('said', $account->no_agency ? "{$account->name} is no agency." : "{$account->name} is looked at like any other again.")->with('undo', Undo::by('patch', route('accounts.update', $account), ['no_agency' => $account->no_agency ? 0 : 1]));
     }

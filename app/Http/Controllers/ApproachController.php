@@ -16,7 +16,6 @@ use App\Models\Result;
 use App\Reasons\Approaching;
 use App\Reasons\Outcome;
 use App\Standings\Barred;
-use App\Standings\Standings;
 use App\View\Undo;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\RedirectResponse;
@@ -52,12 +51,11 @@ final class ApproachController extends Controller
             ->with('undo', Undo::by('delete', route('approaches.destroy', $approach)));
     }
 
-    public function update(ResultRequest $request, Approach $approach, Standings $standings): RedirectResponse
+    public function update(ResultRequest $request, Approach $approach): RedirectResponse
     {
         $this->authorize('update', $approach);
         $later = $request->filled('later_on') ? CarbonImmutable::parse($request->string('later_on')->toString()) : null;
         Outcome::record($approach, Result::from($request->string('result')->toString()), $request->user(), $later, $request->input('instead'));
-        $standings->refresh();
 
         return back()->with('said', 'The result is recorded.');
     }

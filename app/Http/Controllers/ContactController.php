@@ -10,7 +10,6 @@ use App\Models\Contact;
 use App\Models\Offer;
 use App\People\Editing;
 use App\People\Erasing;
-use App\Standings\Standings;
 use App\View\Contacts\ContactPage;
 use App\View\Contacts\ContactsPage;
 use Illuminate\Contracts\View\View;
@@ -34,24 +33,22 @@ final class ContactController extends Controller
     }
 
     /** Somebody whom no file brought. */
-    public function store(ContactRequest $request, Account $account, Standings $standings): RedirectResponse
+    public function store(ContactRequest $request, Account $account): RedirectResponse
     {
         $contact = Editing::add($account, $request->fields(), $request->input('since'), $request->input('email'), $request->input('phone'), $request->user());
-        $standings->refresh();
 
         return redirect()->route('accounts.show', $account)->with('said', $contact->name().' is added.');
     }
 
-    public function update(ContactRequest $request, Contact $contact, Standings $standings): RedirectResponse
+    public function update(ContactRequest $request, Contact $contact): RedirectResponse
     {
         Editing::change($contact, $request->fields());
-        $standings->refresh();
 
         return redirect()->route('contacts.show', $contact)->with('said', 'Kept. No file will change what you set by hand.');
     }
 
     /** On request of the person; there is no way back. */
-    public function destroy(Request $request, Contact $contact, Standings $standings): RedirectResponse
+    public function destroy(Request $request, Contact $contact): RedirectResponse
     {
         $this->authorize('erase', $contact);
         if (mb_strtolower($request->string('sure')->trim()->toString()) !== mb_strtolower($contact->name())) {
@@ -59,7 +56,6 @@ final class ContactController extends Controller
         }
         $account = $contact->account;
         Erasing::erase($contact, $request->user());
-        $standings->refresh();
 
         return redirect()->route('accounts.show', $account)->with('said', 'The person is erased, and no file will bring them back.');
     }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Events\AccountFactsChanged;
 use App\Http\Requests\DecisionRequest;
 use App\Models\Account;
 use App\Models\Decision;
 use App\Models\Offer;
-use App\Standings\Standings;
 use App\View\Undo;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\RedirectResponse;
@@ -19,17 +19,15 @@ final class DecisionController extends Controller
 {
     private const SAID = ['kept' => 'is kept, and yours.', 'dropped' => 'is dropped.', 'later' => 'is put off to %s.'];
 
-    public function __construct(private readonly Standings $standings)
-    {
-    }
-
     public function store(DecisionRequest $request, Offer $offer, Account $account): RedirectResponse
     {
         $decision = $request->string('decision')->toString();
         $until = $decision === 'later' ? CarbonImmutable::parse($request->string('until')->toString()) : null;
         Decision::query()->updateOrCreate(['offer_id' => $offer->id, 'account_id' => $account->id], ['decision' => $decision, 'until' => $until, 'user_id' => $request->user()->id]);
-        $account->update(['stale' => true] + ($decision === 'kept' && $account->owner_id === null ? ['owner_id' => $request->user()->id] : []));
-        $this->standings->refresh();
+        if ($decision === 'kept' && $account->owner_id === null) {
+            $account->update(['owner_id' => $request->user()->id]);
+        }
+        AccountFactsChanged::dispatch([$account->id]);
 
         return redirect()->to($request->nextPage())->with('said', $account->name.' '.sprintf(self::SAID[$decision], $until?->isoFormat('dddd D MMMM')))
             ->with('undo', Undo::by('delete', route('decision.destroy', $account)));
@@ -39,9 +37,11 @@ final class DecisionController extends Controller
     {
         $decision = Decision::query()->where('offer_id', $offer->id)->where('account_id', $account->id)->first();
         if ($decision !== null) {
-            $account->update(['stale' => true] + ($decision->decision === 'kept' && $account->owner_id === $decision->user_id ? ['owner_id' => null] : []));
+            if ($decision->decision === 'kept' && $account->owner_id === $decision->user_id) {
+                $account->update(['owner_id' => null]);
+            }
             $decision->delete();
-            $this->standings->refresh();
+            AccountFactsChanged::dispatch([$account->id]);
         }
 
         return redirect()->route('accounts.show', $account)->with('said', $account->name.' is as it was before.');

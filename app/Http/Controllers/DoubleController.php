@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Models\Double;
 use App\People\Doubles;
-use App\Standings\Standings;
 use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -14,10 +13,6 @@ use Illuminate\Http\Request;
 /** Decides whether two records are one, and takes the decision back. */
 final class DoubleController extends Controller
 {
-    public function __construct(private readonly Standings $standings)
-    {
-    }
-
     public function update(Request $request, Double $double): RedirectResponse
     {
         $request->validate(['decision' => ['required', 'in:same,separate']]);
@@ -26,7 +21,6 @@ final class DoubleController extends Controller
         } elseif (! Doubles::merge($double, $request->user())) {
             return back()->withErrors(['decision' => 'Somebody decided this pair meanwhile, or one of the two is gone. Nothing was changed.']);
         }
-        $this->standings->refresh();
 
         return back()->with('said', $request->input('decision') === 'same' ? 'The two are one now; both originals are kept.' : 'The two stay separate.')->with('undo', Undo::by('delete', route('doubles.destroy', $double)));
     }
@@ -34,7 +28,6 @@ final class DoubleController extends Controller
     public function destroy(Double $double): RedirectResponse
     {
         Doubles::undo($double);
-        $this->standings->refresh();
 
         return redirect()->route('intake.index')->with('said', 'The pair is to be decided again.');
     }

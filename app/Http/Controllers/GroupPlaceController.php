@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Events\AccountFactsChanged;
 use App\Http\Requests\GroupPlaceRequest;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\GroupPlace;
 use App\Models\Offer;
 use App\Models\Standing;
-use App\Standings\Standings;
+use App\Standings\Changed;
 use App\View\Account\BuyingGroup;
 use App\View\Components\Group;
 use Illuminate\Http\RedirectResponse;
@@ -21,7 +22,7 @@ use Luftig\Core\Priority\Part;
 /** What people set by hand in a buying group: a part, who reports to whom, who does not belong. */
 final class GroupPlaceController extends Controller
 {
-    public function update(GroupPlaceRequest $request, Offer $offer, Account $account, Contact $contact, Standings $standings): RedirectResponse|Response
+    public function update(GroupPlaceRequest $request, Offer $offer, Account $account, Contact $contact, Changed $changed): RedirectResponse|Response
     {
         abort_unless($contact->account_id === $account->id, 404);
         $place = GroupPlace::query()->firstOrNew(['offer_id' => $offer->id, 'contact_id' => $contact->id], ['account_id' => $account->id]);
@@ -34,9 +35,9 @@ final class GroupPlaceController extends Controller
         }
         $place->fill(['user_id' => $request->user()->id]);
         $place->part === null && ! $place->removed && $place->reports_to === null ? $place->delete() : $place->save();
-        $account->update(['stale' => true]);
-        $standings->refresh();
+        AccountFactsChanged::dispatch([$account->id]);
         if ($request->header('HX-Request')) {
+            $changed->settle();
             $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->firstOrFail();
 
             return response(Blade::renderComponent(new Group($account, BuyingGroup::of($offer, $account, $standing, $request->user()), $contact)));

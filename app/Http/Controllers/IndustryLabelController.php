@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Intake\IndustryLabels;
 use App\Models\IndustryLabel;
-use App\Standings\Standings;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Luftig\Core\Firm\Industries;
@@ -14,12 +13,11 @@ use Luftig\Core\Firm\Industries;
 /** Decides what an industry label of a file means. */
 final class IndustryLabelController extends Controller
 {
-    public function update(Request $request, IndustryLabel $label, Standings $standings): RedirectResponse
+    public function update(Request $request, IndustryLabel $label): RedirectResponse
     {
         $request->validate(['code' => ['required', 'in:'.implode(',', array_keys(Industries::names()))]], ['code.required' => 'Choose an industry.']);
         $code = $request->string('code')->toString();
         IndustryLabels::decide($label, $code, $request->user());
-        $standings->refresh();
 
         return back()->with('said', "“{$label->label}” means ".lcfirst(Industries::name($code)).' from now on.');
     }

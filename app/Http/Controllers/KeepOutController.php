@@ -12,7 +12,6 @@ use App\Models\Contact;
 use App\Models\KeepOut;
 use App\Models\KeepOutType;
 use App\Standings\Recognising;
-use App\Standings\Standings;
 use App\View\KeepOut\KeepOutPage;
 use App\View\Say;
 use App\View\Undo;
@@ -27,7 +26,7 @@ final class KeepOutController extends Controller
         return view('keep-out', ['page' => KeepOutPage::of()]);
     }
 
-    public function store(KeepOutRequest $request, Standings $standings): RedirectResponse
+    public function store(KeepOutRequest $request): RedirectResponse
     {
         $entry = DB::transaction(function () use ($request): KeepOut {
             $entry = KeepOut::query()->create($request->entry() + ['user_id' => $request->user()->id]);
@@ -36,19 +35,17 @@ final class KeepOutController extends Controller
             return $entry;
         });
         $found = $entry->type === KeepOutType::Query ? DB::transaction(fn (): int => Recognising::apply($entry)) : null;
-        $standings->refresh();
 
         return redirect()->to($request->nextPage())->with('said', $found === null ? "{$entry->value} is kept out." : Say::count($found, 'account').($found === 1 ? ' is' : ' are')." kept out by “{$entry->value}”; whoever comes in later and matches is, too.")->with('undo', Undo::by('delete', route('keep-out.destroy', $entry)));
     }
 
-    public function destroy(KeepOut $keepOut, Standings $standings): RedirectResponse
+    public function destroy(KeepOut $keepOut): RedirectResponse
     {
         $this->authorize('delete', $keepOut);
         DB::transaction(function () use ($keepOut): void {
             self::touch($keepOut);
             $keepOut->delete();
         });
-        $standings->refresh();
 
         return back()->with('said', "{$keepOut->value} may be approached again.");
     }

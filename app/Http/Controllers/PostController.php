@@ -8,17 +8,12 @@ use App\Http\Requests\PostRequest;
 use App\Models\Contact;
 use App\Models\Post;
 use App\People\Editing;
-use App\Standings\Standings;
 use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 
 /** The posts of a contact, entered and corrected by hand; signals follow them. */
 final class PostController extends Controller
 {
-    public function __construct(private readonly Standings $standings)
-    {
-    }
-
     public function store(PostRequest $request, Contact $contact): RedirectResponse
     {
         Editing::post($contact, $request->held($contact->account_id));
@@ -44,7 +39,6 @@ final class PostController extends Controller
 
     private function done(Contact $contact, string $said): RedirectResponse
     {
-        $this->standings->refresh();
 
         return redirect()->route('contacts.show', $contact)->with('said', $said);
     }

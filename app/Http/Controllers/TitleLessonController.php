@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Models\RuleSet;
 use App\Models\TitleLesson;
 use App\People\Titles;
-use App\Standings\Standings;
 use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -20,10 +19,6 @@ use Luftig\Core\Person\Title;
 /** Titles that a lead teaches; each lesson applies at once and can be taken back. */
 final class TitleLessonController extends Controller
 {
-    public function __construct(private readonly Standings $standings)
-    {
-    }
-
     public function store(Request $request): RedirectResponse
     {
         $this->authorize('create', RuleSet::class);
@@ -37,7 +32,6 @@ final class TitleLessonController extends Controller
             return back()->withErrors(['seniority' => 'Choose a seniority or a function; as it stands this teaches nothing.']);
         }
         $lesson = Titles::teach($request->string('title')->toString(), $says, $request->user());
-        $this->standings->refresh();
 
         return back()->with('said', "“{$lesson->title}” is read as {$says->inWords()} from now on.")->with('undo', Undo::by('delete', route('titles.destroy', $lesson)));
     }
@@ -46,7 +40,6 @@ final class TitleLessonController extends Controller
     {
         $this->authorize('create', RuleSet::class);
         Titles::forget($lesson);
-        $this->standings->refresh();
 
         return back()->with('said', "“{$lesson->title}” is read by the dictionaries again.");
     }
