@@ -7,8 +7,11 @@ namespace Tests\Feature;
 use App\Finder\Indexes;
 use App\Finder\Search;
 use App\Models\Offer;
+use App\Standings\Standings;
 use App\Support\Folder;
 use App\Support\Workers;
+use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Testing\RefreshDatabaseState;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
@@ -129,6 +132,33 @@ final class WorkersTest extends TestCase
         self::assertSame([3001, 9000], $search());
         self::assertCount(2, $this->generations(), 'so many changes are worth a new index');
         self::assertNotContains($generation[0], $this->generations());
+    }
+
+    public function test_no_change_is_lost_that_is_made_while_standings_are_computed(): void
+    {
+        config(['database.connections.other' => ['options' => []] + config('database.connections.mariadb')]);
+        $other = DB::connection('other');
+        $other->statement('SET innodb_lock_wait_timeout = 1');
+        $change = fn (): int => $other->update('UPDATE accounts SET headcount = 4000, stale = 1 WHERE id = 1');
+        $fit = fn (): float => (float) DB::table('standings')->where('account_id', 1)->value('fit_high');
+        DB::table('accounts')->where('id', 1)->update(['headcount' => 500, 'stale' => true]);
+        $waits = null;
+        DB::listen(function (QueryExecuted $query) use ($change, &$waits): void {
+            // The first look at the account within the computation.
+            if ($waits === null && $query->connectionName !== 'other' && DB::transactionLevel() > 0) {
+                try {
+                    $waits = $change() === 0;
+                } catch (QueryException) {
+                    $waits = true;
+                }
+            }
+        });
+        (new Standings)->only([1]);
+        self::assertTrue($waits, 'who changes the account waits until it is computed');
+        self::assertEqualsWithDelta(.8, $fit(), 1e-6, 'all that is wished, if it is in the industry, of which nothing is known');
+        $change();
+        self::assertSame(1, (new Standings)->refresh());
+        self::assertEqualsWithDelta(.8 / 3, $fit(), 1e-6, 'only the words still count');
     }
 
     /** @return list<string> */

@@ -40,7 +40,7 @@ final class GroupPlaceController extends Controller
             $changed->settle();
             $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->firstOrFail();
 
-            return response(Blade::renderComponent(new Group($account, BuyingGroup::of($offer, $account, $standing, $request->user()), $contact)));
+            return response(Blade::renderComponent(new Group($account, BuyingGroup::of($offer, $account, $standing, $request->user(), $contact), $contact)));
         }
 
         return redirect()->to(route('accounts.show', $account).'#group');

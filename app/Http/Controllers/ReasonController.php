@@ -11,6 +11,7 @@ use App\Models\Offer;
 use App\Models\Reason;
 use App\Models\Standing;
 use App\People\Choosing;
+use App\People\Foremost;
 use App\People\Taking;
 use App\Reasons\Facts;
 use App\Reasons\Recording;
@@ -36,7 +37,7 @@ final class ReasonController extends Controller
     public function create(Request $request, Offer $offer, Account $account): View
     {
         [$standing, $lines] = $this->standing($offer, $account);
-        $contacts = $this->contacts($account);
+        $contacts = $this->contacts($offer, $standing, $request->integer('contact'));
         $contact = $contacts->firstWhere('id', $request->integer('contact')) ?? $contacts->firstWhere('id', (new Choosing($offer, $request->user()))->of(collect([$standing->setRelation('account', $account)]), $contacts->toBase())[$account->id]->taken[0] ?? null) ?? $contacts->first();
 
         return view('reasons.create', [
@@ -55,7 +56,7 @@ final class ReasonController extends Controller
         if (Reason::query()->where('account_id', $account->id)->inState('ready')->where('words', $request->words())->exists()) {
             return back()->withInput()->withErrors(['words' => 'These very words stand in another reason for this account already; no two should read the same.']);
         }
-        $contact = $this->contacts($account)->firstWhere('id', $request->integer('contact'));
+        $contact = $this->contacts($offer, $standing, $request->integer('contact'))->firstWhere('id', $request->integer('contact'));
         $taken = $contact === null ? null : Taking::take($offer, $contact, $request->user());
         if ($taken !== null) {
             return back()->withInput()->withErrors(['contact' => $taken->user->name.' has reserved '.$contact->name().' until '.$taken->until->isoFormat('dddd D MMMM').'. The reason was not recorded; choose somebody else, or agree with '.$taken->user->name.'.']);
@@ -92,11 +93,11 @@ final class ReasonController extends Controller
     }
 
     /** @return Collection<int, Contact> */
-    private function contacts(Account $account): Collection
+    private function contacts(Offer $offer, Standing $standing, int $asked): Collection
     {
         $barred = Barred::now();
 
-        return $account->contacts()->with('channels')->get()->filter(fn (Contact $contact): bool => $barred->contact($contact->id) === null)
+        return Foremost::of($offer, collect([$standing]), [$asked])->where('account_id', $standing->account_id)->with('channels')->get()->filter(fn (Contact $contact): bool => $barred->contact($contact->id) === null)
             ->sortByDesc(fn (Contact $contact): float => Reach::of($contact, $barred)->access)->values();
     }
 }

@@ -34,6 +34,9 @@ final readonly class AccountPage
 {
     private const SHOWN = 8;
 
+    /** So many of those before are listed. */
+    private const EARLIER = 100;
+
     private const APPROACHES = 6;
 
     /**
@@ -184,7 +187,14 @@ final readonly class AccountPage
     /** @return Collection<int, Happened> */
     public function earlier(): Collection
     {
-        return $this->happened->skip(self::SHOWN)->values();
+        return $this->happened->skip(self::SHOWN)->take(self::EARLIER)->values();
+    }
+
+    public function saysEarlier(): string
+    {
+        $count = max(0, $this->happened->count() - self::SHOWN);
+
+        return $count > self::EARLIER ? self::EARLIER.' of '.Say::number($count).' earlier' : "$count earlier";
     }
 
     public function technologies(): string

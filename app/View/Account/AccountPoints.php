@@ -16,6 +16,9 @@ use Luftig\Core\Priority\Points;
 /** Why an account ranks where it ranks: its points, line by line, down to each number (rule 6). */
 final readonly class AccountPoints
 {
+    /** So many signals are explained each by itself. */
+    private const SHOWN = 40;
+
     private const PLACES = [1 => 'second', 2 => 'third', 3 => 'fourth'];
 
     /**
@@ -31,7 +34,7 @@ final readonly class AccountPoints
     public function lines(): array
     {
         $sum = Points::of($this->standing->fit, $this->standing->push, $this->standing->access);
-        $lines = [new PointLine('Every account starts at', Points::START), $this->fit($sum), ...array_map($this->signal(...), $this->lines)];
+        $lines = [new PointLine('Every account starts at', Points::START), $this->fit($sum), ...$this->signals()];
         if ($this->standing->push < -1) {
             $back = $sum->push - Points::ofPush($this->standing->fit, $this->standing->push);
             $lines[] = new PointLine('What speaks against counts down to −1 only', $back);
@@ -87,6 +90,21 @@ final readonly class AccountPoints
             $criterion['mode'] === 'prefer' => Say::part($membership),
             default => ($membership > 0) === ($criterion['mode'] === 'must') ? 'passed' : 'failed',
         }];
+    }
+
+    /** @return list<PointLine> the strongest one by one, the rest as one */
+    private function signals(): array
+    {
+        $lines = array_map($this->signal(...), array_slice($this->lines, 0, self::SHOWN));
+        $rest = array_slice($this->lines, self::SHOWN);
+        if ($rest !== []) {
+            $lines[] = new PointLine(
+                Say::count(count($rest), 'more signal'),
+                array_sum(array_map(fn (Line $line): float => $line->points, $rest)),
+            );
+        }
+
+        return $lines;
     }
 
     private function signal(Line $line): PointLine

@@ -12,6 +12,7 @@ use App\Models\Reservation;
 use App\Models\Standing;
 use App\Models\User;
 use App\People\Choosing;
+use App\People\Foremost;
 use App\Standings\Barred;
 use App\Standings\FactsReader;
 use App\Standings\RuleBook;
@@ -33,14 +34,17 @@ final readonly class BuyingGroup
      * @param  list<GroupRow>  $chosen  in the order of rule 9
      * @param  list<string>  $gaps  sentences
      * @param  array<int, array{int|null, int}>  $marks  signal → whose own it is, and which functions it concerns
+     * @param  int  $unseen  so many more people there are than stand here
      */
-    private function __construct(public array $parts, public array $others, public array $chosen, public array $gaps, public ?string $pressure, private bool $rolesAreDefined, private array $marks)
+    private function __construct(public array $parts, public array $others, public array $chosen, public array $gaps, public ?string $pressure, private bool $rolesAreDefined, private array $marks, public int $unseen)
     {
     }
 
-    public static function of(Offer $offer, Account $account, Standing $standing, User $rep): self
+    /** @param  Contact|null  $also  who is wanted among however many */
+    public static function of(Offer $offer, Account $account, Standing $standing, User $rep, ?Contact $also = null): self
     {
-        $contacts = $account->contacts()->with('channels', 'posts.account')->get();
+        $contacts = Foremost::of($offer, collect([$standing]), $also === null ? [] : [$also->id])
+            ->with('channels', 'posts.account')->orderBy('id')->get();
         $book = RuleBook::of($standing->ruleSet);
         [$ranked, $marks] = self::ranked($book, $account, $standing->computed_at);
         $choice = (new Choosing($offer, $rep))->of(collect([$standing->setRelation('account', $account)]), $contacts)[$account->id];
@@ -64,6 +68,7 @@ final readonly class BuyingGroup
             Choosing::pressure($account),
             $book->roles->areDefined(),
             $marks,
+            $account->contacts()->count() - $contacts->count(),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Account;
 
+use App\Models\Account;
 use App\Models\Contact;
 use Luftig\Core\Priority\Choice;
 use Luftig\Core\Priority\Part;
@@ -74,6 +75,12 @@ final readonly class GroupParts
         $n = count($this->group->others);
 
         return $n === 1 ? '1 person takes no part' : "$n people take no part";
+    }
+
+    /** Where all people of the account are found, however many. */
+    public function all(Account $account): string
+    {
+        return route('finder', ['on' => 'contacts', 'c' => [['f' => 'name', 'q' => '"'.str_replace('"', ' ', $account->name).'"']]]);
     }
 
     /** @return list<GroupRow> */

@@ -79,7 +79,7 @@ final readonly class ContactPage
         $contact->load('account.places', 'channels', 'posts.account');
         $account = $contact->account;
         $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->first();
-        $group = $standing === null ? null : BuyingGroup::of($offer, $account, $standing, $reader);
+        $group = $standing === null ? null : BuyingGroup::of($offer, $account, $standing, $reader, $contact);
         $row = $group?->row($contact);
         $signals = Signal::query()->with('contact')->where('contact_id', $contact->id)->ofOffer($offer)->orderByDesc('occurred_at')->get();
         $catalogue = $standing === null ? null : RuleBook::catalogueOf($standing->ruleSet);

@@ -11,6 +11,7 @@ use App\Models\Offer;
 use App\Models\Standing;
 use App\Models\User;
 use App\People\Choosing;
+use App\People\Foremost;
 use App\Standings\Barred;
 use App\Standings\StandingState;
 use App\View\Accounts\Ranking;
@@ -80,7 +81,7 @@ final readonly class Plan
         $chunk = max(self::FEWEST, min(self::CHUNK, 2 * $most));
         for ($page = 1; count($rows) < $most; $page++) {
             $standings = Ranking::among($candidates, $page * $chunk)->with('account.places', 'account.industries')->forPage($page, $chunk)->get();
-            $contacts = Contact::query()->with('channels')->whereNull('merged_into')->whereIn('account_id', $standings->pluck('account_id'))->orderBy('id')->get();
+            $contacts = Foremost::of($this->offer, $standings->toBase())->with('channels')->orderBy('id')->get();
             $choices = $choosing->of($standings->toBase(), $contacts);
             /** @var array<int|string, Contact> $byId */
             $byId = $contacts->keyBy('id')->all();

@@ -48,7 +48,7 @@
                 @forelse ($page->happened() as $one)<x-happened :$one />@empty<x-empty>Nothing known
                     yet.</x-empty>@endforelse
                 @if ($page->earlier()->isNotEmpty())
-                    <x-more :says="$page->earlier()->count().' earlier'" class="pt-2">
+                    <x-more :says="$page->saysEarlier()" class="pt-2">
                         @foreach ($page->earlier() as $one)<x-happened :$one />@endforeach</x-more>
                 @endif
             </x-section>

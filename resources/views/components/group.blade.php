@@ -42,6 +42,12 @@
             </div>
         </x-more>
     @endif
+    @if ($group->unseen > 0)
+        <p class="small text-body-secondary pt-2">
+            <a href="{{ $parts->all($account) }}">{{
+                App\View\Say::count($group->unseen, 'more person', 'more people') }}</a>
+        </p>
+    @endif
     <datalist id="people-of-group">@foreach ($names as $name)<option>{{ $name }}</option>@endforeach</datalist>
     <x-button class="mt-3" opens="new-person">Add a person</x-button>
 </section>
