@@ -1,10 +1,12 @@
 <?php
 
 use App\Http\Middleware\FragmentsWithoutCookies;
+use App\Http\Middleware\KnownHosts;
 use App\Http\Middleware\ReadableText;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\SettlesChanges;
 use App\Http\Middleware\ShareOffer;
+use App\Http\Middleware\StillSignsIn;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -17,9 +19,11 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // Its package is not in every mirror, and no other site calls this one.
         $middleware->remove(HandleCors::class);
+        $middleware->prepend(KnownHosts::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->append(ReadableText::class);
-        $middleware->web(append: [ShareOffer::class, SettlesChanges::class], prepend: [FragmentsWithoutCookies::class]);
+        $middleware->authenticateSessions();
+        $middleware->web(append: [StillSignsIn::class, ShareOffer::class, SettlesChanges::class], prepend: [FragmentsWithoutCookies::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })

@@ -1,8 +1,8 @@
 <?php
 
 return [
-    /* Fills an empty database with the demo scenario, and offers one-click sign-in. Never in production. */
-    'demo' => (bool) env('LUFTIG_DEMO', false) && env('APP_ENV') !== 'production',
+    /* Fills an empty database with the demo scenario, and offers one-click sign-in. On one's own machine only. */
+    'demo' => (bool) env('LUFTIG_DEMO', false) && in_array(env('APP_ENV'), ['local', 'testing'], true),
 
     /* A time that stands still, for tests and pictures; `php artisan luftig:clock` sets one for the running app. */
     'clock_file' => env('LUFTIG_CLOCK_FILE', storage_path('framework/clock')),

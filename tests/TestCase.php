@@ -17,6 +17,7 @@ use App\Models\User;
 use App\Standings\Standings;
 use Carbon\Carbon;
 use Carbon\CarbonImmutable;
+use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 
@@ -49,6 +50,14 @@ abstract class TestCase extends LaravelTestCase
             ['name' => 'size', 'field' => 'headcount', 'mode' => 'prefer', 'weight' => 2, 'range' => [40, 1500]],
             ['name' => 'shifts', 'field' => 'text', 'mode' => 'prefer', 'weight' => 1, 'query' => '"three shifts"'],
         ]]);
+    }
+
+    /** Somebody else sits down at a browser of their own. */
+    public function actingAs(Authenticatable $user, $guard = null): static
+    {
+        session()->forget('password_hash_web');
+
+        return parent::actingAs($user, $guard);
     }
 
     protected function at(string $time): void

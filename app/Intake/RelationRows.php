@@ -62,6 +62,7 @@ final class RelationRows implements Rows
         $users = User::query()->get();
         $intake = DB::table('intakes')->where('id', $ledger->intake)->first(['user_id', 'whose_id']);
         $uploader = $intake?->user_id;
+        $speaksFor = $uploader === null ? null : $users->firstWhere('id', $uploader)?->speaksFor();
         $now = now()->toDateTimeString();
         $prints = array_map(fn (array $record): string => $this->key(['known_by' => null] + $record), $records);
         $known = DB::table('relations')->whereIn('fingerprint', $prints)->get()->keyBy(fn (stdClass $row): string => $row->user_id.$row->fingerprint);
@@ -70,6 +71,11 @@ final class RelationRows implements Rows
             $named = $record['known_by'] === null ? $intake->whose_id ?? $uploader : $users->first(fn (User $user): bool => in_array(mb_strtolower($record['known_by']), [mb_strtolower($user->name), mb_strtolower((string) $user->email)], true))?->id;
             if ($named === null) {
                 $tally->rejected[$line] = $record['known_by'] === null ? 'Nobody of us is named who knows this person.' : "Nobody of us is called “{$record['known_by']}”; give the name or e-mail address as it stands under Team.";
+
+                continue;
+            }
+            if ($speaksFor !== null && ! isset($speaksFor[$named])) {
+                $tally->rejected[$line] = 'Whom '.$users->firstWhere('id', $named)?->name.' knows they bring themselves.';
 
                 continue;
             }

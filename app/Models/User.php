@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Str;
 use Spatie\Activitylog\LogOptions;
 use Spatie\Activitylog\Traits\LogsActivity;
 
@@ -28,6 +29,16 @@ final class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
+    protected static function booted(): void
+    {
+        // With another password, or none, no browser that was told to remember is still signed in.
+        self::updating(function (self $user): void {
+            if ($user->isDirty(['password', 'signs_in'])) {
+                $user->setRememberToken(Str::random(60));
+            }
+        });
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
@@ -37,6 +48,16 @@ final class User extends Authenticatable
     public function leads(): bool
     {
         return $this->role !== Role::Rep;
+    }
+
+    /**
+     * Of whom one may say whom they know and where they were: oneself, and those of us who never sign in.
+     *
+     * @return array<int, string> id → name
+     */
+    public function speaksFor(): array
+    {
+        return [$this->id => $this->name] + self::query()->where('signs_in', false)->orderBy('name')->pluck('name', 'id')->all();
     }
 
     public function initials(): string

@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Luftig\Core\Text\Fold;
 use PDO;
 
 final class AppServiceProvider extends ServiceProvider
@@ -37,6 +38,10 @@ final class AppServiceProvider extends ServiceProvider
         Clock::apply();
         Queue::before(fn () => Clock::apply());
         Queue::looping(fn () => Clock::apply());
-        RateLimiter::for('sign-in', fn (Request $request) => Limit::perMinute(6)->by(mb_strtolower((string) $request->input('email')).'|'.$request->ip()));
+        // The address as the database compares it, whatever its accents and capitals; and whoever tries one after the other.
+        RateLimiter::for('sign-in', fn (Request $request): array => [
+            Limit::perMinute(6)->by('address|'.Fold::line((string) $request->string('email')->limit(190)).'|'.$request->ip()),
+            Limit::perMinute(40)->by('network|'.$request->ip()),
+        ]);
     }
 }

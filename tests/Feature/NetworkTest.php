@@ -49,7 +49,7 @@ final class NetworkTest extends TestCase
             ."Greta Nystierna;Pernille Rye;pernille@tunhede.example;;5/2019;12;2026-08-23\n"
             ."anton@blasvik.example;Lena Quast;;ostholz.example;;;\n"
             .";Somebody New;new@ostholz.example;;2020;0;\n"
-            ."Nobody Known;Olav Brekke;olav@tunhede.example;;;;\n");
+            ."Nobody Known;Olav Brekke;olav@tunhede.example;;;;\n", $this->anton);
         self::assertSame([3, 1], [$intake->created, $intake->rejected]);
         self::assertStringContainsString('Nobody of us is called “Nobody Known”', (string) $intake->rejections()->value('reason'));
         self::assertSame(['Lena' => 'Anton', 'Pernille' => 'Greta Nystierna'], Relation::query()->with('user', 'contact')->whereNotNull('contact_id')->get()->mapWithKeys(fn (Relation $one): array => [$one->contact?->first_name => $one->user->name])->sortKeys()->all());
@@ -60,15 +60,36 @@ final class NetworkTest extends TestCase
 
         $this->bring(IntakeKind::Contacts, "domain;name;title;email\nostholz.example;Somebody New;Engineer;new@ostholz.example\n");
         self::assertSame('Somebody', Relation::query()->where('email', 'new@ostholz.example')->sole()->contact?->first_name);
-        $this->actingAs($this->rep)->post(route('intake.undo', $intake))->assertRedirect();
+        $this->actingAs($this->anton)->post(route('intake.undo', $intake))->assertRedirect();
         self::assertSame(0, Relation::query()->count());
     }
 
     public function test_one_of_us_who_is_named_in_two_ways_has_one_book(): void
     {
-        $intake = $this->bring(IntakeKind::Relations, "known by;name;email\nAnton;Pernille Rye;pernille@tunhede.example\nanton@blasvik.example;Pernille Rye;pernille@tunhede.example\nGreta Nystierna;Pernille Rye;pernille@tunhede.example\n");
+        $intake = $this->bring(IntakeKind::Relations, "known by;name;email\nAnton;Pernille Rye;pernille@tunhede.example\nanton@blasvik.example;Pernille Rye;pernille@tunhede.example\nGreta Nystierna;Pernille Rye;pernille@tunhede.example\n", $this->anton);
         self::assertSame([2, 1, 0], [$intake->created, $intake->unchanged, $intake->rejected]);
         self::assertSame(1, Relation::query()->where('user_id', $this->anton->id)->count());
+    }
+
+    public function test_a_book_is_seen_by_whose_it_is_and_recorded_in_no_colleagues_name(): void
+    {
+        $intake = $this->bring(IntakeKind::Relations, "known by;name;email\nAnton;Pernille Rye;pernille@tunhede.example\n;Olav Brekke;olav@tunhede.example\n");
+        self::assertSame([1, 1], [$intake->created, $intake->rejected]);
+        self::assertSame('Whom Anton knows they bring themselves.', $intake->rejections()->value('reason'));
+        $draft = $this->receive(IntakeKind::Relations, "name;email\nOlav Brekke;olav@tunhede.example\n");
+        $draft->update(['state' => IntakeState::Draft]);
+        foreach ([$this->anton, $this->lead] as $other) {
+            foreach ([$intake, $draft] as $one) {
+                $this->actingAs($other)->get(route('intake.show', $one))->assertForbidden();
+                $this->get(route('intake.rejected', $one))->assertForbidden();
+            }
+            $this->post(route('intake.start', $draft), ['kind' => 'relations', 'columns' => $draft->mapping])->assertForbidden();
+            $this->delete(route('intake.destroy', $draft))->assertForbidden();
+        }
+        $this->actingAs($this->rep)->get(route('intake.show', $intake))->assertOk();
+        $this->get(route('intake.show', $draft))->assertOk()->assertSeeText('Olav Brekke')->assertDontSee('>Anton<', false);
+        $this->post(route('intake.start', $draft), ['kind' => 'relations', 'whose' => $this->anton->id, 'columns' => $draft->mapping])->assertSessionHasErrors('whose');
+        self::assertSame(1, Relation::query()->count());
     }
 
     public function test_a_book_of_vcards_is_taken_in_as_relations(): void
@@ -175,7 +196,8 @@ final class NetworkTest extends TestCase
 
     public function test_the_screen_says_who_knows_whom_and_each_withdraws_what_they_brought(): void
     {
-        $this->bring(IntakeKind::Relations, "known by;name;email;exchanges\nGreta Nystierna;Pernille Rye;pernille@tunhede.example;3\nAnton;Ida Lie;ida@sverkhult.example;\n");
+        $this->bring(IntakeKind::Relations, "known by;name;email;exchanges\nGreta Nystierna;Pernille Rye;pernille@tunhede.example;3\n");
+        $this->bring(IntakeKind::Relations, "name;email\nIda Lie;ida@sverkhult.example\n", $this->anton);
         $mine = Relation::query()->where('user_id', $this->greta->id)->sole();
         $this->actingAs($this->rep)->get(route('network'))->assertOk()->assertSeeText('2 contacts in 2 accounts known')->assertSeeTextInOrder(['Pernille Rye', 'Greta Nystierna']);
         $this->get(route('contacts.show', (int) $mine->contact_id))->assertSeeTextInOrder(['Relations', 'Greta Nystierna', 'in the address book, 3 exchanges']);

@@ -45,6 +45,7 @@ final class IntakeController extends Controller
 
     public function show(Request $request, Intake $intake): View
     {
+        $this->authorize('view', $intake);
         $intake->load('user');
 
         return $intake->state === IntakeState::Draft
@@ -80,6 +81,7 @@ final class IntakeController extends Controller
 
     public function resume(Intake $intake): RedirectResponse
     {
+        $this->authorize('update', $intake);
         if (Intake::query()->whereKey($intake->id)->where('state', IntakeState::Stopped)->update(['state' => IntakeState::Queued]) === 1) {
             RunIntake::dispatch($intake->id);
         }
@@ -100,6 +102,7 @@ final class IntakeController extends Controller
     /** Forgets a file that was not brought in. */
     public function destroy(Intake $intake, Importer $importer): RedirectResponse
     {
+        $this->authorize('update', $intake);
         abort_unless($intake->state === IntakeState::Draft, 409);
         @unlink($importer::path($intake));
         $intake->delete();
@@ -109,6 +112,7 @@ final class IntakeController extends Controller
 
     public function rejected(Intake $intake): StreamedResponse
     {
+        $this->authorize('view', $intake);
         $columns = $intake->format['columns'];
 
         return Csv::download('rejected-'.$intake->id.'.csv', [...$columns, 'line', 'why it was refused'], $intake->rejections()->lazy(500)->map(

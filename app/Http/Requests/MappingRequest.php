@@ -14,13 +14,13 @@ final class MappingRequest extends FormRequest
 {
     public function authorize(): bool
     {
-        return $this->intake()->state === IntakeState::Draft;
+        return $this->intake()->state === IntakeState::Draft && (bool) $this->user()?->can('update', $this->intake());
     }
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['kind' => ['required', Rule::enum(IntakeKind::class)], 'columns' => ['array'], 'columns.*' => ['nullable', 'string'], 'source' => ['nullable', 'string', 'max:80'], 'whose' => ['nullable', 'integer', 'exists:users,id']];
+        return ['kind' => ['required', Rule::enum(IntakeKind::class)], 'columns' => ['array'], 'columns.*' => ['nullable', 'string'], 'source' => ['nullable', 'string', 'max:80'], 'whose' => ['nullable', 'integer', Rule::in(array_keys($this->user()?->speaksFor() ?? []))]];
     }
 
     public function kind(): IntakeKind

@@ -91,7 +91,7 @@ final readonly class CheckPage
     /** @return array<int, string>|null whose address book it may be */
     public function whose(): ?array
     {
-        return $this->intake->kind === IntakeKind::Relations ? User::query()->orderBy('name')->pluck('name', 'id')->all() : null;
+        return $this->intake->kind === IntakeKind::Relations ? $this->reader->speaksFor() : null;
     }
 
     public function owner(): int

@@ -113,9 +113,9 @@ final readonly class NetworkPage
         ])->all();
     }
 
-    /** @return array<int, string> of whom one may say it: oneself, and those who never sign in */
+    /** @return array<int, string> of whom one may say it */
     public function whose(User $reader): array
     {
-        return [$reader->id => 'I'] + User::query()->where('signs_in', false)->orderBy('name')->pluck('name', 'id')->all();
+        return [$reader->id => 'I'] + $reader->speaksFor();
     }
 }
