@@ -2,6 +2,7 @@
 
 use App\Http\Middleware\FragmentsWithoutCookies;
 use App\Http\Middleware\KnownHosts;
+use App\Http\Middleware\OnceOnly;
 use App\Http\Middleware\ReadableText;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\SettlesChanges;
@@ -23,7 +24,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append(SecurityHeaders::class);
         $middleware->append(ReadableText::class);
         $middleware->authenticateSessions();
-        $middleware->web(append: [StillSignsIn::class, ShareOffer::class, SettlesChanges::class], prepend: [FragmentsWithoutCookies::class]);
+        $middleware->web(append: [StillSignsIn::class, OnceOnly::class, ShareOffer::class, SettlesChanges::class], prepend: [FragmentsWithoutCookies::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })
