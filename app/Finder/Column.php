@@ -37,6 +37,7 @@ enum Column: string
     case Fit = 'fit';
     case ActBy = 'act by';
     case Source = 'source';
+    case KeptOut = 'kept out';
 
     private const OF_CONTACTS = [self::Part, self::FirstName, self::LastName, self::Title, self::ReadAs, self::InPostSince, self::Email, self::EmailState, self::Phone, self::Profile];
 
@@ -80,9 +81,9 @@ enum Column: string
             self::InPostSince => $contact?->posts->firstWhere('until', null)?->since?->toDateString(),
             self::Account => $account->name,
             self::Domain => $account->domain,
-            self::Email => $contact?->channels->firstWhere('type', ChannelType::Email)?->value,
-            self::EmailState => $contact?->channels->firstWhere('type', ChannelType::Email)?->state->label(),
-            self::Phone => $contact?->channels->firstWhere('type', ChannelType::DirectPhone)?->value,
+            self::Email => $contact === null ? '' : $rows->channel($contact, ChannelType::Email)?->value,
+            self::EmailState => $contact === null ? '' : $rows->channel($contact, ChannelType::Email)?->state->label(),
+            self::Phone => $contact === null ? '' : $rows->channel($contact, ChannelType::DirectPhone)?->value,
             self::Profile => $contact?->profile,
             self::Industry => $account->industries->pluck('code')->filter()->implode(' '),
             self::Country => $account->headquarters()?->country,
@@ -94,6 +95,7 @@ enum Column: string
             self::Fit => ($standing = $rows->standing($record)) === null ? '' : number_format($standing->fit, 2),
             self::ActBy => $rows->standing($record)?->act_by?->toDateString(),
             self::Source => $record->source,
+            self::KeptOut => $rows->keptOut($record),
         };
     }
 }

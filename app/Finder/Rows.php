@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Finder;
 
 use App\Models\Account;
+use App\Models\Channel;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Standing;
+use App\Standings\Barred;
 use Illuminate\Support\Collection;
 use Luftig\Core\Finder\Subject;
+use Luftig\Core\Priority\ChannelType;
 use Luftig\Core\Priority\Part;
 
 /** Those who were found, with what is shown of them, in the order given. */
@@ -22,7 +25,7 @@ final readonly class Rows
      * @param  Collection<int, Standing>  $standings  by account
      * @param  list<Account|Contact>  $records
      */
-    private function __construct(public array $records, public Collection $standings)
+    private function __construct(public array $records, public Collection $standings, private Barred $barred)
     {
         $ranked = [];
         foreach ($standings as $standing) {
@@ -42,7 +45,7 @@ final readonly class Rows
         $records = array_values(array_filter(array_map(fn (int $id) => $found[$id] ?? null, $ids)));
         $accounts = array_map(fn (Account|Contact $record): int => $record instanceof Account ? $record->id : $record->account_id, $records);
 
-        return new self($records, Standing::query()->with('account')->where('offer_id', $offer->id)->whereIn('account_id', $accounts)->get()->keyBy('account_id'));
+        return new self($records, Standing::query()->with('account')->where('offer_id', $offer->id)->whereIn('account_id', $accounts)->get()->keyBy('account_id'), Barred::now());
     }
 
     public function standing(Account|Contact $record): ?Standing
@@ -53,6 +56,27 @@ final readonly class Rows
     public function part(Contact $contact): ?Part
     {
         return Part::tryFrom($this->ranked[$contact->id][1] ?? '');
+    }
+
+    /** What of somebody may be written to or called, the first of its type. */
+    public function channel(Contact $contact, ChannelType $type): ?Channel
+    {
+        return $contact->channels->first(fn (Channel $channel): bool => $channel->type === $type && $this->barred->address($channel->value) === null);
+    }
+
+    /** Why an account, or a person, is not to be approached. */
+    public function keptOut(Account|Contact $record): ?string
+    {
+        $account = $record instanceof Account ? $record : $record->account;
+
+        return $this->barred->account($account->id, $account->domain) ?? ($record instanceof Account ? null : $this->barred->contact($record->id)
+            ?? $this->barred->all(...$record->channels->where('type', ChannelType::Email)->pluck('value')->all()));
+    }
+
+    /** Whether the person asked not to be contacted, so that nothing of theirs is given out. */
+    public function asked(Account|Contact $record): bool
+    {
+        return $record instanceof Contact && $this->barred->asked($record->id);
     }
 
     /** The priority of an account, or of a contact. */

@@ -23,8 +23,8 @@ final class Undo
 
     /** What a person, or another file, may have added to a record; a record with such is kept. */
     private const BUILT_ON = [
-        'account' => ['reasons' => 'account_id', 'approaches' => 'account_id', 'notes' => 'account_id', 'contacts' => 'account_id', 'signals' => 'account_id', 'customer_periods' => 'account_id', 'decisions' => 'account_id'],
-        'contact' => ['reasons' => 'contact_id', 'approaches' => 'contact_id', 'signals' => 'contact_id', 'group_places' => 'contact_id', 'reservations' => 'contact_id'],
+        'account' => ['reasons' => 'account_id', 'approaches' => 'account_id', 'notes' => 'account_id', 'contacts' => 'account_id', 'signals' => 'account_id', 'customer_periods' => 'account_id', 'decisions' => 'account_id', 'keep_outs' => 'account_id'],
+        'contact' => ['reasons' => 'contact_id', 'approaches' => 'contact_id', 'signals' => 'contact_id', 'group_places' => 'contact_id', 'reservations' => 'contact_id', 'keep_outs' => 'contact_id'],
     ];
 
     /** @var array<int> */

@@ -30,6 +30,9 @@ final class KeepOut extends Model
 {
     use LogsActivity;
 
+    /** Of a person: nothing of theirs leaves but by an admin. */
+    public const ASKED = 'asked not to be contacted';
+
     protected $guarded = [];
 
     /** @var array<string, string> */

@@ -5,24 +5,27 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Models\Contact;
+use App\Standings\Barred;
 use Luftig\Core\Priority\ChannelType;
 use Sabre\VObject\Component\VCard;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
-/** A contact as a vCard 4.0 (RFC 6350). Addresses that are known to be dead are left out. */
+/** A contact as a vCard 4.0 (RFC 6350). Addresses that are known to be dead, or kept out, are left out. */
 final class Card
 {
     /** @param  iterable<Contact>  $contacts  with their account and channels */
     public static function download(string $name, iterable $contacts): StreamedResponse
     {
-        return response()->streamDownload(function () use ($contacts): void {
+        $barred = Barred::now();
+
+        return response()->streamDownload(function () use ($contacts, $barred): void {
             foreach ($contacts as $contact) {
-                echo self::of($contact);
+                echo self::of($contact, $barred);
             }
         }, $name, ['Content-Type' => 'text/vcard; charset=UTF-8']);
     }
 
-    public static function of(Contact $contact): string
+    public static function of(Contact $contact, Barred $barred): string
     {
         $card = new VCard(['VERSION' => '4.0', 'UID' => 'urn:luftig:contact:'.$contact->id, 'FN' => $contact->name(), 'N' => [$contact->last_name, $contact->first_name, '', '', ''], 'ORG' => [$contact->account->name]]);
         if ($contact->title !== null) {
@@ -35,6 +38,9 @@ final class Card
             $card->add('ADR', ['', '', '', (string) $contact->city, '', '', (string) $contact->country]);
         }
         foreach ($contact->channels as $channel) {
+            if ($barred->address($channel->value) !== null) {
+                continue;
+            }
             match ($channel->type) {
                 ChannelType::Email => $channel->state->isDead() ? null : $card->add('EMAIL', $channel->value),
                 ChannelType::DirectPhone => $card->add('TEL', $channel->value, ['TYPE' => 'work']),

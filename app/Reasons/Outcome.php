@@ -7,7 +7,9 @@ namespace App\Reasons;
 use App\Intake\AccountIds;
 use App\Models\Approach;
 use App\Models\Channel;
+use App\Models\Contact;
 use App\Models\KeepOut;
+use App\Models\KeepOutType;
 use App\Models\Post;
 use App\Models\Result;
 use App\Models\User;
@@ -33,15 +35,25 @@ final class Outcome
                 };
             }
             if ($contact !== null && in_array($result, [Result::LeftPost, Result::Stop], true)) {
-                KeepOut::query()->firstOrCreate(
-                    ['type' => 'contact', 'contact_id' => $contact->id],
-                    ['value' => $contact->name(), 'account_id' => $contact->account_id, 'reason' => $result === Result::Stop ? 'asked not to be contacted' : 'left the position', 'user_id' => $by->id],
-                );
+                self::keepOut($contact, $result, $by);
             }
             if ($contact !== null && $result === Result::LeftPost) {
                 (new DerivedSignals)->refresh([$contact->id]);
             }
             AccountIds::markStale([$approach->account_id]);
         });
+    }
+
+    /** For good; an entry that has ended, or ends, or gives another reason, does not stand in the way of what the person asked. */
+    private static function keepOut(Contact $contact, Result $result, User $by): void
+    {
+        $entries = KeepOut::query()->where('type', KeepOutType::Contact)->where('contact_id', $contact->id);
+        if ($result === Result::LeftPost && (clone $entries)->inForce()->exists()) {
+            return;
+        }
+        $entries->firstOrNew(['type' => KeepOutType::Contact, 'contact_id' => $contact->id])->fill([
+            'value' => $contact->name(), 'account_id' => $contact->account_id, 'until' => null, 'user_id' => $by->id,
+            'reason' => $result === Result::Stop ? KeepOut::ASKED : 'left the position',
+        ])->save();
     }
 }

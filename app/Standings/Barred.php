@@ -54,9 +54,23 @@ final readonly class Barred
         return $this->contacts !== [] || $this->addresses !== [] || $this->domains !== [];
     }
 
+    /** Why somebody may not be approached in a way that needs one of these addresses: every one of them is kept out. */
+    public function all(string ...$addresses): ?string
+    {
+        $because = array_map($this->address(...), $addresses);
+
+        return $because === [] || in_array(null, $because, true) ? null : $because[array_key_first($because)];
+    }
+
     public function contact(int $id): ?string
     {
         return $this->contacts[$id] ?? null;
+    }
+
+    /** Whether the person asked for it themselves. */
+    public function asked(int $contact): bool
+    {
+        return ($this->contacts[$contact] ?? null) === KeepOut::ASKED;
     }
 
     public function address(string $address): ?string

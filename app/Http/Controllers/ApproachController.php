@@ -9,6 +9,7 @@ use App\Http\Requests\ApproachRequest;
 use App\Http\Requests\ResultRequest;
 use App\Models\Account;
 use App\Models\Approach;
+use App\Models\ApproachKind;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Reason;
@@ -19,13 +20,14 @@ use App\Standings\Barred;
 use App\View\Undo;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\RedirectResponse;
+use Luftig\Core\Priority\ChannelType;
 
 final class ApproachController extends Controller
 {
     public function store(ApproachRequest $request, Reason $reason): RedirectResponse
     {
         $reason->load('account', 'offer.rules', 'contact');
-        $why = self::barred($reason->account, $reason->contact);
+        $why = self::barred($request->kind(), $reason->account, $reason->contact);
         if ($why !== null) {
             return back()->withErrors(['kind' => "This approach was not recorded: they are kept out ({$why})."]);
         }
@@ -39,7 +41,7 @@ final class ApproachController extends Controller
     public function straight(ApproachRequest $request, Offer $offer, Account $account): RedirectResponse
     {
         $contact = $request->filled('contact') ? $account->contacts()->findOrFail($request->integer('contact')) : null;
-        $why = self::barred($account, $contact);
+        $why = self::barred($request->kind(), $account, $contact);
         if ($why !== null) {
             return back()->withErrors(['kind' => "This approach was not recorded: they are kept out ({$why})."]);
         }
@@ -69,10 +71,13 @@ final class ApproachController extends Controller
         return back()->with('said', 'The approach is undone; the reason is ready again.');
     }
 
-    private static function barred(Account $account, ?Contact $contact): ?string
+    private static function barred(ApproachKind $kind, Account $account, ?Contact $contact): ?string
     {
         $barred = Barred::now();
+        $addresses = $contact === null || $kind !== ApproachKind::Email ? []
+            : $contact->channels->where('type', ChannelType::Email)->pluck('value')->all();
 
-        return $barred->account($account->id, $account->domain) ?? ($contact === null ? null : $barred->contact($contact->id));
+        return $barred->account($account->id, $account->domain)
+            ?? ($contact === null ? null : $barred->contact($contact->id)) ?? $barred->all(...$addresses);
     }
 }

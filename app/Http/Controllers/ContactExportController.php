@@ -8,6 +8,7 @@ use App\Finder\Column;
 use App\Finder\Rows;
 use App\Models\Contact;
 use App\Models\Offer;
+use App\Models\Role;
 use App\People\Card;
 use App\People\Erasing;
 use App\Standings\Barred;
@@ -39,9 +40,12 @@ final class ContactExportController extends Controller
         })());
     }
 
-    public function card(Contact $contact): Response
+    public function card(Request $request, Contact $contact): Response
     {
-        return response(Card::of($contact->load('account', 'channels')), 200, ['Content-Type' => 'text/vcard; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="contact-'.$contact->id.'.vcf"']);
+        $barred = Barred::now();
+        abort_if($barred->asked($contact->id) && $request->user()?->role !== Role::Admin, 403, 'They asked not to be contacted; only an admin gives out what is known of them.');
+
+        return response(Card::of($contact->load('account', 'channels'), $barred), 200, ['Content-Type' => 'text/vcard; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="contact-'.$contact->id.'.vcf"']);
     }
 
     public function known(Contact $contact): JsonResponse

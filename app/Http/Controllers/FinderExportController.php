@@ -68,13 +68,15 @@ final class FinderExportController extends Controller
         }
     }
 
-    /** @return Generator<array{Account|Contact, Rows}> */
+    /** @return Generator<array{Account|Contact, Rows}> those who are kept out are marked; those who asked for it are left out */
     private function records(Offer $offer, Search $search): Generator
     {
         foreach (array_chunk($search->ids(), self::CHUNK) as $ids) {
             $rows = Rows::of($offer, $search->subject, $ids);
             foreach ($rows->records as $record) {
-                yield [$record, $rows];
+                if (! $rows->asked($record)) {
+                    yield [$record, $rows];
+                }
             }
         }
     }

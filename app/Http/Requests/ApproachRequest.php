@@ -22,11 +22,16 @@ final class ApproachRequest extends FormRequest
         ];
     }
 
+    public function kind(): ApproachKind
+    {
+        return ApproachKind::from($this->string('kind')->toString());
+    }
+
     /** @return array{kind: ApproachKind, next_step: string|null, next_step_on: string|null} */
     public function approach(): array
     {
         return [
-            'kind' => ApproachKind::from($this->string('kind')->toString()),
+            'kind' => $this->kind(),
             'next_step' => $this->input('next_step'), 'next_step_on' => $this->input('next_step_on'),
         ];
     }
