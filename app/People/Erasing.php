@@ -10,7 +10,6 @@ use App\Models\Approach;
 use App\Models\Contact;
 use App\Models\Erasure;
 use App\Models\KeepOut;
-use App\Models\Note;
 use App\Models\Reason;
 use App\Models\Relation;
 use App\Models\Signal;
@@ -21,8 +20,6 @@ use Illuminate\Support\Facades\DB;
 /** What is known of a person, and its erasure. */
 final class Erasing
 {
-    private const NOBODY = 'an erased person';
-
     /** @return array<string, mixed> everything that is kept of a person, to be given to them */
     public static function known(Contact $contact): array
     {
@@ -60,8 +57,11 @@ final class Erasing
                 }
             }
             $ids = $people->modelKeys();
-            $names = $people->map(fn (Contact $one): string => $one->name())->unique()->all();
-            self::forget($ids, $names, $people->pluck('first_name')->unique()->all(), $addresses);
+            $names = $people->map(fn (Contact $one): array => [(string) $one->first_name, (string) $one->last_name])->unique()->values()->all();
+            $forgetting = new Forgetting($names, array_values($addresses));
+            $forgetting->greetings($ids);
+            self::forget($ids, $addresses, $contact->account->domain, $people->map(fn (Contact $one): string => $one->name())->unique()->all());
+            $forgetting->everywhere();
             AccountIds::markStale([$contact->account_id]);
             DB::table('doubles')->where('record', 'contact')->where(fn ($either) => $either->whereIn('first_id', $ids)->orWhereIn('second_id', $ids))->delete();
             DB::table('contacts')->whereIn('id', $ids)->delete();
@@ -71,39 +71,21 @@ final class Erasing
 
     /**
      * @param  array<int>  $ids
-     * @param  array<string>  $names  whole names
-     * @param  array<string>  $firstNames
      * @param  array<string>  $addresses
+     * @param  string|null  $domain  where they are
+     * @param  array<string>  $names  whole names
      */
-    private static function forget(array $ids, array $names, array $firstNames, array $addresses): void
+    private static function forget(array $ids, array $addresses, ?string $domain, array $names): void
     {
         Signal::query()->whereIn('contact_id', $ids)->delete();
-        Relation::query()->whereIn('contact_id', $ids)->orWhereIn('email', $addresses)->orWhereIn('profile', $addresses)->delete();
+        Relation::query()->whereIn('contact_id', $ids)->orWhereIn('email', $addresses)->orWhereIn('profile', $addresses)
+            ->orWhere(fn ($there) => $there->whereIn('person', $names)->whereNotNull('domain')->where('domain', $domain))->delete();
         Belonging::remove('contacts', $ids);
         KeepOut::query()->whereIn('contact_id', $ids)->delete();
         KeepOut::query()->where('type', 'address')->whereIn('value', $addresses)->delete();
         DB::table('activity_log')->where('subject_type', Contact::class)->whereIn('subject_id', $ids)->delete();
         DB::table('intake_changes')->where('record', 'contact')->whereIn('record_id', $ids)->whereNotNull('before')->delete();
-        foreach ([...$names, ...$addresses] as $text) {
-            DB::table('intake_changes')->where(fn ($either) => $either->where('before', 'like', Like::anywhere($text))->orWhere('after', 'like', Like::anywhere($text)))->delete();
-            DB::table('intake_rejections')->where('row', 'like', Like::anywhere($text))->delete();
-        }
-        foreach (Reason::query()->whereIn('contact_id', $ids)->get() as $reason) {
-            $reason->update(['words' => str_replace([...$names, ...$firstNames], '…', $reason->words), 'evidence' => self::without($reason->evidence, [...$names, ...$firstNames, ...$addresses])]);
-        }
-        foreach ($names as $name) {
-            DB::table('watch_finds')->where('why', 'like', Like::anywhere($name))->update(['why' => DB::raw('REPLACE(why, '.DB::escape($name).', '.DB::escape(self::NOBODY).')')]);
-        }
         self::forgetSearches([...$names, ...$addresses]);
-        foreach (['notes' => Note::class, 'signals' => Signal::class] as $table => $model) {
-            $column = $table === 'notes' ? 'text' : 'title';
-            foreach ($names as $name) {
-                foreach ($model::query()->where($column, 'like', Like::anywhere($name))->get() as $record) {
-                    $record->update([$column => str_ireplace($name, self::NOBODY, (string) $record->getAttribute($column))]);
-                }
-            }
-        }
-        Approach::query()->whereIn('instead', $names)->update(['instead' => null]);
     }
 
     /**

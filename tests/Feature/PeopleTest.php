@@ -23,6 +23,7 @@ use App\Models\Standing;
 use App\Models\Tag;
 use App\Models\TitleLesson;
 use App\Models\Watch;
+use App\People\Forgetting;
 use App\People\Taking;
 use App\Standings\Standings;
 use App\View\Account\BuyingGroup;
@@ -325,6 +326,45 @@ final class PeopleTest extends TestCase
         $other = $this->bring(IntakeKind::Contacts, "domain;name;email\nfjernlund.example;P. Rye;PERNILLE@tunhede.example\n");
         self::assertSame(1, $other->rejected, 'by the address as well');
         self::assertGreaterThan(0, Erasure::query()->count());
+    }
+
+    public function test_with_logging_on_nothing_of_an_erased_person_is_left_in_any_table_and_no_other_word_is_hurt(): void
+    {
+        activity()->enableLogging();
+        $brought = "domain;first name;last name;title;email;profile;about\ntunhede.example;Åsa;Læ;%s;asa@tunhede.example;https://profiles.example/in/åsa;Writes on leaks\n";
+        $this->bring(IntakeKind::Contacts, sprintf($brought, 'Planner'));
+        $this->bring(IntakeKind::Contacts, sprintf($brought, 'Production Planner'));
+        $this->bring(IntakeKind::Contacts, "domain;first name;last name;email\n;Åsa;Læ;\nnowhere;Læ, Åsa;;asa@tunhede.example\n");
+        $this->bring(IntakeKind::Relations, "name;domain\nÅsa Læ;tunhede.example\nÅsa Læ;fjernlund.example\n");
+        $asa = $this->contact('Åsa');
+        $signal = Signal::query()->where('kind', 'new_leader')->sole();
+        $signal->update(['title' => 'Pernille follows Åsa Læ', 'quote' => 'Thank you, ÅSA LÆ! Åsa Lælund stays.']);
+        $this->actingAs($this->lead)->post(route('reasons.store', $this->account), ['words' => 'Hello Åsa, åsaurus is no word.', 'contact' => $asa->id, 'signals' => [(string) $signal->id]])->assertSessionHasNoErrors();
+        $this->post(route('reasons.store', $this->account), ['words' => 'Hello Pernille, you follow Åsa Læ as a leader.', 'contact' => $this->contact('Pernille')->id, 'signals' => [(string) $signal->id]])->assertSessionHasNoErrors();
+        $this->post(route('keep-out.store'), ['contact' => $asa->id, 'reason' => 'Åsa Læ said so'])->assertSessionHasNoErrors();
+        $this->patch(route('contacts.update', $asa), ['first_name' => 'Åsa', 'last_name' => 'Læ', 'title' => 'Head of Planning'])->assertSessionHasNoErrors();
+        $this->delete(route('contacts.erase', $asa), ['sure' => 'Åsa Læ'])->assertSessionHasNoErrors();
+
+        foreach (DB::select('SHOW TABLES') as $table) {
+            $name = array_values((array) $table)[0];
+            $text = json_encode(DB::table($name)->get()->map(fn ($row): array => array_map(fn (mixed $value): mixed => is_string($value) ? (json_decode($value, true) ?? $value) : $value, (array) $row)), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE) ?: '';
+            if ($name !== 'relations') {
+                self::assertDoesNotMatchRegularExpression('~åsa læ\b|"Åsa"|"Læ"|asa@tunhede|in/åsa~iu', $text, $name);
+            }
+        }
+        self::assertSame(['fjernlund.example'], DB::table('relations')->pluck('domain')->all(), 'somebody of the same name elsewhere stays');
+        self::assertSame(['Pernille follows an erased person', 'Thank you, an erased person! Åsa Lælund stays.'], array_values($signal->refresh()->only('title', 'quote')));
+        self::assertSame(['Hello …, åsaurus is no word.', 'Hello Pernille, you follow an erased person as a leader.'], Reason::query()->orderBy('id')->pluck('words')->all());
+        foreach (Reason::query()->get() as $reason) {
+            $this->get(route('reasons.show', $reason))->assertOk()->assertDontSeeText('Åsa Læ ');
+        }
+    }
+
+    public function test_a_first_name_within_another_word_stays(): void
+    {
+        self::assertSame('A new_leader and a pleasant …, twice …', Forgetting::without('A new_leader and a pleasant Lea, twice LEA', ['Lea'], '…'));
+        self::assertSame('nothing', Forgetting::without('nothing', ['']));
+        self::assertSame('… and …', Forgetting::without('Lea Lind and Lea', ['Lea', 'Lea Lind'], '…'), 'the longest first');
     }
 
     public function test_contacts_go_out_and_come_in_as_cards_and_csv(): void
