@@ -126,7 +126,7 @@ final class AccountRows implements Rows
         $tally = new Tally;
         $domains = array_column($records, 'domain');
         $there = $this->there($domains);
-        $new = [];
+        $new = $changed = [];
         foreach ($records as $line => $record) {
             $facts = $this->facts($record);
             $existing = $there[$record['domain']] ?? null;
@@ -139,6 +139,14 @@ final class AccountRows implements Rows
                 $new[] = ['domain' => $record['domain']] + $facts;
 
                 continue;
+            }
+            if (isset($changed[$existing['id']])) {
+                // Two rows of one batch mean this account, one of them by the domain of an account that was merged into it.
+                $existing = $this->there([$record['domain']])[$record['domain']];
+            }
+            if ($existing['domain'] !== $record['domain']) {
+                // What was merged in keeps telling of the account, but no longer what it is called.
+                unset($facts['name']);
             }
             $before = [];
             foreach ($facts as $field => $value) {
@@ -164,6 +172,7 @@ final class AccountRows implements Rows
             }
             $after = array_intersect_key($facts, $before);
             $this->change($existing['id'], $after);
+            $changed[$existing['id']] = true;
             $ledger->changed('account', $existing['id'], $before, $after);
             $tally->updated++;
         }
@@ -330,7 +339,8 @@ final class AccountRows implements Rows
     private function there(array $domains): array
     {
         $accounts = [];
-        foreach (DB::table('accounts')->whereIn('domain', $domains)->get(['id', 'domain', ...self::SCALARS]) as $row) {
+        $kept = DB::table('accounts')->whereIn('domain', $domains)->selectRaw('COALESCE(merged_into, id) AS id, domain')->pluck('id', 'domain')->all();
+        foreach (DB::table('accounts')->whereIn('id', array_unique($kept))->get(['id', 'domain', ...self::SCALARS]) as $row) {
             $accounts[$row->id] = (array) $row;
             foreach (['growth', 'revenue', 'revenue_amount'] as $field) {
                 if ($accounts[$row->id][$field] !== null) {
@@ -359,12 +369,8 @@ final class AccountRows implements Rows
         foreach (DB::table('account_attribute')->join('attributes', 'attributes.id', '=', 'attribute_id')->whereIn('account_id', $ids)->orderBy('name')->get(['account_id', 'name', 'value']) as $row) {
             $accounts[$row->account_id]['extras'][$row->name] = $row->value;
         }
-        $byDomain = [];
-        foreach ($accounts as $account) {
-            $byDomain[$account['domain']] = $account;
-        }
 
-        return $byDomain;
+        return array_map(fn (int $id): array => $accounts[$id], $kept);
     }
 
     /**

@@ -33,7 +33,7 @@ final class DoorsTest extends TestCase
     /** What forms send, all at once and in two halves, so that one complaint does not hide another. */
     private const FIELDS = [
         ['name', 'text', 'email', 'role', 'decision', 'until', 'kind', 'words', 'signals', 'contact', 'keep', 'fits', 'by', 'how', 'first', 'second', 'tag', 'subject', 'only', 'rhythm', 'hour', 'pace', 'code', 'title', 'part', 'type', 'value', 'criteria', 'kinds', 'on', 'c', 'columns', 'file', 'offer', 'question', 'about'],
-        ['parts', 'trial', 'to', 'record', 'next', 'time_zone', 'password', 'mapping', 'whose', 'source', 'status', 'seniority', 'functions', 'since', 'company', 'phone', 'reports_to', 'reason', 'ends', 'query', 'buyer_roles', 'roles_of_interest', 'note', 'account', 'result', 'instead', 'later_on', 'per_account', 'first_name', 'last_name', 'domain', 'address', 'owner_id', 'headcount', 'city', 'user'],
+        ['parts', 'trial', 'to', 'record', 'next', 'time_zone', 'password', 'mapping', 'whose', 'source', 'status', 'seniority', 'functions', 'since', 'company', 'phone', 'reports_to', 'reason', 'ends', 'query', 'buyer_roles', 'roles_of_interest', 'note', 'account', 'result', 'instead', 'later_on', 'per_account', 'first_name', 'last_name', 'domain', 'address', 'owner_id', 'headcount', 'city', 'user', 'sure', 'country', 'no_agency', 'next_step', 'next_step_on', 'version', 'remember', 'state', 'q', 'find', 'profile', 'interests', 'code', 'quote', 'channel', '_once'],
     ];
 
     public function test_nobody_gets_in_without_signing_in(): void

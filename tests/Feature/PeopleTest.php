@@ -259,6 +259,13 @@ final class PeopleTest extends TestCase
         $this->bring(IntakeKind::Signals, "domain;kind;date;title\ntunhede-glas.example;news;2026-11-21;Named\n");
         self::assertSame($this->account->id, Signal::query()->where('kind', 'news')->sole()->account_id, 'what comes in for the merged one is of the kept one');
         Signal::query()->where('kind', 'news')->delete();
+        $intake = $this->bring(IntakeKind::Accounts, "domain;name;headcount;founded\ntunhede.example;Glasverk Tunhede;430;\ntunhede-glas.example;Tunhede Glas;;1961\n");
+        self::assertSame([0, 2], [$intake->created, $intake->updated]);
+        self::assertSame(['Glasverk Tunhede', 430, 1961], array_values($this->account->refresh()->only('name', 'headcount', 'founded')), 'a file tells the kept one, not the hidden one');
+        self::assertNull($other->refresh()->founded);
+        $this->actingAs($this->rep)->post(route('intake.undo', $intake))->assertRedirect();
+        self::assertNull($this->account->refresh()->founded);
+        $this->actingAs($this->lead);
 
         $this->delete(route('doubles.destroy', $pair))->assertSessionHasNoErrors();
         self::assertEquals($before, $this->everything());

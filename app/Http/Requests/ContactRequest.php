@@ -19,7 +19,7 @@ final class ContactRequest extends FormRequest
         return [
             'first_name' => ['required_without:last_name', 'nullable', 'string', 'max:100'], 'last_name' => ['nullable', 'string', 'max:100'], 'title' => ['nullable', 'string', 'max:190'],
             'about' => ['nullable', 'string', 'max:5000'], 'interests' => ['nullable', 'string', 'max:500'], 'city' => ['nullable', 'string', 'max:100'], 'profile' => ['nullable', 'string', 'max:190'],
-            'country' => ['nullable', 'string', 'max:60', fn (string $field, mixed $value, Closure $fail) => Countries::code((string) $value) === null ? $fail("The country “{$value}” is not known.") : null],
+            'country' => ['bail', 'nullable', 'string', 'max:60', fn (string $field, mixed $value, Closure $fail) => Countries::code((string) $value) === null ? $fail("The country “{$value}” is not known.") : null],
             'since' => ['nullable', 'date', 'before_or_equal:today'], 'email' => ['nullable', 'email', 'max:190'], 'phone' => ['nullable', 'string', 'max:60', 'regex:/\d.*\d.*\d/'],
         ];
     }
