@@ -34,6 +34,12 @@ final class Taking
         }
     }
 
+    /** Another's reservation of a contact that still holds. */
+    public static function colleagues(Contact $contact, User $rep): ?Reservation
+    {
+        return Reservation::query()->with('user')->where('contact_id', $contact->id)->where('user_id', '<>', $rep->id)->where('until', '>=', today())->first();
+    }
+
     public static function release(Contact $contact, User $rep): void
     {
         Reservation::query()->where('contact_id', $contact->id)->where('user_id', $rep->id)->delete();

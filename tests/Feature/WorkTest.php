@@ -10,9 +10,12 @@ use App\Models\Account;
 use App\Models\Approach;
 use App\Models\Channel;
 use App\Models\Contact;
+use App\Models\Decision;
 use App\Models\KeepOut;
 use App\Models\Reason;
 use App\Models\Role;
+use App\Models\User;
+use App\People\Taking;
 use App\Standings\Standings;
 use App\View\Today\Plan;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -138,6 +141,32 @@ final class WorkTest extends TestCase
         $this->patch(route('team.update', $this->rep), ['name' => 'Mira', 'role' => 'admin', 'email' => 'mira@blasvik.example'])->assertForbidden();
         $this->post('/offers', ['name' => 'Mine'])->assertForbidden();
         self::assertSame(Role::Rep, $this->rep->refresh()->role);
+    }
+
+    public function test_an_account_is_kept_by_one_and_the_next_is_told_whose_it_is(): void
+    {
+        $account = $this->tunhede();
+        $anton = $this->person('Anton', Role::Rep);
+        $keep = fn (User $who) => $this->actingAs($who)->from('/accounts')->post(route('decision.store', $account), ['decision' => 'kept']);
+        $keep($this->rep)->assertSessionHas('said', 'Glasverk Tunhede is kept, and yours.');
+        $keep($anton)->assertSessionHasErrors(['decision' => 'Mira keeps Glasverk Tunhede. Nothing was changed; agree with them, or ask a lead.']);
+        $this->post(route('decision.store', $account), ['decision' => 'dropped'])->assertSessionHasErrors('decision');
+        $this->delete(route('decision.destroy', $account))->assertSessionHasErrors('decision');
+        self::assertSame(['kept', $this->rep->id], array_values(Decision::query()->sole()->only('decision', 'user_id')));
+        $keep($this->lead)->assertSessionHas('said', "Glasverk Tunhede is kept, and Mira's.");
+        $this->delete(route('decision.destroy', $account))->assertSessionHasNoErrors();
+        self::assertSame(0, Decision::query()->count());
+    }
+
+    public function test_whom_a_colleague_has_reserved_is_not_approached_and_it_is_said_who(): void
+    {
+        $account = $this->tunhede();
+        $contact = $account->contacts()->firstOrFail();
+        Taking::take($this->offer, $contact, $this->person('Anton', Role::Rep));
+        $send = fn () => $this->actingAs($this->rep)->post(route('accounts.approach', $account), ['kind' => 'call', 'contact' => $contact->id, 'words' => 'Good morning.']);
+        $send()->assertSessionHasErrors(['kind' => 'This approach was not recorded: Anton has reserved Pernille Askov-Rye until Tuesday 24 November.']);
+        $this->at('2026-11-25T09:00:00Z');
+        $send()->assertSessionHasNoErrors();
     }
 
     public function test_what_is_anothers_stays_anothers(): void

@@ -14,6 +14,7 @@ use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Reason;
 use App\Models\Result;
+use App\People\Taking;
 use App\Reasons\Approaching;
 use App\Reasons\Outcome;
 use App\Standings\Barred;
@@ -27,9 +28,9 @@ final class ApproachController extends Controller
     public function store(ApproachRequest $request, Reason $reason): RedirectResponse
     {
         $reason->load('account', 'offer.rules', 'contact');
-        $why = self::barred($request->kind(), $reason->account, $reason->contact);
+        $why = self::refusal($request, $reason->account, $reason->contact);
         if ($why !== null) {
-            return back()->withErrors(['kind' => "This approach was not recorded: they are kept out ({$why})."]);
+            return back()->withErrors(['kind' => "This approach was not recorded: $why."]);
         }
         $approach = Approaching::record($request->approach(), $reason->offer, $reason->account, $reason->contact, $request->user(), $reason);
 
@@ -41,9 +42,9 @@ final class ApproachController extends Controller
     public function straight(ApproachRequest $request, Offer $offer, Account $account): RedirectResponse
     {
         $contact = $request->filled('contact') ? $account->contacts()->findOrFail($request->integer('contact')) : null;
-        $why = self::barred($request->kind(), $account, $contact);
+        $why = self::refusal($request, $account, $contact);
         if ($why !== null) {
-            return back()->withErrors(['kind' => "This approach was not recorded: they are kept out ({$why})."]);
+            return back()->withErrors(['kind' => "This approach was not recorded: $why."]);
         }
         $words = $request->string('words')->trim()->toString();
         $reason = Approaching::reasonFor($offer, $account, $contact, $request->user(), $words, $request->string('kind')->toString());
@@ -69,6 +70,17 @@ final class ApproachController extends Controller
         Indexes::changed([$approach->account_id]);
 
         return back()->with('said', 'The approach is undone; the reason is ready again.');
+    }
+
+    private static function refusal(ApproachRequest $request, Account $account, ?Contact $contact): ?string
+    {
+        $barred = self::barred($request->kind(), $account, $contact);
+        if ($barred !== null) {
+            return "they are kept out ($barred)";
+        }
+        $held = $contact === null ? null : Taking::colleagues($contact, $request->user());
+
+        return $held === null ? null : "{$held->user->name} has reserved {$contact->name()} until {$held->until->isoFormat('dddd D MMMM')}";
     }
 
     private static function barred(ApproachKind $kind, Account $account, ?Contact $contact): ?string

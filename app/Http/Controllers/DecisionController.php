@@ -9,6 +9,7 @@ use App\Http\Requests\DecisionRequest;
 use App\Models\Account;
 use App\Models\Decision;
 use App\Models\Offer;
+use App\Models\User;
 use App\View\Undo;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\RedirectResponse;
@@ -17,26 +18,40 @@ use Illuminate\Http\Request;
 /** Keep, drop, put off: and each of them taken back. */
 final class DecisionController extends Controller
 {
-    private const SAID = ['kept' => 'is kept, and yours.', 'dropped' => 'is dropped.', 'later' => 'is put off to %s.'];
+    private const SAID = ['kept' => 'is kept, and %s.', 'dropped' => 'is dropped.', 'later' => 'is put off to %s.'];
 
     public function store(DecisionRequest $request, Offer $offer, Account $account): RedirectResponse
     {
         $decision = $request->string('decision')->toString();
+        $owner = self::owner($account, $decision === 'kept' ? $request->user() : null);
+        if ($owner !== null && ! $owner->is($request->user()) && ! $request->user()->leads()) {
+            return back()->withErrors(['decision' => "{$owner->name} keeps {$account->name}. Nothing was changed; agree with them, or ask a lead."]);
+        }
         $until = $decision === 'later' ? CarbonImmutable::parse($request->string('until')->toString()) : null;
         Decision::query()->updateOrCreate(['offer_id' => $offer->id, 'account_id' => $account->id], ['decision' => $decision, 'until' => $until, 'user_id' => $request->user()->id]);
-        if ($decision === 'kept' && $account->owner_id === null) {
-            $account->update(['owner_id' => $request->user()->id]);
-        }
         AccountFactsChanged::dispatch([$account->id]);
 
-        return redirect()->to($request->nextPage())->with('said', $account->name.' '.sprintf(self::SAID[$decision], $until?->isoFormat('dddd D MMMM')))
+        return redirect()->to($request->nextPage())->with('said', $account->name.' '.sprintf(self::SAID[$decision], $decision === 'kept' ? ($owner?->is($request->user()) ? 'yours' : "{$owner?->name}'s") : $until?->isoFormat('dddd D MMMM')))
             ->with('undo', Undo::by('delete', route('decision.destroy', $account)));
+    }
+
+    /** Whose the account is; nobody's becomes the keeper's, of two at once the first one's. */
+    private static function owner(Account $account, ?User $keeper): ?User
+    {
+        if ($keeper !== null && Account::query()->whereKey($account->id)->whereNull('owner_id')->update(['owner_id' => $keeper->id]) === 1) {
+            return $keeper;
+        }
+
+        return $account->refresh()->owner;
     }
 
     public function destroy(Request $request, Offer $offer, Account $account): RedirectResponse
     {
         $decision = Decision::query()->where('offer_id', $offer->id)->where('account_id', $account->id)->first();
         if ($decision !== null) {
+            if ($decision->user_id !== $request->user()->id && ! $request->user()->leads()) {
+                return back()->withErrors(['decision' => 'That is a decision of '.$decision->user->name.'. Nothing was changed; agree with them, or ask a lead.']);
+            }
             if ($decision->decision === 'kept' && $account->owner_id === $decision->user_id) {
                 $account->update(['owner_id' => null]);
             }

@@ -6,6 +6,7 @@
             <p class="text-body-tertiary mt-2">{{ $page->lead }}
                 @if ($page->isDone)<a href="/accounts">The ranking</a> shows the rest.@endif
                 @if ($page->hurry)<strong>{{ $page->hurry }}</strong>@endif</p>
+            <x-wrong :for="['decision', 'until', 'reason', 'kind', 'next_step', 'next_step_on']" />
             @foreach ($page->steps as $step)
                 <p class="card card-body mt-3"><span><strong>Next step due:</strong> {{ $step->next_step }} with
                     {{ $step->contact?->name() ?? $step->account->name }}, <a
