@@ -144,7 +144,7 @@ final class FinderTest extends BrowserTestCase
         $this->keys('maintenance or ener* -(plant');
         $this->see('A parenthesis opens here and is not closed. (at character 23)');
         $this->keys(')');
-        $this->see('Reads as: maintenance and or and ener… and not plant');
+        $this->see('Reads as: (maintenance and or and ener…) and not plant');
         $this->see('“or” is read as a word; write OR to join or exclude.');
         $paste = fn (array $lines) => $this->browser->executeScript('document.activeElement.value = arguments[0]', [implode("\n", $lines)]);
         $paste(['Head of Maintenance', 'Plant Manager']);

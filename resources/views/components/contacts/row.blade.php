@@ -8,8 +8,8 @@
     <td class="small">{{ $row['part'] }}</td>
     <td><a href="{{ route('accounts.show', $row['account']) }}">{{ $row['account']->name }}</a><br>
         <span class="small text-body-secondary">{{ $row['about'] }}</span></td>
-    <td class="col-3 mw-0">@if ($row['line'])<x-barb :line="$row['line']" />@else<span class="small text-body-secondary">no live
-        signal</span>@endif</td>
+    <td class="col-3 mw-0">@if ($row['line'])<x-barb :line="$row['line']" />@else<span
+        class="small text-body-secondary">no live signal</span>@endif</td>
     <td class="small text-nowrap">{{ $row['times']->inPost() ?? 'unknown' }}@if ($row['times']->arrival)<br>
         <span class="text-primary">{{ $row['times']->arrival }}</span>@endif</td>
     <td class="small text-nowrap">{{ $row['times']->inCompany() ?? 'unknown' }}</td>
