@@ -8,6 +8,7 @@ use App\Support\Like;
 use Closure;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /** Takes the names and addresses of people out of all that was written down elsewhere: words of ours, evidence, files, the log. */
 final readonly class Forgetting
@@ -46,6 +47,8 @@ final readonly class Forgetting
     {
         $this->deleteRows('intake_changes', ['before', 'after']);
         $this->deleteRows('intake_rejections', ['row']);
+        // Where the second of two clicks would lead, with what is said there.
+        DB::table('submissions')->delete();
         foreach (self::TEXTS as $table => $columns) {
             foreach ($columns as $column) {
                 $this->rewrite($table, $column, fn (string $text): string => self::without($text, $this->texts));
@@ -110,14 +113,17 @@ final readonly class Forgetting
         }
     }
 
-    /** @param  list<string>  $columns */
+    /**
+     * Rows in which one of the people stands, by whole words: a ledger is of use for the others.
+     *
+     * @param  list<string>  $columns  JSON
+     */
     private function deleteRows(string $table, array $columns): void
     {
-        DB::table($table)->where(function (Builder $any) use ($columns): void {
+        $rows = DB::table($table)->where(function (Builder $any) use ($columns): void {
             $this->mentions($any, $columns);
             foreach ($this->people as $names) {
                 foreach ($columns as $column) {
-                    // Each name in a cell of its own.
                     $any->orWhere(function (Builder $both) use ($column, $names): void {
                         foreach ($names as $name) {
                             $both->where(fn (Builder $either) => self::like($either, $column, $name));
@@ -125,7 +131,26 @@ final readonly class Forgetting
                     });
                 }
             }
-        })->delete();
+        })->get(['id', ...$columns]);
+        $found = $rows->filter(fn (stdClass $row): bool => array_filter(
+            $columns, fn (string $column): bool => $this->isIn((string) $row->$column),
+        ) !== []);
+        DB::table($table)->whereIn('id', $found->pluck('id'))->delete();
+    }
+
+    /** Whether a name or an address stands in the values, whole or with the parts of a name in cells of their own. */
+    private function isIn(string $json): bool
+    {
+        $values = [];
+        $decoded = (array) json_decode($json, true);
+        array_walk_recursive($decoded, function (mixed $value) use (&$values): void {
+            $values[] = (string) (is_scalar($value) ? $value : '');
+        });
+        $text = implode("\n", $values);
+        $has = fn (string $one): bool => $one === '' || self::without($text, [$one], '') !== $text;
+
+        return array_filter($this->texts, $has) !== []
+            || array_filter($this->people, fn (array $names): bool => array_filter($names) !== [] && $has($names[0]) && $has($names[1])) !== [];
     }
 
     /** @param  list<string>  $columns */

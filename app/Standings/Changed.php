@@ -4,17 +4,22 @@ declare(strict_types=1);
 
 namespace App\Standings;
 
+use App\Intake\LostRows;
 use App\Jobs\RefreshStandings;
-use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use PDOException;
 
 /**
- * The accounts that a request of a person changed. They, and no others, are computed before the person sees the next page; what cannot
- * be computed just now keeps its mark and is computed by the worker, since what was saved is saved.
+ * The accounts that a request of a person changed. They, and no others, are computed before the person sees the next page;
+ * what cannot be computed just now keeps its mark and is computed by the worker, since what was saved is saved.
  */
 final class Changed
 {
     /** So many are computed while somebody waits. */
     private const MOST = 200;
+
+    /** So long one waits for a lock while somebody waits. */
+    private const SECONDS = 3;
 
     /** @var array<int, true>|null null: nobody waits */
     private ?array $accounts = null;
@@ -50,10 +55,13 @@ final class Changed
             return;
         }
         try {
+            DB::statement('SET SESSION innodb_lock_wait_timeout = '.self::SECONDS);
             $this->standings->only($accounts);
-        } catch (QueryException $e) {
+        } catch (PDOException|LostRows $e) {
             report($e);
             dispatch(RefreshStandings::ofChanged());
+        } finally {
+            DB::statement('SET SESSION innodb_lock_wait_timeout = DEFAULT');
         }
     }
 }

@@ -12,8 +12,8 @@ use Illuminate\Support\Sleep;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Does what a form asks once, however often it is sent: the same fields from the same page a second time lead to where the first led.
- * What was refused may be sent again.
+ * Does what a form asks once, however often it is sent: the same fields from the same page a second time lead to where
+ * the first led. What was refused may be sent again.
  */
 final class OnceOnly
 {
@@ -29,10 +29,12 @@ final class OnceOnly
 
     public function handle(Request $request, Closure $next): Response
     {
-        if (! $request->isMethod('post') || ! is_string($request->input(self::FIELD)) || $request->header('HX-Request') || $request->allFiles() !== []) {
+        if (! self::applies($request)) {
             return $next($request);
         }
-        $key = sha1($request->user()?->getAuthIdentifier().'|'.$request->path().'|'.serialize($request->except('_token')));
+        // Keyed, so that what was typed, a new password of somebody's too, cannot be guessed from what is stored.
+        $sent = $request->user()?->getAuthIdentifier().'|'.$request->path().'|'.serialize($request->except('_token'));
+        $key = hash_hmac('sha1', $sent, config()->string('app.key'));
         if (Submission::query()->insertOrIgnore(['key' => $key, 'created_at' => now()]) === 0) {
             return $this->asBefore($key);
         }
@@ -47,8 +49,16 @@ final class OnceOnly
 
             return $response;
         } finally {
-            $answer === null ? Submission::query()->whereKey($key)->delete() : Submission::query()->whereKey($key)->update(['answer' => json_encode($answer, JSON_THROW_ON_ERROR)]);
+            $submission = Submission::query()->whereKey($key);
+            $answer === null ? $submission->delete() : $submission->update(['answer' => json_encode($answer, JSON_THROW_ON_ERROR)]);
         }
+    }
+
+    /** Signing in is no deed that could be done twice. */
+    private static function applies(Request $request): bool
+    {
+        return $request->isMethod('post') && is_string($request->input(self::FIELD)) && $request->user() !== null
+            && ! $request->header('HX-Request') && $request->allFiles() === [];
     }
 
     private function asBefore(string $key): RedirectResponse
