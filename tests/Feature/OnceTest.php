@@ -44,6 +44,17 @@ final class OnceTest extends TestCase
         self::assertSame([0, 0], [KeepOut::query()->count(), Submission::query()->count()]);
     }
 
+    public function test_what_was_typed_cannot_be_guessed_from_what_is_stored_and_signing_in_stores_nothing(): void
+    {
+        $this->post('/sign-in', ['_once' => 'one', 'email' => 'mira@blasvik.example', 'password' => 'a long password'])->assertRedirect('/');
+        self::assertSame(0, Submission::query()->count());
+        $account = $this->tunhede();
+        $form = ['_once' => 'one', 'text' => 'Called; nobody there.'];
+        $this->actingAs($this->rep)->post(route('notes.store', $account), $form)->assertRedirect();
+        $plain = sha1($this->rep->id.'|accounts/'.$account->id.'/notes|'.serialize($form));
+        self::assertSame([1, 0], [Submission::query()->count(), Submission::query()->whereKey($plain)->count()]);
+    }
+
     public function test_while_the_first_is_worked_on_the_second_waits_and_then_says_so(): void
     {
         Sleep::fake();

@@ -12,6 +12,7 @@ use App\Models\Contact;
 use App\Models\Double;
 use App\Models\Erasure;
 use App\Models\GroupPlace;
+use App\Models\IntakeRejection;
 use App\Models\KeptList;
 use App\Models\Note;
 use App\Models\Post;
@@ -365,6 +366,23 @@ final class PeopleTest extends TestCase
         foreach (Reason::query()->get() as $reason) {
             $this->get(route('reasons.show', $reason))->assertOk()->assertDontSeeText('Åsa Læ ');
         }
+    }
+
+    public function test_the_ledger_of_others_stays_when_a_short_name_is_erased(): void
+    {
+        $brought = fn (string $lea, string $lind): string => "domain;first name;last name;title\n"
+            ."tunhede.example;Lea;;$lea\ntunhede.example;Bo;Lind;$lind\n";
+        $this->bring(IntakeKind::Contacts, $brought('Planner', 'Team Leader'));
+        $this->bring(IntakeKind::Contacts, $brought('Buyer', 'Leading Hand'));
+        $this->bring(IntakeKind::Contacts, "domain;name\nnowhere;Bo Leander\nnowhere;Lea\n");
+        $changes = fn (): array => DB::table('intake_changes')->whereNotNull('before')->pluck('before')->all();
+        $before = $changes();
+        $this->actingAs($this->lead)->post(route('notes.store', $this->account), ['_once' => 'one', 'text' => 'Met Lea.']);
+        $this->delete(route('contacts.erase', $this->contact('Lea')), ['sure' => 'Lea'])->assertSessionHasNoErrors();
+        self::assertSame(array_values((array) preg_grep('/Team Leader/', $before)), array_values((array) preg_grep('/Team Leader/', $changes())));
+        self::assertNotSame([], preg_grep('/Team Leader/', $changes()));
+        self::assertSame([['nowhere', 'Bo Leander']], IntakeRejection::query()->get()->map(fn (IntakeRejection $one): array => $one->row)->all());
+        self::assertSame(['Met an erased person.', 0], [Note::query()->value('text'), DB::table('submissions')->count()]);
     }
 
     public function test_a_first_name_within_another_word_stays(): void
