@@ -88,6 +88,14 @@ final class Account extends Model
         return $this->hasMany(Contact::class)->whereNull('merged_into');
     }
 
+    /** Makes it a keeper's if it is nobody's; of two at once it is the first one's. @return User|null whose it is then */
+    public function claim(User $keeper): ?User
+    {
+        self::query()->whereKey($this->id)->whereNull('owner_id')->update(['owner_id' => $keeper->id]);
+
+        return $this->refresh()->owner;
+    }
+
     /** @return HasMany<Signal, $this> */
     public function signals(): HasMany
     {

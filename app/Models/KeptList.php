@@ -44,4 +44,18 @@ final class KeptList extends Model
     {
         return DB::table('list_members')->where('list_id', $this->id)->orderBy('position');
     }
+
+    /** What is said of one member. */
+    public function member(int $record): Builder
+    {
+        return DB::table('list_members')->where('list_id', $this->id)->where('record_id', $record);
+    }
+
+    /** @return bool whether it was not on it yet */
+    public function addMember(int $record): bool
+    {
+        $position = 1 + (int) $this->members()->max('position');
+
+        return DB::table('list_members')->insertOrIgnore(['list_id' => $this->id, 'record_id' => $record, 'position' => $position]) === 1;
+    }
 }

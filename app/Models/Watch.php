@@ -51,6 +51,11 @@ final class Watch extends Model
         return $this->belongsTo(Offer::class);
     }
 
+    public function markRead(): void
+    {
+        DB::table('watch_finds')->where('watch_id', $this->id)->update(['unread' => false]);
+    }
+
     /** What it found since it began, the newest first and unread before read. */
     public function newcomers(): Builder
     {

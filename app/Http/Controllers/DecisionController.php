@@ -9,7 +9,6 @@ use App\Http\Requests\DecisionRequest;
 use App\Models\Account;
 use App\Models\Decision;
 use App\Models\Offer;
-use App\Models\User;
 use App\View\Undo;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\RedirectResponse;
@@ -23,7 +22,7 @@ final class DecisionController extends Controller
     public function store(DecisionRequest $request, Offer $offer, Account $account): RedirectResponse
     {
         $decision = $request->string('decision')->toString();
-        $owner = self::owner($account, $decision === 'kept' ? $request->user() : null);
+        $owner = $decision === 'kept' ? $account->claim($request->user()) : $account->owner;
         if ($owner !== null && ! $owner->is($request->user()) && ! $request->user()->leads()) {
             return back()->withErrors(['decision' => "{$owner->name} keeps {$account->name}. Nothing was changed; agree with them, or ask a lead."]);
         }
@@ -31,18 +30,10 @@ final class DecisionController extends Controller
         Decision::query()->updateOrCreate(['offer_id' => $offer->id, 'account_id' => $account->id], ['decision' => $decision, 'until' => $until, 'user_id' => $request->user()->id]);
         AccountFactsChanged::dispatch([$account->id]);
 
-        return redirect()->to($request->nextPage())->with('said', $account->name.' '.sprintf(self::SAID[$decision], $decision === 'kept' ? ($owner?->is($request->user()) ? 'yours' : "{$owner?->name}'s") : $until?->isoFormat('dddd D MMMM')))
+        $what = $decision === 'kept' ? ($owner?->is($request->user()) ? 'yours' : "{$owner?->name}'s") : $until?->isoFormat('dddd D MMMM');
+
+        return redirect()->to($request->nextPage())->with('said', $account->name.' '.sprintf(self::SAID[$decision], $what))
             ->with('undo', Undo::by('delete', route('decision.destroy', $account)));
-    }
-
-    /** Whose the account is; nobody's becomes the keeper's, of two at once the first one's. */
-    private static function owner(Account $account, ?User $keeper): ?User
-    {
-        if ($keeper !== null && Account::query()->whereKey($account->id)->whereNull('owner_id')->update(['owner_id' => $keeper->id]) === 1) {
-            return $keeper;
-        }
-
-        return $account->refresh()->owner;
     }
 
     public function destroy(Request $request, Offer $offer, Account $account): RedirectResponse

@@ -19,7 +19,6 @@ use App\View\Undo;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 use Luftig\Core\Finder\Subject;
 
@@ -45,7 +44,7 @@ final class ListController extends Controller
     {
         $request->validate(['record' => ['required', 'integer'], 'fits' => ['required', 'in:0,1,forget']]);
         $fits = $request->input('fits');
-        DB::table('list_members')->where('list_id', $list->id)->where('record_id', $request->integer('record'))->update(['fits' => $fits === 'forget' ? null : (int) $fits]);
+        $list->member($request->integer('record'))->update(['fits' => $fits === 'forget' ? null : (int) $fits]);
 
         return redirect()->route('lists.sample', $list);
     }

@@ -12,7 +12,6 @@ use App\View\Undo;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 
 /** A whole list, decided one after the other; whoever comes back goes on where they stopped. */
 final class StepThroughController extends Controller
@@ -26,7 +25,7 @@ final class StepThroughController extends Controller
     {
         $request->validate(['record' => ['required', 'integer'], 'keep' => ['required', 'in:0,1,undecided']]);
         $keep = $request->string('keep')->toString();
-        DB::table('list_members')->where('list_id', $list->id)->where('record_id', $request->integer('record'))->update(['keep' => $keep === 'undecided' ? null : (int) $keep]);
+        $list->member($request->integer('record'))->update(['keep' => $keep === 'undecided' ? null : (int) $keep]);
         $back = redirect()->route('lists.steps', $list);
 
         return $keep === 'undecided' ? $back : $back->with('said', $keep === '1' ? 'Kept.' : 'Dropped.')->with('undo', Undo::by('post', route('lists.steps.decide', $list), ['record' => $request->integer('record'), 'keep' => 'undecided']));
@@ -37,9 +36,9 @@ final class StepThroughController extends Controller
     {
         $request->validate(['record' => ['required', 'integer'], 'to' => ['required', 'integer', 'exists:lists,id']], ['to.*' => 'Choose the list.']);
         $to = KeptList::query()->where('offer_id', $list->offer_id)->where('subject', $list->subject)->findOrFail($request->integer('to'));
-        $new = DB::table('list_members')->insertOrIgnore(['list_id' => $to->id, 'record_id' => $request->integer('record'), 'position' => 1 + (int) $to->members()->max('position')]);
+        $isNew = $to->addMember($request->integer('record'));
 
-        return redirect()->route('lists.steps', $list)->with('said', $new === 1 ? "Added to “{$to->name}”." : "It is on “{$to->name}” already.");
+        return redirect()->route('lists.steps', $list)->with('said', $isNew ? "Added to “{$to->name}”." : "It is on “{$to->name}” already.");
     }
 
     /** Those kept, as a list of their own. */

@@ -14,7 +14,6 @@ use App\View\Undo;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 
 /** Searches that run by themselves, and what they found. */
@@ -35,7 +34,7 @@ final class WatchController extends Controller
 
     public function read(Watch $watch): RedirectResponse
     {
-        DB::table('watch_finds')->where('watch_id', $watch->id)->update(['unread' => false]);
+        $watch->markRead();
 
         return redirect()->route('watches.show', $watch)->with('said', 'All are read.');
     }
