@@ -153,9 +153,11 @@ final class WorkTest extends TestCase
         $this->post(route('decision.store', $account), ['decision' => 'dropped'])->assertSessionHasErrors('decision');
         $this->delete(route('decision.destroy', $account))->assertSessionHasErrors('decision');
         self::assertSame(['kept', $this->rep->id], array_values(Decision::query()->sole()->only('decision', 'user_id')));
+        $this->get(route('accounts.show', $account))->assertDontSeeText('Keep, and next')->assertDontSeeText('Drop, and next')->assertDontSeeText('No longer keep');
+        $this->actingAs($this->rep)->get(route('accounts.show', $account))->assertSeeText('No longer keep')->assertSeeText('Drop, and next');
         $keep($this->lead)->assertSessionHas('said', "Glasverk Tunhede is kept, and Mira's.");
         $this->delete(route('decision.destroy', $account))->assertSessionHasNoErrors();
-        self::assertSame(0, Decision::query()->count());
+        self::assertSame([0, null], [Decision::query()->count(), $account->refresh()->owner_id]);
     }
 
     public function test_whom_a_colleague_has_reserved_is_not_approached_and_it_is_said_who(): void

@@ -13,6 +13,7 @@ use App\View\Undo;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 
 /** Keep, drop, put off: and each of them taken back. */
 final class DecisionController extends Controller
@@ -22,12 +23,15 @@ final class DecisionController extends Controller
     public function store(DecisionRequest $request, Offer $offer, Account $account): RedirectResponse
     {
         $decision = $request->string('decision')->toString();
-        $owner = $decision === 'kept' ? $account->claim($request->user()) : $account->owner;
-        if ($owner !== null && ! $owner->is($request->user()) && ! $request->user()->leads()) {
-            return back()->withErrors(['decision' => "{$owner->name} keeps {$account->name}. Nothing was changed; agree with them, or ask a lead."]);
+        $owner = $decision === 'kept' ? $account->claim($request->user()) : null;
+        $may = Gate::inspect('decide', $account);
+        if ($may->denied()) {
+            return back()->withErrors(['decision' => $may->message()]);
         }
         $until = $decision === 'later' ? CarbonImmutable::parse($request->string('until')->toString()) : null;
-        Decision::query()->updateOrCreate(['offer_id' => $offer->id, 'account_id' => $account->id], ['decision' => $decision, 'until' => $until, 'user_id' => $request->user()->id]);
+        Decision::query()->updateOrCreate(['offer_id' => $offer->id, 'account_id' => $account->id], [
+            'decision' => $decision, 'until' => $until, 'user_id' => $owner->id ?? $request->user()->id,
+        ]);
         AccountFactsChanged::dispatch([$account->id]);
 
         $what = $decision === 'kept' ? ($owner?->is($request->user()) ? 'yours' : "{$owner?->name}'s") : $until?->isoFormat('dddd D MMMM');
@@ -40,8 +44,9 @@ final class DecisionController extends Controller
     {
         $decision = Decision::query()->where('offer_id', $offer->id)->where('account_id', $account->id)->first();
         if ($decision !== null) {
-            if ($decision->user_id !== $request->user()->id && ! $request->user()->leads()) {
-                return back()->withErrors(['decision' => 'That is a decision of '.$decision->user->name.'. Nothing was changed; agree with them, or ask a lead.']);
+            $may = Gate::inspect('delete', $decision);
+            if ($may->denied()) {
+                return back()->withErrors(['decision' => $may->message()]);
             }
             if ($decision->decision === 'kept' && $account->owner_id === $decision->user_id) {
                 $account->update(['owner_id' => null]);

@@ -2,19 +2,21 @@
     @if ($page->standing && ! $page->isKeptOut())
         <x-button kind="primary" key="r" :href="route('reasons.create', $page->account)">Record the reason</x-button>
     @endif
-    @if ($page->is('kept') || $page->is('dropped'))
+    @if (($page->is('kept') || $page->is('dropped')) && Gate::allows('delete', $page->decision))
         <x-form :to="route('decision.destroy', $page->account)" method="delete">
             <x-button>{{ $page->is('kept') ? 'No longer keep' : 'Undo the drop' }}</x-button></x-form>
     @endif
-    @foreach (['kept' => ['Keep', 'p'], 'dropped' => ['Drop', 'd']] as $value => [$label, $key])
-        @unless ($page->is($value))
-            <x-form :to="route('decision.store', $page->account)">
-                <input type="hidden" name="decision" value="{{ $value }}"><input type="hidden" name="next"
-                    value="{{ $page->next() }}">
-                <x-button :$key>{{ $label }}, and next</x-button></x-form>
-        @endunless
-    @endforeach
-    <x-button key="l" opens="later-{{ $page->account->id }}">Later</x-button>
+    @can('decide', $page->account)
+        @foreach (['kept' => ['Keep', 'p'], 'dropped' => ['Drop', 'd']] as $value => [$label, $key])
+            @unless ($page->is($value))
+                <x-form :to="route('decision.store', $page->account)">
+                    <input type="hidden" name="decision" value="{{ $value }}"><input type="hidden" name="next"
+                        value="{{ $page->next() }}">
+                    <x-button :$key>{{ $label }}, and next</x-button></x-form>
+            @endunless
+        @endforeach
+        <x-button key="l" opens="later-{{ $page->account->id }}">Later</x-button>
+    @endcan
     <x-button key="x" opens="out-{{ $page->account->id }}">Keep out</x-button>
 </div>
 <x-wrong :for="['decision', 'until', 'reason', 'taken', 'part', 'reports_to', 'kind', 'next_step', 'next_step_on']" />
