@@ -83,8 +83,10 @@ final class KeepOutTest extends TestCase
     public function test_an_account_that_is_kept_out_says_so_where_it_leaves(): void
     {
         $contact = $this->contact();
+        self::assertStringContainsString('Askov-Rye', $this->export('vcf'));
         KeepOut::query()->create(['type' => 'domain', 'value' => 'tunhede.example', 'reason' => 'a partner of ours']);
         self::assertStringContainsString('a partner of ours', $this->export('csv'));
+        self::assertStringNotContainsString('Askov-Rye', $this->export('vcf'), 'a card has no place to say it');
         $accounts = $this->actingAs($this->rep)->get(route('finder.export', ['format' => 'csv', 'on' => 'accounts', 'c' => ['']]))->streamedContent();
         self::assertStringContainsString('a partner of ours', $accounts);
         self::assertSame(1, Account::query()->whereKey($contact->account_id)->count());

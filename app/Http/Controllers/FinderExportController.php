@@ -41,8 +41,9 @@ final class FinderExportController extends Controller
 
         if ($format === 'vcf') {
             return Card::download($name, (function () use ($offer, $search): Generator {
-                foreach ($this->records($offer, $search) as [$record]) {
-                    if ($record instanceof Contact) {
+                foreach ($this->records($offer, $search) as [$record, $rows]) {
+                    // A card has no place to say it.
+                    if ($record instanceof Contact && $rows->keptOut($record) === null) {
                         yield $record;
                     }
                 }

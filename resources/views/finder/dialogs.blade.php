@@ -14,6 +14,9 @@
                     </li>
                 @endforeach
             </ol></fieldset>
+        <p class="small text-body-secondary">@if ($page->isOfContacts())Whoever asked not to be contacted is left out;
+            of others who are kept out, the column “kept out” says why, and vCards leave them out too.
+            @else Of accounts that are kept out, the column “kept out” says why.@endif</p>
         <div class="d-flex flex-wrap gap-2">
             <x-button kind="primary" formaction="{{ route('finder.export', 'csv') }}">CSV</x-button>
             <x-button formaction="{{ route('finder.export', 'jsonl') }}">JSON Lines</x-button>
