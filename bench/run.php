@@ -10,14 +10,14 @@ declare(strict_types=1);
 use App\Finder\Indexes;
 use App\Finder\Search;
 use App\Http\Controllers\FinderExportController;
-use App\Intake\Gazetteer;
+use App\Support\Gazetteer;
 use App\Intake\Importer;
-use App\Intake\IntakeKind;
-use App\Intake\Receive;
+use App\Models\IntakeKind;
+use App\Intake\ReceiveFile;
 use App\Models\Account;
 use App\Models\Offer;
 use App\Models\Standing;
-use App\People\Titles;
+use App\Contacts\Titles;
 use App\Standings\Standings;
 use Database\Demo\Rulebooks;
 use Database\Demo\Words;
@@ -25,7 +25,7 @@ use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
-use Luftig\Core\Finder\Field;
+use Luftig\Core\Search\Field;
 use Luftig\Core\Person\BusinessFunction;
 use Luftig\Core\Person\Seniority;
 
@@ -271,7 +271,7 @@ function intake(int $rows): void
     fclose($file);
     $intake = null;
     $took = seconds(function () use ($csv, &$intake): void {
-        $intake = Receive::file($csv, 'accounts.csv', null, IntakeKind::Accounts);
+        $intake = ReceiveFile::file($csv, 'accounts.csv', null, IntakeKind::Accounts);
         $intake->update(['state' => 'queued']);
         (new Importer)->run($intake);
     });

@@ -1,12 +1,12 @@
 <?php
 
-use App\Finder\Watching;
+use App\Lists\RunWatch;
 use App\Jobs\RefreshStandings;
 use App\Models\Submission;
 use Illuminate\Support\Facades\Schedule;
 
 Schedule::job(RefreshStandings::ofEverything())->dailyAt('00:05')->withoutOverlapping();
 Schedule::job(RefreshStandings::ofChanged())->everyMinute()->withoutOverlapping();
-Schedule::call(fn () => Watching::runDue())->name('watches')->everyMinute()->withoutOverlapping();
+Schedule::call(fn () => RunWatch::runDue())->name('watches')->everyMinute()->withoutOverlapping();
 Schedule::command('luftig:resume')->everyMinute();
 Schedule::command('model:prune', ['--model' => [Submission::class]])->daily();

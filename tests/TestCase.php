@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Tests;
 
 use App\Intake\Importer;
-use App\Intake\IntakeKind;
-use App\Intake\IntakeState;
-use App\Intake\Receive;
+use App\Intake\ReceiveFile;
 use App\Models\Account;
 use App\Models\Intake;
+use App\Models\IntakeKind;
+use App\Models\IntakeState;
 use App\Models\Offer;
 use App\Models\Role;
 use App\Models\Standing;
@@ -85,7 +85,7 @@ abstract class TestCase extends LaravelTestCase
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'luftig');
         file_put_contents($path, $text);
-        $intake = Receive::file($path, $kind->value.'.csv', $by ?? $this->rep, $kind);
+        $intake = ReceiveFile::file($path, $kind->value.'.csv', $by ?? $this->rep, $kind);
         unlink($path);
         $intake->update(['state' => IntakeState::Queued]);
 

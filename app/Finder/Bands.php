@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Finder;
 
-use Luftig\Core\Finder\Field;
+use Luftig\Core\Search\Field;
 
 /** Numbers in bands, by which they are counted and varied; in the units of a step's form. */
 final class Bands

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Finder;
 
 use App\Support\Folder;
-use Luftig\Core\Finder\Store;
+use Luftig\Core\Index\Store;
 use RuntimeException;
 
 /** The pieces of an index in one file, with a table of where each stands. A file that is torn is known by its length. */

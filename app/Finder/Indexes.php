@@ -11,10 +11,10 @@ use DateTimeImmutable;
 use Generator;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
-use Luftig\Core\Finder\Index;
-use Luftig\Core\Finder\Indexer;
-use Luftig\Core\Finder\Memory;
-use Luftig\Core\Finder\Record;
+use Luftig\Core\Index\Index;
+use Luftig\Core\Index\Indexer;
+use Luftig\Core\Index\Memory;
+use Luftig\Core\Index\Record;
 use RuntimeException;
 
 /**

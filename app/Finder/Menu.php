@@ -8,7 +8,7 @@ use App\Models\KeptList;
 use App\Models\Relation;
 use App\Models\Station;
 use App\Models\Tag;
-use Luftig\Core\Finder\Field;
+use Luftig\Core\Search\Field;
 
 /** The conditions as they are offered, those together that a rep looks for together. */
 final class Menu

@@ -6,13 +6,13 @@ namespace App\Finder;
 
 use App\Models\KeptList;
 use App\Models\Offer;
+use App\Models\StandingState;
 use App\Models\Tag;
 use App\Models\User;
-use App\Standings\StandingState;
-use Luftig\Core\Finder\Field;
+use Luftig\Core\Buying\Part;
 use Luftig\Core\Person\BusinessFunction;
 use Luftig\Core\Person\Seniority;
-use Luftig\Core\Priority\Part;
+use Luftig\Core\Search\Field;
 use Luftig\Core\Signal\Kind;
 
 /** What can be chosen for a condition, where there is a choice. */
@@ -57,7 +57,7 @@ final readonly class Options
     /** @return array<array-key, string> whose relations there are */
     public function people(): array
     {
-        return Reaching::choices($this->me);
+        return Reachability::choices($this->me);
     }
 
     /**

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Finder;
 
 use App\Models\Offer;
-use Luftig\Core\Finder\Bitmap;
-use Luftig\Core\Finder\Index;
-use Luftig\Core\Finder\Indexer;
-use Luftig\Core\Finder\Memory;
-use Luftig\Core\Finder\Record;
-use Luftig\Core\Finder\Store;
+use Luftig\Core\Index\Bitmap;
+use Luftig\Core\Index\Index;
+use Luftig\Core\Index\Indexer;
+use Luftig\Core\Index\Memory;
+use Luftig\Core\Index\Record;
+use Luftig\Core\Index\Store;
 
 /**
  * Small indexes beside the large one, of accounts that changed since it was built. Each is made once, of what changed since

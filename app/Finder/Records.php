@@ -5,21 +5,21 @@ declare(strict_types=1);
 namespace App\Finder;
 
 use App\Models\Offer;
+use App\Models\StandingState;
 use App\Standings\RuleBook;
-use App\Standings\StandingState;
 use Carbon\CarbonImmutable;
 use Generator;
 use Illuminate\Support\Facades\DB;
 use LogicException;
-use Luftig\Core\Finder\Condition;
-use Luftig\Core\Finder\Field;
-use Luftig\Core\Finder\Indexer;
-use Luftig\Core\Finder\Passage;
-use Luftig\Core\Finder\Record;
-use Luftig\Core\Firm\IndustryTree;
+use Luftig\Core\Company\IndustryTree;
+use Luftig\Core\Index\Indexer;
+use Luftig\Core\Index\Record;
 use Luftig\Core\Person\Career;
-use Luftig\Core\Person\PostHeld;
+use Luftig\Core\Person\PositionHeld;
 use Luftig\Core\Person\Title;
+use Luftig\Core\Search\Condition;
+use Luftig\Core\Search\Field;
+use Luftig\Core\Search\Passage;
 use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Timing;
 use Luftig\Core\Text\Fold;
@@ -301,7 +301,7 @@ final class Records
      */
     private function career(int $account, array $posts): array
     {
-        $career = Career::at($account, array_map(static fn (array $post): PostHeld => new PostHeld($post[0], (string) $post[2], Title::unpacked($post[3]), $post[4], $post[5]), $posts));
+        $career = Career::at($account, array_map(static fn (array $post): PositionHeld => new PositionHeld($post[0], (string) $post[2], Title::unpacked($post[3]), $post[4], $post[5]), $posts));
         $since = $career->now?->since;
         $before = array_values(array_filter($posts, static fn (array $post): bool => $post[5] !== null));
         $values = [];

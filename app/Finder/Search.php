@@ -7,14 +7,14 @@ namespace App\Finder;
 use App\Models\Offer;
 use Carbon\CarbonImmutable;
 use Closure;
-use Luftig\Core\Finder\Condition;
-use Luftig\Core\Finder\Facets;
-use Luftig\Core\Finder\Field;
-use Luftig\Core\Finder\Index;
-use Luftig\Core\Finder\Narrowing;
-use Luftig\Core\Finder\Step;
-use Luftig\Core\Finder\Subject;
+use Luftig\Core\Index\Facets;
+use Luftig\Core\Index\Index;
+use Luftig\Core\Index\Narrowing;
+use Luftig\Core\Index\Step;
 use Luftig\Core\Mistake;
+use Luftig\Core\Search\Condition;
+use Luftig\Core\Search\Field;
+use Luftig\Core\Search\Subject;
 use WeakMap;
 
 /** A search: what is looked for, and the row of steps. It stands whole in its address, so that it can be sent, kept and gone back from. */

@@ -10,11 +10,11 @@ use App\Models\Decision;
 use App\Models\KeepOut;
 use App\Models\Offer;
 use App\Models\Reservation;
-use App\Standings\StandingState;
+use App\Models\StandingState;
 use Illuminate\Support\Facades\DB;
-use Luftig\Core\Finder\Condition;
-use Luftig\Core\Finder\Field;
-use Luftig\Core\Finder\Subject;
+use Luftig\Core\Search\Condition;
+use Luftig\Core\Search\Field;
+use Luftig\Core\Search\Subject;
 
 /** Sets that change with every click and so stand outside the index: lists, what is in work, who is kept out. */
 final class Sets
@@ -71,7 +71,7 @@ final class Sets
             return Approach::query()->where('offer_id', $this->offer->id)->when($by > 0, fn ($query) => $query->where('user_id', $by))->whereNotNull($column)->distinct()->pluck($column)->all();
         }
         if (str_starts_with($what, 'reach-')) {
-            return Reaching::fromName(substr($what, 6))->ids($this->offer);
+            return Reachability::fromName(substr($what, 6))->ids($this->offer);
         }
 
         return match ($what) {

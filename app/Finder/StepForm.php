@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace App\Finder;
 
-use App\Intake\Countries;
-use App\Intake\Gazetteer;
-use App\Intake\Money;
 use App\Models\City;
 use App\Models\User;
+use App\Support\Countries;
+use App\Support\Gazetteer;
+use App\Support\Money;
 use Illuminate\Support\Facades\DB;
-use Luftig\Core\Finder\Condition;
-use Luftig\Core\Finder\Field;
-use Luftig\Core\Finder\Passage;
-use Luftig\Core\Finder\Subject;
-use Luftig\Core\Finder\Test;
-use Luftig\Core\Firm\Domain;
-use Luftig\Core\Firm\Industries;
+use Luftig\Core\Company\Domain;
+use Luftig\Core\Company\Industries;
 use Luftig\Core\Mistake;
+use Luftig\Core\Search\Comparison;
+use Luftig\Core\Search\Condition;
+use Luftig\Core\Search\Field;
+use Luftig\Core\Search\Passage;
+use Luftig\Core\Search\Subject;
 use Luftig\Core\Signal\Kind;
 use Luftig\Core\Text\Query;
 
@@ -105,7 +105,7 @@ final readonly class StepForm
     {
         $keys = match (true) {
             $this->field === Field::Before => ['q', 'q2'],
-            $this->field === Field::Event, $this->field->test() === Test::Query => ['q'],
+            $this->field === Field::Event, $this->field->test() === Comparison::Query => ['q'],
             default => [],
         };
         try {
@@ -130,10 +130,10 @@ final readonly class StepForm
             $this->field === Field::Before => Condition::together($this->field, $this->postParts(), 1, $x, $unknown),
             $this->field === Field::Spending => Condition::range(Field::Revenue, $this->leastRevenue(), null, $x, $unknown),
             $this->field === Field::Attribute => Condition::any($this->field, $this->values() ?: ['*'], $x, $unknown, which: $which === '' ? throw new Mistake('Choose the attribute.') : $which),
-            $this->field->test() === Test::Any => Condition::any($this->field, array_map($this->code(...), $this->values()), $x, $unknown, ($this->given['all'] ?? '') === '1', $which),
-            $this->field->test() === Test::Range => Condition::range($this->field, $this->bound('lo'), $this->bound('hi'), $x, $unknown, $which),
-            $this->field->test() === Test::Query => Condition::query($this->field, $this->query(), $x, $unknown, $this->field === Field::Words ? $which : ''),
-            $this->field->test() === Test::Near => Condition::near($this->place(), $this->number('km') ?? throw new Mistake('Give the radius in km.'), $x, $unknown, $which === 'any'),
+            $this->field->test() === Comparison::Any => Condition::any($this->field, array_map($this->code(...), $this->values()), $x, $unknown, ($this->given['all'] ?? '') === '1', $which),
+            $this->field->test() === Comparison::Range => Condition::range($this->field, $this->bound('lo'), $this->bound('hi'), $x, $unknown, $which),
+            $this->field->test() === Comparison::Query => Condition::query($this->field, $this->query(), $x, $unknown, $this->field === Field::Words ? $which : ''),
+            $this->field->test() === Comparison::Near => Condition::near($this->place(), $this->number('km') ?? throw new Mistake('Give the radius in km.'), $x, $unknown, $which === 'any'),
             $this->field === Field::Reach => Condition::any($this->field, [$this->reach()->named()], $x),
             default => $this->field === Field::KeptOut || $this->values() !== [] ? Sets::condition($this->field, $subject, $this->values(), $x) : throw new Mistake('Choose at least one.'),
         };
@@ -147,9 +147,9 @@ final readonly class StepForm
         return $this->field === Field::Words && count(Passage::named($which)) === count(Passage::cases()) ? '' : $which;
     }
 
-    public function reach(): Reaching
+    public function reach(): Reachability
     {
-        return Reaching::from($this->given['w'] ?? 'anyone', $this->given['n'] ?? '1', ($this->given['new'] ?? '') === '1');
+        return Reachability::from($this->given['w'] ?? 'anyone', $this->given['n'] ?? '1', ($this->given['new'] ?? '') === '1');
     }
 
     private function number(string $key): ?float
@@ -183,9 +183,8 @@ final readonly class StepForm
             return null;
         }
         if (in_array($field, [Field::Revenue, Field::EventAmount, Field::Spending], true) && isset($this->given['cur'])) {
-            isset(config('luftig.rates.per_eur')[$this->given['cur']]) || throw new Mistake("No rate is stated for the currency “{$this->given['cur']}”.");
-
-            return Money::inEur($number, $this->given['cur']);
+            return Money::inEur($number, $this->given['cur'])
+                ?? throw new Mistake("No rate is stated for the currency “{$this->given['cur']}”.");
         }
 
         return $field->countsBack() && $field !== Field::EventAge ? round($number * self::DAYS_IN_MONTH) : $number;
@@ -254,9 +253,9 @@ final readonly class StepForm
             $this->field === Field::Attribute => $which.': '.($this->values() === [] ? 'any' : implode(', ', $this->values())),
             $this->field === Field::Reach => $this->reaches(),
             $this->field === Field::KeptOut => 'customers, competitors, agencies, keep-out',
-            $this->field->test() === Test::Range => $this->between('lo', 'hi', $this->given('cur') === '' ? '' : ' '.$this->currency()),
-            $this->field->test() === Test::Query => $this->queried('q'),
-            $this->field->test() === Test::Near => $this->given('km').' km around '.$this->given('q'),
+            $this->field->test() === Comparison::Range => $this->between('lo', 'hi', $this->given('cur') === '' ? '' : ' '.$this->currency()),
+            $this->field->test() === Comparison::Query => $this->queried('q'),
+            $this->field->test() === Comparison::Near => $this->given('km').' km around '.$this->given('q'),
             default => $this->labels($this->field, 'v'),
         };
 

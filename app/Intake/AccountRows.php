@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use App\People\DerivedSignals;
-use App\People\Doubles;
-use App\People\Titles;
+use App\Contacts\CareerSignals;
+use App\Contacts\Doubles;
+use App\Contacts\Titles;
+use App\Support\Bulk;
+use App\Support\Gazetteer;
 use Illuminate\Support\Facades\DB;
-use Luftig\Core\Firm\CompanyName;
+use Luftig\Core\Company\CompanyName;
 
 /** Accounts: joined by domain, blank cells change nothing. */
-final class AccountRows implements Rows
+final class AccountRows implements RowReader
 {
     private const SCALARS = [
         'name', 'description', 'keywords', 'founded', 'headcount', 'headcount_given', 'growth',
@@ -39,29 +41,29 @@ final class AccountRows implements Rows
     public static function columns(): array
     {
         return [
-            'domain' => new Column('Domain or web address', ['domain', 'web', 'website', 'web address', 'url', 'homepage', 'webseite', 'internet', 'webbplats', 'hemsida', 'hjemmeside', 'nettside', 'strona', 'strona www', 'verkkosivu', 'site web', 'www'], 'tunhede.example', true),
-            'name' => new Column('Name', ['name', 'company', 'company name', 'account', 'account name', 'firma', 'firmenname', 'unternehmen', 'foretag', 'foretagsnamn', 'bedrijf', 'bedrijfsnaam', 'virksomhed', 'bedrift', 'nazwa', 'nazwa firmy', 'yritys', 'entreprise', 'societe', 'namn', 'navn', 'naam'], 'Glasverk Tunhede', true),
-            'industry' => new Column('Industry (label or ISIC; the main one first)', ['industry', 'industries', 'sector', 'branche', 'bransch', 'industri', 'isic', 'nace', 'branza', 'toimiala', 'secteur', 'bransje'], 'glass'),
-            'headcount' => new Column('Headcount', ['headcount', 'heads', 'employees', 'number of employees', 'staff', 'size', 'mitarbeiter', 'mitarbeiterzahl', 'anstallda', 'antal anstallda', 'ansatte', 'antal ansatte', 'medewerkers', 'werknemers', 'pracownicy', 'liczba pracownikow', 'henkilosto', 'effectif'], '420'),
-            'growth' => new Column('Growth of headcount over a year', ['growth', 'headcount growth', 'wachstum', 'tillvaxt', 'vaekst', 'groei', 'wzrost'], '11 %'),
-            'revenue' => new Column('Revenue', ['revenue', 'turnover', 'sales', 'umsatz', 'omsattning', 'omsaetning', 'omsetning', 'omzet', 'przychody', 'liikevaihto', 'chiffre d affaires'], 'EUR 78 Mio'),
-            'revenue_currency' => new Column('Currency of the revenue', ['currency', 'revenue currency', 'wahrung', 'valuta', 'waluta', 'valuutta', 'devise'], 'EUR'),
-            'country' => new Column('Country', ['country', 'land', 'kraj', 'maa', 'pays', 'country code'], 'Denmark'),
-            'region' => new Column('Region', ['region', 'state', 'bundesland', 'lan', 'fylke', 'provincie', 'wojewodztwo', 'maakunta'], ''),
-            'city' => new Column('City', ['city', 'town', 'place', 'ort', 'stadt', 'stad', 'by', 'miasto', 'kaupunki', 'ville', 'sitz', 'headquarters', 'location'], 'Hobro'),
-            'postal_code' => new Column('Postal code', ['postal code', 'postcode', 'zip', 'zip code', 'plz', 'postleitzahl', 'postnummer', 'postnr', 'kod pocztowy', 'postinumero', 'code postal'], '9500'),
-            'latitude' => new Column('Latitude', ['latitude', 'lat', 'breitengrad'], ''),
-            'longitude' => new Column('Longitude', ['longitude', 'lon', 'lng', 'langengrad'], ''),
-            'sites' => new Column('Number of sites', ['sites', 'number of sites', 'plants', 'locations', 'standorte', 'werke', 'anlaggningar', 'vestigingen', 'zaklady'], '3'),
-            'other_sites' => new Column('Cities of other sites', ['other sites', 'site cities', 'weitere standorte'], 'Aalborg; Skive'),
-            'technologies' => new Column('Technologies', ['technologies', 'technology', 'tech', 'systems', 'software', 'tech stack', 'technologien', 'system', 'systeme', 'teknik'], 'Vedliko Plan; Tryklog'),
-            'keywords' => new Column('Keywords', ['keywords', 'tags', 'stichworte', 'nyckelord', 'slowa kluczowe'], 'container glass; three shifts'),
-            'description' => new Column('Description', ['description', 'about', 'beschreibung', 'beskrivning', 'beskrivelse', 'omschrijving', 'opis', 'kuvaus'], 'Makes container glass on four lines.'),
-            'founded' => new Column('Founded in', ['founded', 'founded in', 'year founded', 'grundungsjahr', 'gegrundet', 'grundat'], '1961'),
-            'parent' => new Column('Domain of the parent company', ['parent', 'parent domain', 'group', 'mutter', 'konzern', 'moderbolag'], ''),
-            'status' => new Column('Competitor or agency', ['status', 'type', 'role', 'typ'], ''),
-            'source' => new Column('Source', ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'], 'trade register'),
-            'extras' => new Column('Keep as a fact of our own', [], ''),
+            'domain' => new FileColumn('Domain or web address', ['domain', 'web', 'website', 'web address', 'url', 'homepage', 'webseite', 'internet', 'webbplats', 'hemsida', 'hjemmeside', 'nettside', 'strona', 'strona www', 'verkkosivu', 'site web', 'www'], 'tunhede.example', true),
+            'name' => new FileColumn('Name', ['name', 'company', 'company name', 'account', 'account name', 'firma', 'firmenname', 'unternehmen', 'foretag', 'foretagsnamn', 'bedrijf', 'bedrijfsnaam', 'virksomhed', 'bedrift', 'nazwa', 'nazwa firmy', 'yritys', 'entreprise', 'societe', 'namn', 'navn', 'naam'], 'Glasverk Tunhede', true),
+            'industry' => new FileColumn('Industry (label or ISIC; the main one first)', ['industry', 'industries', 'sector', 'branche', 'bransch', 'industri', 'isic', 'nace', 'branza', 'toimiala', 'secteur', 'bransje'], 'glass'),
+            'headcount' => new FileColumn('Headcount', ['headcount', 'heads', 'employees', 'number of employees', 'staff', 'size', 'mitarbeiter', 'mitarbeiterzahl', 'anstallda', 'antal anstallda', 'ansatte', 'antal ansatte', 'medewerkers', 'werknemers', 'pracownicy', 'liczba pracownikow', 'henkilosto', 'effectif'], '420'),
+            'growth' => new FileColumn('Growth of headcount over a year', ['growth', 'headcount growth', 'wachstum', 'tillvaxt', 'vaekst', 'groei', 'wzrost'], '11 %'),
+            'revenue' => new FileColumn('Revenue', ['revenue', 'turnover', 'sales', 'umsatz', 'omsattning', 'omsaetning', 'omsetning', 'omzet', 'przychody', 'liikevaihto', 'chiffre d affaires'], 'EUR 78 Mio'),
+            'revenue_currency' => new FileColumn('Currency of the revenue', ['currency', 'revenue currency', 'wahrung', 'valuta', 'waluta', 'valuutta', 'devise'], 'EUR'),
+            'country' => new FileColumn('Country', ['country', 'land', 'kraj', 'maa', 'pays', 'country code'], 'Denmark'),
+            'region' => new FileColumn('Region', ['region', 'state', 'bundesland', 'lan', 'fylke', 'provincie', 'wojewodztwo', 'maakunta'], ''),
+            'city' => new FileColumn('City', ['city', 'town', 'place', 'ort', 'stadt', 'stad', 'by', 'miasto', 'kaupunki', 'ville', 'sitz', 'headquarters', 'location'], 'Hobro'),
+            'postal_code' => new FileColumn('Postal code', ['postal code', 'postcode', 'zip', 'zip code', 'plz', 'postleitzahl', 'postnummer', 'postnr', 'kod pocztowy', 'postinumero', 'code postal'], '9500'),
+            'latitude' => new FileColumn('Latitude', ['latitude', 'lat', 'breitengrad'], ''),
+            'longitude' => new FileColumn('Longitude', ['longitude', 'lon', 'lng', 'langengrad'], ''),
+            'sites' => new FileColumn('Number of sites', ['sites', 'number of sites', 'plants', 'locations', 'standorte', 'werke', 'anlaggningar', 'vestigingen', 'zaklady'], '3'),
+            'other_sites' => new FileColumn('Cities of other sites', ['other sites', 'site cities', 'weitere standorte'], 'Aalborg; Skive'),
+            'technologies' => new FileColumn('Technologies', ['technologies', 'technology', 'tech', 'systems', 'software', 'tech stack', 'technologien', 'system', 'systeme', 'teknik'], 'Vedliko Plan; Tryklog'),
+            'keywords' => new FileColumn('Keywords', ['keywords', 'tags', 'stichworte', 'nyckelord', 'slowa kluczowe'], 'container glass; three shifts'),
+            'description' => new FileColumn('Description', ['description', 'about', 'beschreibung', 'beskrivning', 'beskrivelse', 'omschrijving', 'opis', 'kuvaus'], 'Makes container glass on four lines.'),
+            'founded' => new FileColumn('Founded in', ['founded', 'founded in', 'year founded', 'grundungsjahr', 'gegrundet', 'grundat'], '1961'),
+            'parent' => new FileColumn('Domain of the parent company', ['parent', 'parent domain', 'group', 'mutter', 'konzern', 'moderbolag'], ''),
+            'status' => new FileColumn('Competitor or agency', ['status', 'type', 'role', 'typ'], ''),
+            'source' => new FileColumn('Source', ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'], 'trade register'),
+            'extras' => new FileColumn('Keep as a fact of our own', [], ''),
         ];
     }
 
@@ -223,7 +225,7 @@ final class AccountRows implements Rows
             (new Titles)->readAgainAt($id);
         }
         if (array_key_exists('headcount', $fields) || array_key_exists('place', $fields) || array_key_exists('name', $fields)) {
-            (new DerivedSignals)->refreshAt($id);
+            (new CareerSignals)->refreshAt($id);
         }
     }
 
@@ -239,7 +241,7 @@ final class AccountRows implements Rows
         $currency = strtoupper($row->text('revenue_currency', 3) ?? $revenue->currency ?? 'EUR');
 
         return [
-            'revenue' => round(Money::inEur($revenue->value, $currency), 2),
+            'revenue' => Cells::inEur($revenue->value, $currency),
             'revenue_amount' => $revenue->value,
             'revenue_currency' => $currency,
             'revenue_given' => $revenue->given,

@@ -6,9 +6,11 @@ namespace App\Intake;
 
 use App\Intake\Reading\Day;
 use App\Intake\Reading\Figure;
+use App\Support\Countries;
+use App\Support\Money;
 use Egulias\EmailValidator\EmailValidator;
 use Egulias\EmailValidator\Validation\RFCValidation;
-use Luftig\Core\Firm\Domain;
+use Luftig\Core\Company\Domain;
 
 /** The cells of one row, read by type; a cell that cannot be read rejects the row with a sentence. */
 final readonly class Cells
@@ -52,6 +54,15 @@ final readonly class Cells
         }
 
         return $known[$text] = Figure::read($text) ?? throw new RejectedRow("$what “{$text}” is not a number.");
+    }
+
+    /** @throws RejectedRow where no rate is stated for the currency */
+    public static function inEur(float $amount, string $currency): float
+    {
+        return round(
+            Money::inEur($amount, $currency) ?? throw new RejectedRow("No rate is stated for the currency “{$currency}”."),
+            2,
+        );
     }
 
     public function count(string $field, string $what): ?Figure

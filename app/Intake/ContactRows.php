@@ -4,23 +4,25 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Contacts\CareerSignals;
+use App\Contacts\Doubles;
+use App\Contacts\Fingerprints;
+use App\Contacts\Titles;
 use App\Intake\Reading\Day;
-use App\Network\Knowing;
-use App\People\DerivedSignals;
-use App\People\Doubles;
-use App\People\Fingerprints;
-use App\People\Titles;
+use App\Network\Acquaintance;
+use App\Support\AccountIds;
+use App\Support\Bulk;
 use Illuminate\Support\Facades\DB;
 use libphonenumber\NumberParseException;
 use libphonenumber\PhoneNumberFormat;
 use libphonenumber\PhoneNumberUtil;
-use Luftig\Core\Firm\CompanyName;
-use Luftig\Core\Firm\Domain;
+use Luftig\Core\Company\CompanyName;
+use Luftig\Core\Company\Domain;
 use Luftig\Core\Text\Fold;
 use stdClass;
 
 /** Contacts: the same by personal address or profile, else by name within one account. */
-final class ContactRows implements Rows
+final class ContactRows implements RowReader
 {
     private const FIELDS = ['first_name', 'last_name', 'title', 'about', 'interests', 'city', 'country', 'profile', 'source'];
 
@@ -46,28 +48,28 @@ final class ContactRows implements Rows
         $accounts = AccountRows::columns();
 
         return [
-            'domain' => new Column('Domain of the account', [...$accounts['domain']->names, 'company domain', 'account domain', 'firmendomain'], 'tunhede.example', true),
-            'first_name' => new Column('First name', ['first name', 'firstname', 'given name', 'vorname', 'fornamn', 'fornavn', 'voornaam', 'imie', 'etunimi', 'prenom'], 'Pernille'),
-            'last_name' => new Column('Last name', ['last name', 'lastname', 'surname', 'family name', 'nachname', 'efternamn', 'efternavn', 'etternavn', 'achternaam', 'nazwisko', 'sukunimi', 'nom'], 'Askov-Rye'),
-            'name' => new Column('Whole name', ['name', 'full name', 'contact', 'person', 'namn', 'navn', 'naam', 'kontaktperson', 'ansprechpartner'], ''),
-            'title' => new Column('Title', ['title', 'job title', 'position', 'role', 'funktion', 'titel', 'tittel', 'stanowisko', 'stilling', 'functie', 'befattning', 'titteli', 'poste'], 'Head of Maintenance'),
-            'since' => new Column('In the position since', ['in the position since', 'in post since', 'since', 'start', 'started', 'seit', 'sedan', 'siden', 'sinds', 'od'], '11/2026'),
-            'email' => new Column('E-mail address', ['email', 'e mail', 'mail', 'email address', 'e mail address', 'e post', 'epost', 'e mail adresse', 'sahkoposti', 'courriel'], 'p.askov-rye@tunhede.example'),
-            'email_state' => new Column('State of the address', ['email state', 'email status', 'state', 'address state', 'e mail status'], 'valid'),
-            'phone' => new Column('Direct phone', ['phone', 'direct phone', 'telephone', 'mobile', 'telefon', 'mobil', 'telefoon', 'direktwahl', 'puhelin', 'puh', 'komorka'], ''),
-            'switchboard' => new Column('Switchboard', ['switchboard', 'main phone', 'company phone', 'zentrale', 'vaxel', 'centrala'], ''),
-            'profile' => new Column('Profile address', ['profile', 'profile url', 'profile address', 'social', 'profil', 'social profile'], ''),
-            'active' => new Column('Active on social on', ['active', 'last active', 'social active', 'zuletzt aktiv', 'senast aktiv'], ''),
-            'asked' => new Column('Asked to be contacted by', ['asked', 'asked to be contacted', 'prefers', 'wunsch'], ''),
-            'city' => new Column('City', $accounts['city']->names, 'Hobro'),
-            'country' => new Column('Country', $accounts['country']->names, 'Denmark'),
-            'about' => new Column('About', ['about', 'bio', 'summary', 'uber', 'om'], ''),
-            'interests' => new Column('Interests', ['interests', 'topics', 'interessen', 'intressen'], ''),
-            'language' => new Column('Languages', ['languages', 'language', 'sprachen', 'sprak', 'sprog'], 'Danish; German'),
-            'school' => new Column('Schools', ['schools', 'school', 'university', 'education', 'hochschule', 'skola', 'uddannelse'], ''),
-            'association' => new Column('Associations', ['associations', 'association', 'memberships', 'verband', 'vereine', 'forening', 'forbund'], ''),
-            'source' => new Column('Source', ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'], 'trade register'),
-            'before' => new Column('Earlier posts', ['earlier posts', 'before', 'past posts', 'previous', 'frueher', 'tidigare'], 'Shift Lead, Fjernlund Papir, 2019–2026'),
+            'domain' => new FileColumn('Domain of the account', [...$accounts['domain']->names, 'company domain', 'account domain', 'firmendomain'], 'tunhede.example', true),
+            'first_name' => new FileColumn('First name', ['first name', 'firstname', 'given name', 'vorname', 'fornamn', 'fornavn', 'voornaam', 'imie', 'etunimi', 'prenom'], 'Pernille'),
+            'last_name' => new FileColumn('Last name', ['last name', 'lastname', 'surname', 'family name', 'nachname', 'efternamn', 'efternavn', 'etternavn', 'achternaam', 'nazwisko', 'sukunimi', 'nom'], 'Askov-Rye'),
+            'name' => new FileColumn('Whole name', ['name', 'full name', 'contact', 'person', 'namn', 'navn', 'naam', 'kontaktperson', 'ansprechpartner'], ''),
+            'title' => new FileColumn('Title', ['title', 'job title', 'position', 'role', 'funktion', 'titel', 'tittel', 'stanowisko', 'stilling', 'functie', 'befattning', 'titteli', 'poste'], 'Head of Maintenance'),
+            'since' => new FileColumn('In the position since', ['in the position since', 'in post since', 'since', 'start', 'started', 'seit', 'sedan', 'siden', 'sinds', 'od'], '11/2026'),
+            'email' => new FileColumn('E-mail address', ['email', 'e mail', 'mail', 'email address', 'e mail address', 'e post', 'epost', 'e mail adresse', 'sahkoposti', 'courriel'], 'p.askov-rye@tunhede.example'),
+            'email_state' => new FileColumn('State of the address', ['email state', 'email status', 'state', 'address state', 'e mail status'], 'valid'),
+            'phone' => new FileColumn('Direct phone', ['phone', 'direct phone', 'telephone', 'mobile', 'telefon', 'mobil', 'telefoon', 'direktwahl', 'puhelin', 'puh', 'komorka'], ''),
+            'switchboard' => new FileColumn('Switchboard', ['switchboard', 'main phone', 'company phone', 'zentrale', 'vaxel', 'centrala'], ''),
+            'profile' => new FileColumn('Profile address', ['profile', 'profile url', 'profile address', 'social', 'profil', 'social profile'], ''),
+            'active' => new FileColumn('Active on social on', ['active', 'last active', 'social active', 'zuletzt aktiv', 'senast aktiv'], ''),
+            'asked' => new FileColumn('Asked to be contacted by', ['asked', 'asked to be contacted', 'prefers', 'wunsch'], ''),
+            'city' => new FileColumn('City', $accounts['city']->names, 'Hobro'),
+            'country' => new FileColumn('Country', $accounts['country']->names, 'Denmark'),
+            'about' => new FileColumn('About', ['about', 'bio', 'summary', 'uber', 'om'], ''),
+            'interests' => new FileColumn('Interests', ['interests', 'topics', 'interessen', 'intressen'], ''),
+            'language' => new FileColumn('Languages', ['languages', 'language', 'sprachen', 'sprak', 'sprog'], 'Danish; German'),
+            'school' => new FileColumn('Schools', ['schools', 'school', 'university', 'education', 'hochschule', 'skola', 'uddannelse'], ''),
+            'association' => new FileColumn('Associations', ['associations', 'association', 'memberships', 'verband', 'vereine', 'forening', 'forbund'], ''),
+            'source' => new FileColumn('Source', ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'], 'trade register'),
+            'before' => new FileColumn('Earlier posts', ['earlier posts', 'before', 'past posts', 'previous', 'frueher', 'tidigare'], 'Shift Lead, Fjernlund Papir, 2019–2026'),
         ];
     }
 
@@ -157,9 +159,9 @@ final class ContactRows implements Rows
                 $moved[] = $ids[$i];
             }
         }
-        (new DerivedSignals)->refresh($moved);
+        (new CareerSignals)->refresh($moved);
         if ($ids !== []) {
-            Knowing::tie();
+            Acquaintance::tie();
         }
         $tally->created = count($ids);
         AccountIds::markStale($touched);

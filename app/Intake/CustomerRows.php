@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use App\People\DerivedSignals;
+use App\Contacts\CareerSignals;
+use App\Support\AccountIds;
 use Illuminate\Support\Facades\DB;
 
 /** Customers: since when and until when an account is one. */
-final class CustomerRows implements Rows
+final class CustomerRows implements RowReader
 {
     public static function columns(): array
     {
@@ -16,9 +17,9 @@ final class CustomerRows implements Rows
 
         return [
             'domain' => $accounts['domain'],
-            'since' => new Column('Customer since', ['since', 'customer since', 'from', 'start', 'kunde seit', 'seit', 'kund sedan', 'kunde siden', 'klant sinds', 'klient od', 'od', 'von'], '3/2024'),
-            'until' => new Column('Customer until', ['until', 'customer until', 'to', 'end', 'kunde bis', 'bis', 'till', 'til', 'tot', 'do'], ''),
-            'best' => new Column('Among the best', ['best', 'best customer', 'among the best', 'beste', 'basta', 'bedste', 'najlepszy'], 'yes'),
+            'since' => new FileColumn('Customer since', ['since', 'customer since', 'from', 'start', 'kunde seit', 'seit', 'kund sedan', 'kunde siden', 'klant sinds', 'klient od', 'od', 'von'], '3/2024'),
+            'until' => new FileColumn('Customer until', ['until', 'customer until', 'to', 'end', 'kunde bis', 'bis', 'till', 'til', 'tot', 'do'], ''),
+            'best' => new FileColumn('Among the best', ['best', 'best customer', 'among the best', 'beste', 'basta', 'bedste', 'najlepszy'], 'yes'),
         ];
     }
 
@@ -80,7 +81,7 @@ final class CustomerRows implements Rows
             $touched[] = $account;
         }
         AccountIds::markStale($touched);
-        (new DerivedSignals)->refreshAt(...$touched);
+        (new CareerSignals)->refreshAt(...$touched);
 
         return $tally;
     }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Models\Intake;
+use App\Models\IntakeState;
+use App\Support\Bulk;
 use Closure;
 use Illuminate\Support\Facades\DB;
 use RuntimeException;
@@ -28,7 +30,7 @@ final class Importer
                 return;
             }
             $intake->update(['state' => IntakeState::Running, 'message' => null, 'started_at' => $intake->started_at ?? now()]);
-            $rows = new ($intake->kind->rows());
+            $rows = new (RowReaders::of($intake->kind));
             $records = new CsvRecords(self::path($intake), $intake->format['delimiter']);
             $batch = [];
             try {
@@ -60,7 +62,7 @@ final class Importer
      */
     public function undo(Intake $intake): void
     {
-        $this->alone(fn () => (new Undo)->run($intake));
+        $this->alone(fn () => (new UndoIntake)->run($intake));
     }
 
     /** Whether a worker is taking a file in just now; a worker that died is not. */
@@ -75,7 +77,7 @@ final class Importer
     }
 
     /** @param  list<CsvRecord>  $batch */
-    private function take(Intake $intake, Rows $rows, array $batch): void
+    private function take(Intake $intake, RowReader $rows, array $batch): void
     {
         if ($batch === []) {
             return;
@@ -128,7 +130,7 @@ final class Importer
      * @param  array<int, array<string, mixed>>  $records  by line
      * @return list<array<int, array<string, mixed>>>
      */
-    private function distinct(Rows $rows, array $records): array
+    private function distinct(RowReader $rows, array $records): array
     {
         $groups = [];
         $seen = [];

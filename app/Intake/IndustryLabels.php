@@ -6,8 +6,9 @@ namespace App\Intake;
 
 use App\Models\IndustryLabel;
 use App\Models\User;
+use App\Support\AccountIds;
 use Illuminate\Support\Facades\DB;
-use Luftig\Core\Firm\Industries;
+use Luftig\Core\Company\Industries;
 use Luftig\Core\Text\Fold;
 
 /** Maps industry labels to ISIC: what is sure at once, what a person decided before, and the rest to decide. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Support\Bulk;
+
 /** Writes down what an intake created and changed, so that it can be undone. */
 final class Ledger
 {

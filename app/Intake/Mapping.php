@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Models\IntakeKind;
 use Luftig\Core\Text\Fold;
 
 /** Which column of a file fills which field. */
@@ -38,7 +39,7 @@ final class Mapping
         $mapping = [];
         foreach ($headings as $position => $heading) {
             $words = implode(' ', Fold::words($heading));
-            foreach ($kind->rows()::columns() as $field => $column) {
+            foreach (RowReaders::of($kind)::columns() as $field => $column) {
                 if (! in_array($field, $mapping, true) && ($words === str_replace('_', ' ', $field) || in_array($words, $column->names, true))) {
                     $mapping[$position] = $field;
                     break;
@@ -56,7 +57,7 @@ final class Mapping
      */
     public static function problem(IntakeKind $kind, array $mapping): ?string
     {
-        $columns = $kind->rows()::columns();
+        $columns = RowReaders::of($kind)::columns();
         // An account that is there needs no name.
         $missing = array_diff(self::missing($kind, $mapping), $kind === IntakeKind::Accounts ? ['name'] : []);
         if ($missing !== []) {
@@ -74,7 +75,7 @@ final class Mapping
      */
     private static function missing(IntakeKind $kind, array $mapping): array
     {
-        $needed = array_keys(array_filter($kind->rows()::columns(), fn (Column $column): bool => $column->required));
+        $needed = array_keys(array_filter(RowReaders::of($kind)::columns(), fn (FileColumn $column): bool => $column->required));
 
         // An address tells a contact's domain.
         return array_values(array_diff($needed, $mapping, $kind === IntakeKind::Contacts && in_array('email', $mapping, true) ? ['domain'] : []));

@@ -18,8 +18,8 @@ final readonly class Preview
 
     public static function of(Intake $intake): self
     {
-        $reader = new ($intake->kind->rows());
-        $columns = $intake->kind->rows()::columns();
+        $reader = new (RowReaders::of($intake->kind));
+        $columns = RowReaders::of($intake->kind)::columns();
         $rows = [];
         foreach ((new CsvRecords(Importer::path($intake), $intake->format['delimiter']))->from(0) as $record) {
             if ($record->line === 1) {

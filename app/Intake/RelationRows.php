@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Contacts\Fingerprints;
 use App\Models\User;
-use App\Network\Knowing;
-use App\People\Fingerprints;
+use App\Network\Acquaintance;
+use App\Support\Bulk;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Text\Fold;
 use stdClass;
 
 /** Relations: an address book of one of us, of the one chosen at intake or the uploader where no column says whose; the same by person within one book. */
-final class RelationRows implements Rows
+final class RelationRows implements RowReader
 {
     private const FIELDS = ['since', 'exchanges', 'last_exchange', 'source'];
 
@@ -25,12 +26,12 @@ final class RelationRows implements Rows
         $contacts = ContactRows::columns();
 
         return [
-            'known_by' => new Column('Who of us knows them', ['known by', 'knows', 'who knows', 'whose', 'owner', 'colleague', 'bekannt mit', 'kanner', 'address book of'], ''),
+            'known_by' => new FileColumn('Who of us knows them', ['known by', 'knows', 'who knows', 'whose', 'owner', 'colleague', 'bekannt mit', 'kanner', 'address book of'], ''),
             'first_name' => $contacts['first_name'], 'last_name' => $contacts['last_name'], 'name' => $contacts['name'], 'email' => $contacts['email'], 'profile' => $contacts['profile'],
-            'domain' => new Column('Domain of their company', $contacts['domain']->names, 'tunhede.example'),
-            'since' => new Column('Known since', ['known since', 'since', 'connected', 'connected on', 'seit', 'sedan', 'siden', 'date'], '5/2019'),
-            'exchanges' => new Column('How often they wrote or spoke', ['exchanges', 'messages', 'mails', 'meetings', 'kontakte', 'times'], '12'),
-            'last_exchange' => new Column('Last wrote or spoke', ['last exchange', 'last contact', 'last message', 'last', 'zuletzt', 'senast', 'sidst'], '9/2026'),
+            'domain' => new FileColumn('Domain of their company', $contacts['domain']->names, 'tunhede.example'),
+            'since' => new FileColumn('Known since', ['known since', 'since', 'connected', 'connected on', 'seit', 'sedan', 'siden', 'date'], '5/2019'),
+            'exchanges' => new FileColumn('How often they wrote or spoke', ['exchanges', 'messages', 'mails', 'meetings', 'kontakte', 'times'], '12'),
+            'last_exchange' => new FileColumn('Last wrote or spoke', ['last exchange', 'last contact', 'last message', 'last', 'zuletzt', 'senast', 'sidst'], '9/2026'),
             'source' => $contacts['source'],
         ];
     }
@@ -110,7 +111,7 @@ final class RelationRows implements Rows
         $ids = Bulk::insert('relations', ['user_id', 'person', 'email', 'profile', 'domain', ...self::FIELDS, 'brought_by', 'fingerprint', 'created_at', 'updated_at'], array_values($new));
         $ledger->created('relation', $ids);
         $tally->created = count($ids);
-        Knowing::tie();
+        Acquaintance::tie();
 
         return $tally;
     }

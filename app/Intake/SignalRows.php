@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use App\People\Concerns;
-use App\People\DerivedSignals;
+use App\Contacts\CareerSignals;
+use App\Contacts\OpeningFunctions;
+use App\Support\AccountIds;
+use App\Support\Bulk;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Signal\Kind;
 use Luftig\Core\Signal\Strength;
 
 /** Signals: the same by account, kind, day, title and person. */
-final class SignalRows implements Rows
+final class SignalRows implements RowReader
 {
     private const FIELDS = ['title', 'occurred_at', 'since', 'strength', 'strength_given', 'confidence', 'facts', 'source', 'quote', 'link'];
 
@@ -30,24 +32,24 @@ final class SignalRows implements Rows
         $accounts = AccountRows::columns();
 
         return [
-            'domain' => new Column('Domain of the account', [...$accounts['domain']->names, 'company domain', 'account domain'], 'tunhede.example', true),
-            'kind' => new Column('Kind', ['kind', 'signal', 'signal kind', 'type', 'art', 'typ', 'event'], 'funding', true),
-            'date' => new Column('Day', ['date', 'day', 'occurred', 'occurred at', 'when', 'datum', 'dato', 'data', 'pvm', 'tag'], '2026-11-17', true),
-            'title' => new Column('What happened', ['title', 'what', 'what happened', 'headline', 'text', 'was', 'rubrik', 'overskrift'], 'Round B, €12M, for a fourth line', true),
-            'since' => new Column('Lasts since', ['since', 'lasts since', 'began', 'seit', 'sedan'], ''),
-            'strength' => new Column('Strength 0–1, if known', ['strength', 'starke', 'styrka'], ''),
-            'confidence' => new Column('Confidence 0–1', ['confidence', 'sicherheit', 'sakerhet'], '.9'),
-            'round' => new Column('Round', ['round', 'stage', 'runde'], 'B'),
-            'amount' => new Column('Amount', ['amount', 'betrag', 'belopp', 'kwota'], '12 Mio'),
-            'currency' => new Column('Currency', ['currency', 'wahrung', 'valuta'], 'EUR'),
-            'openings' => new Column('Number of openings', ['openings', 'number of openings', 'stellen'], ''),
-            'before' => new Column('Headcount before', ['heads before', 'headcount before', 'before'], ''),
-            'after' => new Column('Headcount after', ['heads after', 'headcount after', 'after'], ''),
-            'deed' => new Column('What they did', ['deed', 'engagement', 'action'], ''),
-            'person' => new Column('E-mail address of the person', ['person', 'contact', 'contact email', 'email', 'e mail'], ''),
-            'source' => new Column('Source', ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'], 'press'),
-            'quote' => new Column('Quote', ['quote', 'evidence', 'zitat', 'citat'], '“A fourth line will start in spring.”'),
-            'link' => new Column('Link', ['link', 'url', 'address'], 'https://press.example/tunhede'),
+            'domain' => new FileColumn('Domain of the account', [...$accounts['domain']->names, 'company domain', 'account domain'], 'tunhede.example', true),
+            'kind' => new FileColumn('Kind', ['kind', 'signal', 'signal kind', 'type', 'art', 'typ', 'event'], 'funding', true),
+            'date' => new FileColumn('Day', ['date', 'day', 'occurred', 'occurred at', 'when', 'datum', 'dato', 'data', 'pvm', 'tag'], '2026-11-17', true),
+            'title' => new FileColumn('What happened', ['title', 'what', 'what happened', 'headline', 'text', 'was', 'rubrik', 'overskrift'], 'Round B, €12M, for a fourth line', true),
+            'since' => new FileColumn('Lasts since', ['since', 'lasts since', 'began', 'seit', 'sedan'], ''),
+            'strength' => new FileColumn('Strength 0–1, if known', ['strength', 'starke', 'styrka'], ''),
+            'confidence' => new FileColumn('Confidence 0–1', ['confidence', 'sicherheit', 'sakerhet'], '.9'),
+            'round' => new FileColumn('Round', ['round', 'stage', 'runde'], 'B'),
+            'amount' => new FileColumn('Amount', ['amount', 'betrag', 'belopp', 'kwota'], '12 Mio'),
+            'currency' => new FileColumn('Currency', ['currency', 'wahrung', 'valuta'], 'EUR'),
+            'openings' => new FileColumn('Number of openings', ['openings', 'number of openings', 'stellen'], ''),
+            'before' => new FileColumn('Headcount before', ['heads before', 'headcount before', 'before'], ''),
+            'after' => new FileColumn('Headcount after', ['heads after', 'headcount after', 'after'], ''),
+            'deed' => new FileColumn('What they did', ['deed', 'engagement', 'action'], ''),
+            'person' => new FileColumn('E-mail address of the person', ['person', 'contact', 'contact email', 'email', 'e mail'], ''),
+            'source' => new FileColumn('Source', ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'], 'press'),
+            'quote' => new FileColumn('Quote', ['quote', 'evidence', 'zitat', 'citat'], '“A fourth line will start in spring.”'),
+            'link' => new FileColumn('Link', ['link', 'url', 'address'], 'https://press.example/tunhede'),
         ];
     }
 
@@ -67,7 +69,7 @@ final class SignalRows implements Rows
             'deed' => $row->choice('deed', 'What they did', array_fill_keys(Strength::engagements(), [])),
         ], fn ($value): bool => $value !== null);
         if ($amount !== null) {
-            $facts['eur'] = round(Money::inEur($amount->value, $facts['currency'] ?? self::CURRENCY), 2);
+            $facts['eur'] = Cells::inEur($amount->value, $facts['currency'] ?? self::CURRENCY);
         }
         $strength = $row->part('strength', 'The strength');
         $link = $row->text('link', 500);
@@ -99,7 +101,7 @@ final class SignalRows implements Rows
         $prints = array_map($this->key(...), $records);
         $there = DB::table('signals')->whereIn('fingerprint', $prints)->get(['id', 'fingerprint', ...self::FIELDS])->keyBy('fingerprint');
         $now = now()->toDateTimeString();
-        $concerns = new Concerns;
+        $concerns = new OpeningFunctions;
         $new = [];
         $touched = [];
         foreach ($records as $line => $record) {
@@ -142,7 +144,7 @@ final class SignalRows implements Rows
         $ledger->created('signal', $ids);
         $tally->created = count($ids);
         // A signal that was brought stands for one that follows from posts.
-        (new DerivedSignals)->refresh(array_filter(array_column($new, 1)));
+        (new CareerSignals)->refresh(array_filter(array_column($new, 1)));
         AccountIds::markStale($touched);
 
         return $tally;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Contacts\CareerSignals;
+use App\Contacts\OpeningFunctions;
 use App\Finder\Indexes;
 use App\Models\Offer;
-use App\People\Concerns;
-use App\People\DerivedSignals;
 use App\Standings\Standings;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -47,8 +47,8 @@ final class RefreshStandings implements ShouldBeUniqueUntilProcessing, ShouldQue
     {
         if ($this->offer !== null) {
             // Whom openings concern, and what follows from posts, hangs on the rules.
-            (new Concerns)->refreshAll();
-            (new DerivedSignals)->refreshAll();
+            (new OpeningFunctions)->refreshAll();
+            (new CareerSignals)->refreshAll();
         }
         $this->all ? $standings->all($this->offer === null ? null : Offer::query()->findOrFail($this->offer)) : $standings->refresh();
         // So that nobody's first search of the morning waits for it.

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Intake\Importer;
-use App\Intake\IntakeState;
 use App\Models\Intake;
+use App\Models\IntakeState;
 use App\Standings\Standings;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;

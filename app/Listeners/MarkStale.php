@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Listeners;
 
 use App\Events\AccountFactsChanged;
-use App\Standings\Changed;
+use App\Standings\ChangedAccounts;
 use Illuminate\Support\Facades\DB;
 
 /** Marks accounts whose facts changed, in the transaction in which they did; whoever waits for them is told which. */
 final readonly class MarkStale
 {
-    public function __construct(private Changed $changed)
+    public function __construct(private ChangedAccounts $changed)
     {
     }
 

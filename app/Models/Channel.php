@@ -7,9 +7,9 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
 use Illuminate\Database\Eloquent\Model;
-use Luftig\Core\Priority\AddressState;
-use Luftig\Core\Priority\Channel as Rule;
-use Luftig\Core\Priority\ChannelType;
+use Luftig\Core\Reach\AddressState;
+use Luftig\Core\Reach\Channel as Rule;
+use Luftig\Core\Reach\ChannelType;
 
 /**
  * A way to reach a contact, with its state.

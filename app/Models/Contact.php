@@ -34,7 +34,7 @@ use Spatie\Activitylog\Traits\LogsActivity;
  * @property CarbonImmutable|null $seen_at
  * @property-read Account $account
  * @property-read Collection<int, Channel> $channels
- * @property-read Collection<int, Post> $posts
+ * @property-read Collection<int, Position> $posts
  */
 final class Contact extends Model
 {
@@ -57,10 +57,10 @@ final class Contact extends Model
         return $this->hasMany(Channel::class);
     }
 
-    /** @return HasMany<Post, $this> */
+    /** @return HasMany<Position, $this> */
     public function posts(): HasMany
     {
-        return $this->hasMany(Post::class)->orderByDesc('since');
+        return $this->hasMany(Position::class)->orderByDesc('since');
     }
 
     public function name(): string

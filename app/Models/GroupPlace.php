@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Luftig\Core\Priority\Part;
+use Luftig\Core\Buying\Part;
 
 /**
  * What a person set by hand in the buying group of an account; it stays over every computation and intake.

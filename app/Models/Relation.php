@@ -8,7 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Luftig\Core\Network\Strength;
+use Luftig\Core\Reach\RelationStrength;
 
 /**
  * Somebody in the address book of one of us.
@@ -52,7 +52,7 @@ final class Relation extends Model
     /** Rule 10. */
     public function strength(): float
     {
-        return Strength::ofConnection($this->exchanges, $this->last_exchange === null ? null : max(0.0, $this->last_exchange->diffInDays(now(), false) / self::DAYS_IN_MONTH));
+        return RelationStrength::ofConnection($this->exchanges, $this->last_exchange === null ? null : max(0.0, $this->last_exchange->diffInDays(now(), false) / self::DAYS_IN_MONTH));
     }
 
     /**

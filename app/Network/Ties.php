@@ -8,12 +8,12 @@ use App\Models\Contact;
 use App\Models\Relation;
 use App\Models\Station;
 use App\Models\User;
-use App\View\Say;
+use App\Support\Format;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Luftig\Core\Network\Strength;
 use Luftig\Core\Person\Title;
+use Luftig\Core\Reach\RelationStrength;
 
 /** Who of us knows which contact, how well, and from where. */
 final class Ties
@@ -37,7 +37,7 @@ final class Ties
                 $this->addColleagues($station, $contacts);
             } else {
                 foreach ($affiliations->filter(fn ($one): bool => $one->kind === $station->kind && mb_strtolower($one->name) === mb_strtolower($station->name)) as $shared) {
-                    $this->add($shared->contact_id, $station->user, $station->kind === 'school' ? Strength::STUDIED : Strength::ASSOCIATION, ($station->kind === 'school' ? 'studied at ' : 'both in ').$station->name);
+                    $this->add($shared->contact_id, $station->user, $station->kind === 'school' ? RelationStrength::STUDIED : RelationStrength::ASSOCIATION, ($station->kind === 'school' ? 'studied at ' : 'both in ').$station->name);
                 }
             }
         }
@@ -46,7 +46,7 @@ final class Ties
     /** @return list<array{user: User, strength: float, because: string}> the strongest first */
     public function of(Contact $contact): array
     {
-        $ties = array_map(fn (array $tie): array => ['user' => $tie['user'], 'strength' => Strength::together($tie['strengths']), 'because' => implode('; ', array_unique($tie['because']))], array_values($this->ties[$contact->id] ?? []));
+        $ties = array_map(fn (array $tie): array => ['user' => $tie['user'], 'strength' => RelationStrength::together($tie['strengths']), 'because' => implode('; ', array_unique($tie['because']))], array_values($this->ties[$contact->id] ?? []));
         usort($ties, fn (array $a, array $b): int => $b['strength'] <=> $a['strength'] ?: $a['user']->id <=> $b['user']->id);
 
         return $ties;
@@ -65,7 +65,7 @@ final class Ties
                 [$from, $to] = [max($station->since ?? $station->until ?? $today, $post->since ?? $post->until ?? $today), min($station->until ?? $today, $post->until ?? $today)];
                 if ($from <= $to) {
                     $functions = Title::unpacked($station->reading)->functions & Title::unpacked($post->reading)->functions;
-                    $this->add($contact->id, $station->user, Strength::ofWorkingTogether($from->diffInDays($to) / self::DAYS_IN_MONTH, $station->account?->headcount, $functions !== 0), 'worked at '.($station->account->name ?? $station->name).' together until '.$to->isoFormat('MMM YYYY'));
+                    $this->add($contact->id, $station->user, RelationStrength::ofWorkingTogether($from->diffInDays($to) / self::DAYS_IN_MONTH, $station->account?->headcount, $functions !== 0), 'worked at '.($station->account->name ?? $station->name).' together until '.$to->isoFormat('MMM YYYY'));
                 }
             }
         }
@@ -81,7 +81,7 @@ final class Ties
     private function inWords(Relation $relation): string
     {
         return implode(', ', array_filter([
-            'in the address book', $relation->since === null ? null : 'since '.$relation->since->isoFormat('YYYY'), $relation->exchanges === null ? null : Say::count($relation->exchanges, 'exchange'),
+            'in the address book', $relation->since === null ? null : 'since '.$relation->since->isoFormat('YYYY'), $relation->exchanges === null ? null : Format::count($relation->exchanges, 'exchange'),
             $relation->last_exchange === null ? null : 'last '.$relation->last_exchange->isoFormat('MMM YYYY'),
         ]));
     }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
-use App\Intake\IntakeKind;
 use App\Models\Intake;
+use App\Models\IntakeKind;
 use App\Models\User;
 
 /** The team sees what files came; an address book only whoever brought it, and whose it is. A draft is its owner's, or a lead's. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Standings\Changed;
+use App\Standings\ChangedAccounts;
 use App\Support\Clock;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -21,7 +21,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->scoped(Changed::class);
+        $this->app->scoped(ChangedAccounts::class);
         config(['database.connections.mariadb.isolation_level' => 'READ COMMITTED', 'database.connections.mariadb.options' => [
             // Standings are written as files that the server reads (App\Intake\Bulk).
             PDO::MYSQL_ATTR_LOCAL_INFILE => true,

@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace App\Standings;
 
+use App\KeepOut\EntriesInForce;
 use Carbon\CarbonImmutable;
 use Generator;
 use Illuminate\Support\Facades\DB;
+use Luftig\Core\Fit\AccountFacts;
 use Luftig\Core\Geo\Coordinates;
-use Luftig\Core\Priority\Access;
-use Luftig\Core\Priority\AddressState;
-use Luftig\Core\Priority\Channel;
-use Luftig\Core\Priority\ChannelType;
-use Luftig\Core\Profile\AccountFacts;
+use Luftig\Core\Reach\Access;
+use Luftig\Core\Reach\AddressState;
+use Luftig\Core\Reach\Channel;
+use Luftig\Core\Reach\ChannelType;
 use Luftig\Core\Signal\Kind;
 use Luftig\Core\Signal\Series;
 use PDO;
@@ -20,7 +21,7 @@ use PDO;
 /** Reads what standings are made of, a chunk of accounts at a time, in rows and not in models. */
 final class FactsReader
 {
-    private readonly Barred $barred;
+    private readonly EntriesInForce $barred;
 
     /** @var array<string, Kind> */
     private readonly array $kinds;
@@ -30,13 +31,13 @@ final class FactsReader
 
     public function __construct(private readonly CarbonImmutable $now)
     {
-        $this->barred = Barred::now();
+        $this->barred = EntriesInForce::now();
         $this->kinds = array_column(Kind::cases(), null, 'value');
     }
 
     /**
      * @param  string  $which  an SQL condition on the account id `id`
-     * @return Generator<int, Facts>
+     * @return Generator<int, StandingFacts>
      */
     public function read(string $which): Generator
     {
@@ -60,7 +61,7 @@ final class FactsReader
         foreach ($this->rows('SELECT a.id, domain, status, headcount, revenue, growth, sites, country, region, postal_code, latitude, longitude, keywords, description
             FROM accounts a LEFT JOIN places p ON p.account_id = a.id AND p.headquarters = 1 WHERE merged_into IS NULL AND '.str_replace('`id`', 'a.id', $which).' ORDER BY a.id') as $row) {
             [$id, $domain, $status, $headcount, $revenue, $growth, $sites, $country, $region, $postalCode, $latitude, $longitude, $keywords, $description] = $row;
-            yield $id => new Facts(
+            yield $id => new StandingFacts(
                 $id,
                 $customers[$id] ?? $status ?? $this->barred->account($id, $domain),
                 new AccountFacts(

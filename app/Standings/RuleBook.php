@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Standings;
 
 use App\Models\RuleSet;
+use Luftig\Core\Buying\BuyerRoles;
+use Luftig\Core\Fit\TargetProfile;
 use Luftig\Core\Mistake;
-use Luftig\Core\Priority\BuyerRoles;
-use Luftig\Core\Profile\TargetProfile;
 use Luftig\Core\Shell\ContactsOperation;
 use Luftig\Core\Shell\FitOperation;
 use Luftig\Core\Shell\Input;

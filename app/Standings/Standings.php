@@ -4,18 +4,21 @@ declare(strict_types=1);
 
 namespace App\Standings;
 
-use App\Finder\Indexes;
-use App\Intake\Bulk;
+use App\Events\AllStandingsStored;
+use App\Events\StandingsStored;
+use App\KeepOut\RecogniseAccounts;
 use App\Models\Account;
 use App\Models\Offer;
 use App\Models\RuleSet;
+use App\Models\StandingState;
+use App\Support\Bulk;
 use App\Support\Workers;
 use Carbon\CarbonImmutable;
 use Generator;
 use Illuminate\Support\Facades\DB;
+use Luftig\Core\Buying\Part;
 use Luftig\Core\Priority\ContactPush;
 use Luftig\Core\Priority\ContactRanking;
-use Luftig\Core\Priority\Part;
 use Luftig\Core\Priority\Points;
 use Luftig\Core\Signal\Pulse;
 use Luftig\Core\Signal\Timing;
@@ -63,7 +66,7 @@ final class Standings
     public function only(array $accounts): void
     {
         $this->store($this->books(), '`id` IN ('.implode(',', $accounts).')');
-        Indexes::changed($accounts);
+        StandingsStored::dispatch($accounts);
     }
 
     /** Computes all accounts, of one offer or of all; so they age overnight, and follow a change of rules. */
@@ -86,7 +89,7 @@ final class Standings
         } else {
             Workers::share(self::WORKERS, $work);
         }
-        Indexes::forget();
+        AllStandingsStored::dispatch();
 
         return $last;
     }
@@ -117,7 +120,7 @@ final class Standings
             // anything is read, a change either is read below or waits for the row and marks it after this.
             DB::select("SELECT id FROM accounts WHERE $which FOR UPDATE");
             if ($clear) {
-                Recognising::refresh($which);
+                RecogniseAccounts::refresh($which);
                 DB::update("UPDATE accounts SET stale = 0 WHERE stale = 1 AND $which");
             }
             $now = CarbonImmutable::now();
@@ -138,7 +141,7 @@ final class Standings
      * @param  string  $stamp  the same as the database writes it
      * @return list<bool|float|int|string|null> in the order of COLUMNS
      */
-    private function row(RuleBook $book, Facts $facts, int $time, string $stamp): array
+    private function row(RuleBook $book, StandingFacts $facts, int $time, string $stamp): array
     {
         $fit = $book->profile->fitOf($facts->account);
         $series = $facts->seriesFor($book->offer);
@@ -183,7 +186,7 @@ final class Standings
     }
 
     /** Who of an account takes part in buying, and how it is reached through them. */
-    public static function people(RuleBook $book, Facts $facts, Timing $timing): ContactRanking
+    public static function people(RuleBook $book, StandingFacts $facts, Timing $timing): ContactRanking
     {
         $pushes = [];
         foreach ($timing->signals as $signal) {

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\View;
 
 use App\Models\Signal;
+use App\Standings\SignalLine;
+use App\Support\Format;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Luftig\Core\Signal\Catalogue;
@@ -12,13 +14,13 @@ use Luftig\Core\Signal\Catalogue;
 /** A signal as it is told of: what, where from, how sure, and where it is in its life. */
 final readonly class Happened
 {
-    private function __construct(public Signal $signal, public ?Line $line, public string $about)
+    private function __construct(public Signal $signal, public ?SignalLine $line, public string $about)
     {
     }
 
     /**
      * @param  iterable<Signal>  $signals
-     * @param  list<Line>  $lines  of those that are live
+     * @param  list<SignalLine>  $lines  of those that are live
      * @return Collection<int, self>
      */
     public static function of(iterable $signals, array $lines, ?Catalogue $catalogue): Collection
@@ -31,10 +33,10 @@ final readonly class Happened
         return collect($signals)->map(function (Signal $signal) use ($live, $catalogue): self {
             $line = $live[$signal->id] ?? null;
 
-            return new self($signal, $line, Say::line(
+            return new self($signal, $line, Format::line(
                 $signal->kind->label(),
                 $signal->derived ? 'follows from the positions' : $signal->source,
-                $signal->confidence < 1 ? Say::percent($signal->confidence).' sure' : null,
+                $signal->confidence < 1 ? Format::percent($signal->confidence).' sure' : null,
                 $line === null ? self::stage($signal, $catalogue) : null,
             ));
         })->values();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use App\Support\Format;
 use Carbon\CarbonImmutable;
 
 /** A line of points, with all that made its number. */
@@ -25,7 +26,7 @@ final readonly class PointLine
         public string $note = '',
         public ?CarbonImmutable $at = null,
     ) {
-        $this->points = Say::points($points);
+        $this->points = Format::points($points);
         $this->isAgainst = $points < 0 && $says !== null;
     }
 }

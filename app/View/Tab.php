@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use App\Support\Format;
+
 /** One of several views of the same things, with how many there are. */
 final readonly class Tab
 {
@@ -11,6 +13,6 @@ final readonly class Tab
 
     public function __construct(public string $label, public string $url, public bool $current, ?int $count = null)
     {
-        $this->count = $count === null ? '' : Say::number($count);
+        $this->count = $count === null ? '' : Format::number($count);
     }
 }

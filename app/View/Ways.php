@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use App\Contacts\Reach;
+use App\KeepOut\EntriesInForce;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Reason;
-use App\Standings\Barred;
 use Illuminate\Support\Str;
-use Luftig\Core\Priority\ChannelType;
+use Luftig\Core\Reach\ChannelType;
 
 /** What can be done with words from a screen: copied, sent as a mail, said on the phone, written under a profile. */
 final readonly class Ways
@@ -29,17 +30,17 @@ final readonly class Ways
     }
 
     /** Before a reason is recorded: that it was done records the reason along. */
-    public static function toAccount(Account $account, ?Contact $contact, string $words, string $subject, Barred $barred): self
+    public static function toAccount(Account $account, ?Contact $contact, string $words, string $subject, EntriesInForce $barred): self
     {
         return self::of($contact, $words, $subject, $barred, route('accounts.approach', $account), $contact?->id);
     }
 
-    public static function byReason(Reason $reason, string $subject, Barred $barred): self
+    public static function byReason(Reason $reason, string $subject, EntriesInForce $barred): self
     {
         return self::of($reason->contact, $reason->words, $subject, $barred, route('approaches.store', $reason), null);
     }
 
-    private static function of(?Contact $contact, string $words, string $subject, Barred $barred, string $records, ?int $to): self
+    private static function of(?Contact $contact, string $words, string $subject, EntriesInForce $barred, string $records, ?int $to): self
     {
         $reach = $contact === null || $barred->contact($contact->id) !== null ? null : Reach::of($contact, $barred);
         $email = $reach?->best(ChannelType::Email);

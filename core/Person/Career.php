@@ -10,13 +10,13 @@ final readonly class Career
     /** Longer away than this, and one has come back from elsewhere. */
     private const GAP = 180;
 
-    /** @param  list<PostHeld>  $earlier  the latest first */
-    private function __construct(public ?PostHeld $now, public array $earlier)
+    /** @param  list<PositionHeld>  $earlier  the latest first */
+    private function __construct(public ?PositionHeld $now, public array $earlier)
     {
     }
 
     /**
-     * @param  iterable<PostHeld>  $posts
+     * @param  iterable<PositionHeld>  $posts
      * @param  int  $account  where they are now
      */
     public static function at(int $account, iterable $posts): self
@@ -34,9 +34,9 @@ final readonly class Career
             }
         }
         if ($now !== null) {
-            $earlier = array_filter($earlier, static fn (PostHeld $post): bool => $post->since === null || $now->since === null || $post->since < $now->since);
+            $earlier = array_filter($earlier, static fn (PositionHeld $post): bool => $post->since === null || $now->since === null || $post->since < $now->since);
         }
-        usort($earlier, static fn (PostHeld $a, PostHeld $b): int => ($b->until ?? $b->since ?? 0) <=> ($a->until ?? $a->since ?? 0));
+        usort($earlier, static fn (PositionHeld $a, PositionHeld $b): int => ($b->until ?? $b->since ?? 0) <=> ($a->until ?? $a->since ?? 0));
 
         return new self($now, $earlier);
     }
@@ -57,7 +57,7 @@ final readonly class Career
     }
 
     /** The post at the same account that they came from. */
-    public function postBefore(): ?PostHeld
+    public function postBefore(): ?PositionHeld
     {
         foreach ($this->earlier as $post) {
             if ($post->account === $this->now?->account && ($post->until === null || $this->now?->since === null || $post->until >= $this->now->since - self::GAP)) {

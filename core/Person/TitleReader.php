@@ -42,7 +42,7 @@ final class TitleReader
         static $reader = null;
 
         return $reader ??= self::of(array_combine(self::LANGUAGES, array_map(
-            static fn (string $language): string => (string) file_get_contents(__DIR__."/titles/$language.txt"),
+            static fn (string $language): string => (string) file_get_contents(__DIR__."/data/$language.txt"),
             self::LANGUAGES,
         )));
     }

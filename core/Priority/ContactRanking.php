@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Priority;
 
+use Luftig\Core\Buying\BuyerRoles;
+
 /** The contacts of one account for one offer, the best first, and the account's access through them (rules 5 and 8). */
 final readonly class ContactRanking
 {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Priority;
 
+use Luftig\Core\Buying\Part;
+use Luftig\Core\Buying\RoleOfContact;
+
 /** A contact who takes part in buying, with what made the priority (rule 8). */
 final readonly class RankedContact
 {

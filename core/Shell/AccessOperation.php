@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Shell;
 
-use Luftig\Core\Priority\Access;
-use Luftig\Core\Priority\AddressState;
-use Luftig\Core\Priority\Channel;
-use Luftig\Core\Priority\ChannelType;
+use Luftig\Core\Reach\Access;
+use Luftig\Core\Reach\AddressState;
+use Luftig\Core\Reach\Channel;
+use Luftig\Core\Reach\ChannelType;
 
 /** Rule 5. */
 final class AccessOperation implements Operation

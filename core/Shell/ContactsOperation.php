@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Shell;
 
+use Luftig\Core\Buying\BuyerRole;
+use Luftig\Core\Buying\Choice;
+use Luftig\Core\Buying\Choosable;
+use Luftig\Core\Buying\RoleOfContact;
+use Luftig\Core\Buying\Skip;
 use Luftig\Core\Mistake;
 use Luftig\Core\Person\BusinessFunction;
 use Luftig\Core\Person\TitleReader;
-use Luftig\Core\Priority\BuyerRole;
-use Luftig\Core\Priority\Choice;
-use Luftig\Core\Priority\Choosable;
 use Luftig\Core\Priority\ContactPoints;
-use Luftig\Core\Priority\RoleOfContact;
-use Luftig\Core\Priority\Skip;
 
 /** Rules 7 to 9. */
 final class ContactsOperation implements Operation

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Shell;
 
-use Luftig\Core\Firm\Domain;
+use Luftig\Core\Company\Domain;
 
 /** Rule 15, first sentences. */
 final class DomainOperation implements Operation

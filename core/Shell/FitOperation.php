@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Shell;
 
+use Luftig\Core\Fit\AccountFacts;
+use Luftig\Core\Fit\AnyOf;
+use Luftig\Core\Fit\Criterion;
+use Luftig\Core\Fit\CriterionField;
+use Luftig\Core\Fit\Mode;
+use Luftig\Core\Fit\Question;
+use Luftig\Core\Fit\Range;
+use Luftig\Core\Fit\Says;
+use Luftig\Core\Fit\TargetProfile;
+use Luftig\Core\Fit\Within;
 use Luftig\Core\Geo\Coordinates;
 use Luftig\Core\Mistake;
-use Luftig\Core\Profile\AccountFacts;
-use Luftig\Core\Profile\AnyOf;
-use Luftig\Core\Profile\Criterion;
-use Luftig\Core\Profile\Field;
-use Luftig\Core\Profile\Mode;
-use Luftig\Core\Profile\Range;
-use Luftig\Core\Profile\Says;
-use Luftig\Core\Profile\TargetProfile;
-use Luftig\Core\Profile\Test;
-use Luftig\Core\Profile\Within;
 
 /** Rule 4. */
 final class FitOperation implements Operation
@@ -34,7 +34,7 @@ final class FitOperation implements Operation
     {
         return [
             'criteria[].name' => 'text',
-            'criteria[].field' => Input::values(Field::class),
+            'criteria[].field' => Input::values(CriterionField::class),
             'criteria[].mode' => Input::values(Mode::class),
             'criteria[].weight' => 'above 0, for prefer (1 without one)',
             'criteria[].range' => '[low, high], null is open; for '.self::names('range'),
@@ -83,20 +83,20 @@ final class FitOperation implements Operation
     public static function criterion(Input $input): Criterion
     {
         $name = $input->string('name');
-        $field = $input->choice('field', Field::class);
+        $field = $input->choice('field', CriterionField::class);
         $mode = $input->choice('mode', Mode::class);
         $weight = $input->optionalNumber('weight');
         $tests = array_values(array_filter(['range', 'any', 'within', 'query'], $input->has(...)));
         if (count($tests) !== 1) {
             throw Mistake::at($input->place('field'), 'A criterion has exactly one of range, any, within and query.');
         }
-        $test = $input->make(static fn (): Test => self::test($tests[0], $field, $input));
+        $test = $input->make(static fn (): Question => self::test($tests[0], $field, $input));
         $input->done();
 
         return $input->make(static fn (): Criterion => new Criterion($name, $mode, $test, $weight ?? 1.0));
     }
 
-    private static function test(string $test, Field $field, Input $input): Test
+    private static function test(string $test, CriterionField $field, Input $input): Question
     {
         if ($field->test() !== $test) {
             throw Mistake::at($test, "A criterion on {$field->value} cannot be tested with “{$test}”.");
@@ -156,6 +156,6 @@ final class FitOperation implements Operation
 
     private static function names(string $test): string
     {
-        return implode(', ', array_map(static fn (Field $field): string => $field->value, Field::testedBy($test)));
+        return implode(', ', array_map(static fn (CriterionField $field): string => $field->value, CriterionField::testedBy($test)));
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Shell;
 
-use Luftig\Core\Firm\CompanyFacts;
-use Luftig\Core\Firm\Identity;
-use Luftig\Core\Firm\Verdict;
+use Luftig\Core\Company\CompanyFacts;
+use Luftig\Core\Company\Identity;
+use Luftig\Core\Company\Verdict;
 
 /** Rule 15. */
 final class IdentityOperation implements Operation

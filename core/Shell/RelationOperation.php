@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Luftig\Core\Shell;
 
 use Luftig\Core\Mistake;
-use Luftig\Core\Network\Strength;
+use Luftig\Core\Reach\RelationStrength;
 
 /** Rule 10, its edges. */
 final class RelationOperation implements Operation
@@ -42,11 +42,11 @@ final class RelationOperation implements Operation
     {
         $type = $input->string('type');
         $strength = match ($type) {
-            'connection' => Strength::ofConnection($input->optionalInteger('exchanges'), $input->optionalNumber('months_since_last', 0)),
-            'worked_together' => Strength::ofWorkingTogether($input->number('months', 0), $input->optionalInteger('headcount'), $input->has('same_function') && $input->boolean('same_function')),
-            'studied' => Strength::STUDIED,
-            'association' => Strength::ASSOCIATION,
-            'teammate' => Strength::TEAMMATE,
+            'connection' => RelationStrength::ofConnection($input->optionalInteger('exchanges'), $input->optionalNumber('months_since_last', 0)),
+            'worked_together' => RelationStrength::ofWorkingTogether($input->number('months', 0), $input->optionalInteger('headcount'), $input->has('same_function') && $input->boolean('same_function')),
+            'studied' => RelationStrength::STUDIED,
+            'association' => RelationStrength::ASSOCIATION,
+            'teammate' => RelationStrength::TEAMMATE,
             default => throw Mistake::at($input->place('type'), "“{$type}” is not one of: connection, worked_together, studied, association, teammate."),
         };
         $input->done();

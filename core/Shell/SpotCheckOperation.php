@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Shell;
 
-use Luftig\Core\Finder\SpotCheck;
+use Luftig\Core\Search\SpotCheck;
 
 /** Rule 13. */
 final class SpotCheckOperation implements Operation

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Contacts\Titles;
 use App\Models\Account;
 use App\Models\Station;
 use App\Models\User;
-use App\People\Titles;
 use Carbon\CarbonImmutable;
 
 /** Invents what people share, and whom the team knows: address books of reps and leaders, and where they were before. */

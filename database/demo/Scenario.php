@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use App\Intake\Gazetteer;
 use App\Intake\Importer;
-use App\Intake\IntakeKind;
-use App\Intake\Receive;
+use App\Intake\ReceiveFile;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\Contact;
+use App\Models\IntakeKind;
 use App\Models\KeepOut;
 use App\Models\Note;
 use App\Models\Offer;
 use App\Models\RuleSet;
 use App\Models\Standing;
+use App\Models\StandingState;
 use App\Models\User;
 use App\Standings\RuleBook;
 use App\Standings\Snapshot;
 use App\Standings\Standings;
-use App\Standings\StandingState;
+use App\Support\Gazetteer;
 use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Support\Facades\Hash;
@@ -113,7 +113,7 @@ final class Scenario
             fputcsv($file, array_values($row), ';', '"', '');
         }
         fclose($file);
-        $intake = Receive::file($path, $name, $by, $kind);
+        $intake = ReceiveFile::file($path, $name, $by, $kind);
         unlink($path);
         $intake->update(['state' => 'queued']);
         (new Importer)->run($intake);

@@ -6,16 +6,16 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
+use Luftig\Core\Buying\BuyerRole;
+use Luftig\Core\Buying\Choice;
+use Luftig\Core\Buying\Choosable;
+use Luftig\Core\Buying\Part;
+use Luftig\Core\Buying\RoleOfContact;
+use Luftig\Core\Buying\Skip;
 use Luftig\Core\Person\BusinessFunction;
 use Luftig\Core\Person\TitleReader;
-use Luftig\Core\Priority\BuyerRole;
-use Luftig\Core\Priority\Choice;
-use Luftig\Core\Priority\Choosable;
 use Luftig\Core\Priority\ContactPoints;
 use Luftig\Core\Priority\ContactPush;
-use Luftig\Core\Priority\Part;
-use Luftig\Core\Priority\RoleOfContact;
-use Luftig\Core\Priority\Skip;
 use Luftig\Core\Text\Query;
 use PHPUnit\Framework\TestCase;
 

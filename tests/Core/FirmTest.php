@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Luftig\Core\Firm\Agency;
-use Luftig\Core\Firm\Domain;
-use Luftig\Core\Firm\Industries;
-use Luftig\Core\Firm\Technology;
+use Luftig\Core\Company\Agency;
+use Luftig\Core\Company\Domain;
+use Luftig\Core\Company\Industries;
+use Luftig\Core\Company\Technology;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -6,18 +6,18 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use Luftig\Core\Firm\IndustryTree;
+use Luftig\Core\Company\IndustryTree;
+use Luftig\Core\Fit\AccountFacts;
+use Luftig\Core\Fit\AnyOf;
+use Luftig\Core\Fit\Criterion;
+use Luftig\Core\Fit\CriterionField;
+use Luftig\Core\Fit\Mode;
+use Luftig\Core\Fit\Range;
+use Luftig\Core\Fit\Says;
+use Luftig\Core\Fit\TargetProfile;
+use Luftig\Core\Fit\Within;
 use Luftig\Core\Geo\Coordinates;
 use Luftig\Core\Mistake;
-use Luftig\Core\Profile\AccountFacts;
-use Luftig\Core\Profile\AnyOf;
-use Luftig\Core\Profile\Criterion;
-use Luftig\Core\Profile\Field;
-use Luftig\Core\Profile\Mode;
-use Luftig\Core\Profile\Range;
-use Luftig\Core\Profile\Says;
-use Luftig\Core\Profile\TargetProfile;
-use Luftig\Core\Profile\Within;
 use Luftig\Core\Text\Query;
 use PHPUnit\Framework\TestCase;
 
@@ -28,7 +28,7 @@ final class FitTest extends TestCase
 
     public function test_a_wish_has_shoulders_and_a_gate_has_none(): void
     {
-        $range = new Range(Field::Headcount, 40, 1500);
+        $range = new Range(CriterionField::Headcount, 40, 1500);
         $m = fn (int $heads, bool $gate = false): ?float => $range->membership(new AccountFacts(headcount: $heads), $gate);
 
         self::assertSame([1.0, 1.0, 0.0, 0.0], [$m(40), $m(1500), $m(20), $m(3000)]);
@@ -40,7 +40,7 @@ final class FitTest extends TestCase
 
     public function test_growth_falls_off_within_ten_percentage_points(): void
     {
-        $range = new Range(Field::Growth, .05, null);
+        $range = new Range(CriterionField::Growth, .05, null);
         $m = fn (float $growth): ?float => $range->membership(new AccountFacts(growth: $growth), false);
 
         self::assertEqualsWithDelta(.5, $m(0.0), 1e-9);
@@ -50,7 +50,7 @@ final class FitTest extends TestCase
 
     public function test_industries_match_through_the_tree(): void
     {
-        $m = fn (string $wanted, string ...$codes): ?float => (new AnyOf(Field::Industries, [$wanted]))->membership(new AccountFacts(industries: $codes), false);
+        $m = fn (string $wanted, string ...$codes): ?float => (new AnyOf(CriterionField::Industries, [$wanted]))->membership(new AccountFacts(industries: $codes), false);
 
         self::assertSame(1.0, $m('23', '2310'), 'a class counts for its division');
         self::assertSame(1.0, $m('C', '2310'), 'and for its section');
@@ -61,10 +61,10 @@ final class FitTest extends TestCase
 
     public function test_variants_of_a_technology_are_one_and_an_empty_value_is_refused(): void
     {
-        $runs = fn (string $asked, string $has): ?float => (new AnyOf(Field::Technologies, [$asked]))->membership(new AccountFacts(technologies: [$has]), false);
+        $runs = fn (string $asked, string $has): ?float => (new AnyOf(CriterionField::Technologies, [$asked]))->membership(new AccountFacts(technologies: [$has]), false);
         self::assertSame([1.0, 1.0, 0.0], [$runs('Vedliko-Plan', 'VedlikoPlan v2.1'), $runs('Tryklog', 'TRYKLOG 4'), $runs('Tryklog', 'Tryk')]);
         try {
-            new AnyOf(Field::PostalCode, ['41', ' ']);
+            new AnyOf(CriterionField::PostalCode, ['41', ' ']);
             self::fail('An empty area would hold every place.');
         } catch (Mistake $mistake) {
             self::assertSame('any[1]', $mistake->at);
@@ -73,7 +73,7 @@ final class FitTest extends TestCase
 
     public function test_bounds_do_not_pass_one_by_the_last_digit(): void
     {
-        $wishes = array_map(fn (float $weight): Criterion => new Criterion('c', Mode::Prefer, new AnyOf(Field::Country, ['SE']), $weight), [.1, .2, .3, .7, 1.1, 2.3]);
+        $wishes = array_map(fn (float $weight): Criterion => new Criterion('c', Mode::Prefer, new AnyOf(CriterionField::Country, ['SE']), $weight), [.1, .2, .3, .7, 1.1, 2.3]);
         $fit = (new TargetProfile(...$wishes))->fitOf(new AccountFacts(country: 'SE'));
         self::assertSame([1.0, 1.0, 1.0, 1.0], [$fit->value, $fit->coverage, $fit->low, $fit->high]);
     }
@@ -81,9 +81,9 @@ final class FitTest extends TestCase
     public function test_places_technologies_and_words(): void
     {
         $account = new AccountFacts(country: 'se', postalCode: '411 03', place: new Coordinates(57.7089, 11.9746), technologies: ['Tryklog'], text: 'Three shifts, clean dry air');
-        $any = fn (Field $field, string ...$values): ?float => (new AnyOf($field, $values))->membership($account, true);
+        $any = fn (CriterionField $field, string ...$values): ?float => (new AnyOf($field, $values))->membership($account, true);
 
-        self::assertSame([1.0, 1.0, 0.0, 1.0], [$any(Field::Country, 'SE'), $any(Field::PostalCode, '41'), $any(Field::PostalCode, '42'), $any(Field::Technologies, 'tryklog')]);
+        self::assertSame([1.0, 1.0, 0.0, 1.0], [$any(CriterionField::Country, 'SE'), $any(CriterionField::PostalCode, '41'), $any(CriterionField::PostalCode, '42'), $any(CriterionField::Technologies, 'tryklog')]);
         self::assertSame(1.0, (new Within(new Coordinates(59.3293, 18.0686), 400))->membership($account, true));
         self::assertSame(0.0, (new Within(new Coordinates(59.3293, 18.0686), 390))->membership($account, true));
         self::assertSame(1.0, (new Says(Query::parse('"three shifts" -trading')))->membership($account, true));
@@ -93,10 +93,10 @@ final class FitTest extends TestCase
     public function test_gates_unknowns_and_bounds(): void
     {
         $profile = new TargetProfile(
-            new Criterion('makes things', Mode::Must, new AnyOf(Field::Industries, ['C'])),
-            new Criterion('no rival', Mode::MustNot, new AnyOf(Field::Industries, ['2813'])),
-            new Criterion('size', Mode::Prefer, new Range(Field::Headcount, 40, 1500), 3),
-            new Criterion('sites', Mode::Prefer, new Range(Field::Sites, 2, null), 1),
+            new Criterion('makes things', Mode::Must, new AnyOf(CriterionField::Industries, ['C'])),
+            new Criterion('no rival', Mode::MustNot, new AnyOf(CriterionField::Industries, ['2813'])),
+            new Criterion('size', Mode::Prefer, new Range(CriterionField::Headcount, 40, 1500), 3),
+            new Criterion('sites', Mode::Prefer, new Range(CriterionField::Sites, 2, null), 1),
         );
         $fit = $profile->fitOf(new AccountFacts(headcount: 100, industries: ['2310']));
         self::assertEqualsWithDelta([.875, .75, .75, 1.0], [$fit->value, $fit->coverage, $fit->low, $fit->high], 1e-12);
@@ -113,8 +113,8 @@ final class FitTest extends TestCase
     {
         $this->limitTo(100)->forAll(Generators::choose(1, 9), Generators::choose(1, 9), Generators::elements(null, 5, 30, 100, 2000), Generators::elements(null, 1, 3))->then(function (int $a, int $b, ?int $heads, ?int $sites): void {
             $fit = (new TargetProfile(
-                new Criterion('size', Mode::Prefer, new Range(Field::Headcount, 40, 1500), $a),
-                new Criterion('sites', Mode::Prefer, new Range(Field::Sites, 2, null), $b),
+                new Criterion('size', Mode::Prefer, new Range(CriterionField::Headcount, 40, 1500), $a),
+                new Criterion('sites', Mode::Prefer, new Range(CriterionField::Sites, 2, null), $b),
             ))->fitOf(new AccountFacts(headcount: $heads, sites: $sites));
 
             self::assertGreaterThanOrEqual($fit->low - 1e-12, $fit->value);
@@ -136,15 +136,15 @@ final class FitTest extends TestCase
             foreach ($rows as $i => [$mode, $what, $low, $high, $weight]) {
                 $gate = $mode !== Mode::Prefer;
                 [$test, $m] = match ($what) {
-                    0 => [new Range(Field::Headcount, $low, $high), self::within($heads, $low, $high, $gate)],
-                    1 => [new Range(Field::Sites, $low, $high), self::within($sites, $low, $high, $gate)],
-                    2 => [new Range(Field::Growth, $low === null ? null : .1, $high === null ? null : .2), self::grows($growth, $low === null ? null : .1, $high === null ? null : .2, $gate)],
-                    3 => [new AnyOf(Field::Industries, ['C', '01']), match ($industries) {
+                    0 => [new Range(CriterionField::Headcount, $low, $high), self::within($heads, $low, $high, $gate)],
+                    1 => [new Range(CriterionField::Sites, $low, $high), self::within($sites, $low, $high, $gate)],
+                    2 => [new Range(CriterionField::Growth, $low === null ? null : .1, $high === null ? null : .2), self::grows($growth, $low === null ? null : .1, $high === null ? null : .2, $gate)],
+                    3 => [new AnyOf(CriterionField::Industries, ['C', '01']), match ($industries) {
                         [] => null,
                         ['4690', '2310'] => .6,
                         default => 1.0,
                     }],
-                    default => [new AnyOf(Field::Technologies, ['TRYKLOG', 'Vedliko']), $technologies === [] ? null : 1.0],
+                    default => [new AnyOf(CriterionField::Technologies, ['TRYKLOG', 'Vedliko']), $technologies === [] ? null : 1.0],
                 };
                 $criteria[] = new Criterion("c$i", $mode, $test, $weight);
                 if ($gate) {
@@ -200,14 +200,14 @@ final class FitTest extends TestCase
 
     public function test_what_cannot_be_is_told_and_its_bounds_are_taken(): void
     {
-        new Range(Field::Sites, 2, 2);
+        new Range(CriterionField::Sites, 2, 2);
         new Coordinates(90, -180);
-        new Criterion('gates have no weight', Mode::Must, new Range(Field::Sites, 1, null), 0);
+        new Criterion('gates have no weight', Mode::Must, new Range(CriterionField::Sites, 1, null), 0);
         self::assertSame([1.0, 0.0], [(new Within(new Coordinates(50, 10), .5))->membership(new AccountFacts(place: new Coordinates(50, 10)), false), (new Within(new Coordinates(90, 0), 19_999))->membership(new AccountFacts(place: new Coordinates(-90, 0)), false)]);
         self::assertEqualsWithDelta(M_PI * 6371.0088, (new Coordinates(0, 90))->distanceTo(new Coordinates(0, -90)), 1e-6);
         self::assertSame([null, null], [(new Says(Query::parse('-air')))->membership(new AccountFacts(text: "  \n"), false), (new Says(Query::parse('-air')))->membership(new AccountFacts, false)]);
         $makes = [
-            fn () => new Range(Field::Country, 1, 2), fn () => new Range(Field::Sites, 3, 2), fn () => new AnyOf(Field::Sites, ['2']), fn () => new Within(new Coordinates(0, 0), 0), fn () => new Coordinates(90.1, 0), fn () => new Coordinates(0, -180.1), fn () => new Criterion('none', Mode::Prefer, new Range(Field::Sites, 1, 2), 0),
+            fn () => new Range(CriterionField::Country, 1, 2), fn () => new Range(CriterionField::Sites, 3, 2), fn () => new AnyOf(CriterionField::Sites, ['2']), fn () => new Within(new Coordinates(0, 0), 0), fn () => new Coordinates(90.1, 0), fn () => new Coordinates(0, -180.1), fn () => new Criterion('none', Mode::Prefer, new Range(CriterionField::Sites, 1, 2), 0),
         ];
         foreach ($makes as $i => $make) {
             try {

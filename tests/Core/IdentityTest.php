@@ -6,10 +6,10 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use Luftig\Core\Firm\CompanyFacts;
-use Luftig\Core\Firm\CompanyName;
-use Luftig\Core\Firm\Identity;
-use Luftig\Core\Firm\Verdict;
+use Luftig\Core\Company\CompanyFacts;
+use Luftig\Core\Company\CompanyName;
+use Luftig\Core\Company\Identity;
+use Luftig\Core\Company\Verdict;
 use Luftig\Core\Text\JaroWinkler;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

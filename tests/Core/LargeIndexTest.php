@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Luftig\Core\Finder\Bitmap;
-use Luftig\Core\Finder\Condition;
-use Luftig\Core\Finder\Facets;
-use Luftig\Core\Finder\Field;
-use Luftig\Core\Finder\Index;
-use Luftig\Core\Finder\Indexer;
-use Luftig\Core\Finder\Memory;
-use Luftig\Core\Finder\Narrowing;
-use Luftig\Core\Finder\Record;
-use Luftig\Core\Finder\Subject;
+use Luftig\Core\Index\Bitmap;
+use Luftig\Core\Index\Facets;
+use Luftig\Core\Index\Index;
+use Luftig\Core\Index\Indexer;
+use Luftig\Core\Index\Memory;
+use Luftig\Core\Index\Narrowing;
+use Luftig\Core\Index\Record;
+use Luftig\Core\Search\Condition;
+use Luftig\Core\Search\Field;
+use Luftig\Core\Search\Subject;
 use Luftig\Core\Text\Fold;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Luftig\Core\Buying\BuyerRole;
+use Luftig\Core\Buying\PeopleSignal;
+use Luftig\Core\Buying\PeopleSignals;
 use Luftig\Core\Person\Arrival;
 use Luftig\Core\Person\BusinessFunction;
 use Luftig\Core\Person\Career;
-use Luftig\Core\Person\PostHeld;
+use Luftig\Core\Person\PositionHeld;
 use Luftig\Core\Person\TitleReader;
-use Luftig\Core\Priority\BuyerRole;
 use Luftig\Core\Signal\Kind;
-use Luftig\Core\Signal\PeopleSignal;
-use Luftig\Core\Signal\PeopleSignals;
 use PHPUnit\Framework\TestCase;
 
 /** What follows from posts (rule 2). */
@@ -36,7 +36,7 @@ final class PeopleSignalsTest extends TestCase
 
     public function test_a_career_is_told_to_the_day_whatever_is_unknown_of_it(): void
     {
-        $at = fn (PostHeld ...$posts): Career => Career::at(self::HERE, $posts);
+        $at = fn (PositionHeld ...$posts): Career => Career::at(self::HERE, $posts);
         $head = $this->post('Head of Maintenance', 1000);
         $since = fn (?int $until): array => [$at($head, $this->post('Maintenance Planner', 100, $until))->arrival(), $at($head, $this->post('Maintenance Planner', 100, $until))->atAccountSince()];
         self::assertSame([[Arrival::Promoted, 100], [Arrival::Joined, 1000], [Arrival::Promoted, 100]], array_map($since, [820, 819, null]), 'half a year away is back from elsewhere');
@@ -75,7 +75,7 @@ final class PeopleSignalsTest extends TestCase
         self::assertEquals([['customer_alum', 1000, 1]], $came(null, 700));
         self::assertSame([[], [], []], [$came(100, 400), $came(960, 990), $came(null, null)]);
 
-        $byName = (new PeopleSignals([$this->role()], [self::CUSTOMER => [[500, 900]]]))->of(Career::at(self::HERE, [$this->post('Controller', 1000), new PostHeld(self::CUSTOMER, '', TitleReader::standard()->read('Planner'), 100, 990, byName: true)]), null, 420, .9);
+        $byName = (new PeopleSignals([$this->role()], [self::CUSTOMER => [[500, 900]]]))->of(Career::at(self::HERE, [$this->post('Controller', 1000), new PositionHeld(self::CUSTOMER, '', TitleReader::standard()->read('Planner'), 100, 990, byName: true)]), null, 420, .9);
         self::assertSame(.6, $byName[0]->confidence);
     }
 
@@ -88,7 +88,7 @@ final class PeopleSignalsTest extends TestCase
         self::assertSame([['customer_alum'], []], [$kinds([$now, $this->post('Planner', 100, 500, self::CUSTOMER)]), $kinds([$now, $this->post('Planner', 100, 499, self::CUSTOMER)])], 'to the day on which it became one');
         self::assertSame([['customer_alum'], []], [$kinds([$now, $this->post('Planner', 900, 950, self::CUSTOMER)]), $kinds([$now, $this->post('Planner', 901, 950, self::CUSTOMER)])], 'from the day on which it ceased to be one');
         self::assertSame(['customer_alum'], $kinds([$now, $this->post('Planner', 100, 120, 3)]), 'always a customer');
-        self::assertSame([], $kinds([$now, new PostHeld(null, '', TitleReader::standard()->read('Planner'), 100, 990)]), 'a company that is no account');
+        self::assertSame([], $kinds([$now, new PositionHeld(null, '', TitleReader::standard()->read('Planner'), 100, 990)]), 'a company that is no account');
 
         // Directors decide .7 under 50 heads, heads of a function .55.
         self::assertSame([['leadership_change'], []], [$kinds([$this->post('Director of Sales', 1000), $this->post('Planner', 100, 990, 9)], 40), $kinds([$this->post('Head of Sales', 1000), $this->post('Planner', 100, 990, 9)], 40)]);
@@ -99,16 +99,16 @@ final class PeopleSignalsTest extends TestCase
     }
 
     /** @return list<array{string, int, float}> */
-    private function signals(PostHeld ...$posts): array
+    private function signals(PositionHeld ...$posts): array
     {
         $signals = (new PeopleSignals([$this->role()], [self::CUSTOMER => [[500, 900]]]))->of(Career::at(self::HERE, $posts), null, 420);
 
         return array_map(fn (PeopleSignal $signal): array => [$signal->kind->value, $signal->day, $signal->strength], array_values(array_filter($signals, fn (PeopleSignal $s): bool => $s->kind !== Kind::NewLeader || $posts[1]->account !== self::CUSTOMER)));
     }
 
-    private function post(string $title, ?int $since, ?int $until = null, int $account = self::HERE): PostHeld
+    private function post(string $title, ?int $since, ?int $until = null, int $account = self::HERE): PositionHeld
     {
-        return new PostHeld($account, $title, TitleReader::standard()->read($title), $since, $until);
+        return new PositionHeld($account, $title, TitleReader::standard()->read($title), $since, $until);
     }
 
     private function role(): BuyerRole

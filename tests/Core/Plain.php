@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Luftig\Core\Finder\Condition;
-use Luftig\Core\Finder\Field;
-use Luftig\Core\Finder\Record;
-use Luftig\Core\Finder\Subject;
-use Luftig\Core\Finder\Test;
 use Luftig\Core\Geo\Coordinates;
+use Luftig\Core\Index\Record;
+use Luftig\Core\Search\Comparison;
+use Luftig\Core\Search\Condition;
+use Luftig\Core\Search\Field;
+use Luftig\Core\Search\Subject;
 
 /** Rule 12 as it is written, record by record: slow, and easily seen to be right. */
 final class Plain
@@ -60,10 +60,10 @@ final class Plain
     private static function meets(int $today, Condition $condition, Record $of, Record $record, array $sets): ?bool
     {
         $field = $condition->field->value;
-        if ($condition->field->test() === Test::Sets) {
+        if ($condition->field->test() === Comparison::Sets) {
             return array_filter($condition->any, fn (string $name): bool => in_array(str_starts_with(ltrim($name, '!'), 'contact:') ? $record->id : $of->id, $sets[ltrim($name, '!')], true) !== str_starts_with($name, '!')) !== [];
         }
-        if ($condition->field->test() === Test::Parts) {
+        if ($condition->field->test() === Comparison::Parts) {
             return self::together($today, $condition, $of);
         }
         if ($condition->field === Field::Near) {
@@ -100,8 +100,8 @@ final class Plain
         $asked = array_unique(array_map($condition->field->spelled(...), $condition->any));
 
         return match ($condition->field->test()) {
-            Test::Any => $values === null ? null : count(array_intersect($asked, $values)) >= ($condition->all ? count($asked) : 1),
-            Test::Range => $number === null ? null : ($condition->low === null || $number >= $condition->low) && ($condition->high === null || $number <= $condition->high),
+            Comparison::Any => $values === null ? null : count(array_intersect($asked, $values)) >= ($condition->all ? count($asked) : 1),
+            Comparison::Range => $number === null ? null : ($condition->low === null || $number >= $condition->low) && ($condition->high === null || $number <= $condition->high),
             default => self::reads($condition, $of->texts[$condition->field->value] ?? null),
         };
     }

@@ -7,11 +7,11 @@ namespace Tests\Core;
 use Eris\Generators;
 use Eris\TestTrait;
 use Luftig\Core\Mistake;
-use Luftig\Core\Priority\Access;
-use Luftig\Core\Priority\AddressState;
-use Luftig\Core\Priority\Channel;
-use Luftig\Core\Priority\ChannelType;
 use Luftig\Core\Priority\Points;
+use Luftig\Core\Reach\Access;
+use Luftig\Core\Reach\AddressState;
+use Luftig\Core\Reach\Channel;
+use Luftig\Core\Reach\ChannelType;
 use PHPUnit\Framework\TestCase;
 
 /** Rules 5 and 6. */

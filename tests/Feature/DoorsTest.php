@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Intake\IntakeKind;
 use App\Models\Contact;
 use App\Models\IndustryLabel;
 use App\Models\Intake;
+use App\Models\IntakeKind;
 use App\Models\KeptList;
 use App\Models\Note;
-use App\Models\Post;
+use App\Models\Position;
 use App\Models\Station;
 use App\Models\User;
 use App\Models\Watch;
@@ -113,7 +113,7 @@ final class DoorsTest extends TestCase
         $this->actingAs($this->lead);
         $this->post(route('finder.keep'), ['name' => 'All', 'on' => 'contacts', 'c' => ['']])->assertSessionHasNoErrors();
         $station = Station::query()->create(['user_id' => $this->lead->id, 'kind' => 'school', 'name' => 'Kråkvik skola']);
-        $post = Post::query()->create(['contact_id' => $contact->id, 'company' => 'Fjernlund Papir', 'title' => 'Planner', 'since' => '2019-01-01', 'until' => '2022-01-01']);
+        $post = Position::query()->create(['contact_id' => $contact->id, 'company' => 'Fjernlund Papir', 'title' => 'Planner', 'since' => '2019-01-01', 'until' => '2022-01-01']);
         $ids = ['{account}' => $account->id, '{contact}' => $contact->id, '{list}' => KeptList::query()->value('id'), '{offer}' => $this->offer->id, '{user}' => $this->rep->id, '{station}' => $station->id, '{post}' => $post->id, '{intake}' => Intake::query()->value('id'), '{label}' => IndustryLabel::query()->value('id') ?? 0];
         $bad = [];
         $tried = 0;

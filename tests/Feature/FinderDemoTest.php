@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Finder\Column;
 use App\Finder\Indexes;
 use App\Finder\Records;
+use App\Finder\ResultColumn;
 use App\Finder\Search;
 use App\Finder\Sets;
 use App\Finder\StepForm;
@@ -19,12 +19,12 @@ use App\Models\User;
 use Carbon\CarbonImmutable;
 use Database\Demo\Scenario;
 use Illuminate\Support\Facades\DB;
-use Luftig\Core\Finder\Condition;
-use Luftig\Core\Finder\Field;
-use Luftig\Core\Finder\Of;
-use Luftig\Core\Finder\Record;
-use Luftig\Core\Finder\Subject;
-use Luftig\Core\Finder\Test;
+use Luftig\Core\Index\Record;
+use Luftig\Core\Search\Comparison;
+use Luftig\Core\Search\Condition;
+use Luftig\Core\Search\Entity;
+use Luftig\Core\Search\Field;
+use Luftig\Core\Search\Subject;
 use Tests\Core\Plain;
 use Tests\TestCase;
 
@@ -69,13 +69,13 @@ final class FinderDemoTest extends TestCase
                 foreach ([[], ['x' => '1'], ['u' => '1'], ['x' => '1', 'u' => '0']] as $more) {
                     $step = StepForm::from($given + $more) ?? self::fail($address);
                     $condition = $step->condition($subject);
-                    $known = array_combine($condition->any, array_map(fn (string $name): array => $condition->field->test() === Test::Sets ? $sets(ltrim($name, '!')) : [], $condition->any));
+                    $known = array_combine($condition->any, array_map(fn (string $name): array => $condition->field->test() === Comparison::Sets ? $sets(ltrim($name, '!')) : [], $condition->any));
                     $known = array_combine(array_map(fn (string $name): string => ltrim($name, '!'), array_keys($known)), $known);
                     $this->agrees("$address {$subject->value} ".json_encode($more), $offer, $accounts, $subject, $given + $more, $condition, $known, $today);
                 }
             }
         }
-        $missing = array_filter(Field::cases(), fn (Field $field): bool => in_array($field->of(), [Of::Account, Of::Contact], true) && ! isset($seen[$field->value]));
+        $missing = array_filter(Field::cases(), fn (Field $field): bool => in_array($field->of(), [Entity::Account, Entity::Contact], true) && ! isset($seen[$field->value]));
         self::assertSame([], array_column($missing, 'value'), 'every condition was tried');
     }
 
@@ -124,7 +124,7 @@ final class FinderDemoTest extends TestCase
         }
         $this->post(route('finder.keep'), ['name' => 'These'] + $query)->assertSessionHasNoErrors();
         self::assertSame($search->ids(), KeptList::query()->sole()->members()->pluck('record_id')->all());
-        $csv = $this->get(route('finder.export', ['csv', 'columns' => [Column::LastName->value]] + $query))->streamedContent();
+        $csv = $this->get(route('finder.export', ['csv', 'columns' => [ResultColumn::LastName->value]] + $query))->streamedContent();
         self::assertSame($search->total() + 2, substr_count($csv, "\n"), 'headings, all of them, and how they were found');
         self::assertSame($search->total(), array_sum($search->work()));
     }

@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Contacts\ContactChoice;
 use App\Finder\Search;
-use App\Finder\Varying;
-use App\Finder\Watching;
+use App\Finder\Variation;
 use App\Intake\Importer;
-use App\Intake\IntakeKind;
 use App\Jobs\RefreshStandings;
+use App\Lists\RunWatch;
 use App\Mail\WatchDigest;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\Attribute;
 use App\Models\Contact;
+use App\Models\IntakeKind;
 use App\Models\KeepOut;
 use App\Models\KeptList;
 use App\Models\Place;
@@ -22,13 +23,12 @@ use App\Models\Reservation;
 use App\Models\Standing;
 use App\Models\Tag;
 use App\Models\Watch;
-use App\People\Choosing;
 use App\Standings\Standings;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
-use Luftig\Core\Finder\Field;
-use Luftig\Core\Finder\Subject;
-use Luftig\Core\Priority\Skip;
+use Luftig\Core\Buying\Skip;
+use Luftig\Core\Search\Field;
+use Luftig\Core\Search\Subject;
 use Tests\TestCase;
 
 /** The Finder on the base: conditions, what changes meanwhile, lists, spot checks, export. */
@@ -199,13 +199,13 @@ final class FinderTest extends TestCase
         $this->bring(IntakeKind::Accounts, "domain;name;country\nnyholm.example;Nyholm Foods;DK\n");
         $this->bring(IntakeKind::Signals, "domain;kind;date;title\nnyholm.example;hiring;2026-11-26;Two fitters\nsverkhult.example;expansion;2026-11-26;Second kiln\nostholz.example;expansion;2026-11-26;Not in these countries\n");
         (new Standings)->refresh();
-        Watching::runDue();
+        RunWatch::runDue();
         self::assertSame(0, $kept->newcomers()->count(), 'its time has not come');
         foreach (['2026-11-30 05:01', '2026-12-20 12:00'] as $time) {
             $this->at($time);
             (new Standings)->refresh();
-            Watching::runDue();
-            Watching::runDue();
+            RunWatch::runDue();
+            RunWatch::runDue();
             self::assertSame(['Nyholm Foods' => 'new in the base', 'Papir Sverkhult' => 'new signal: Second kiln'], $kept->newcomers()->join('accounts', 'accounts.id', '=', 'record_id')->pluck('why', 'name')->sortKeys()->all());
         }
         Mail::assertQueued(WatchDigest::class, function (WatchDigest $mail): bool {
@@ -311,7 +311,7 @@ final class FinderTest extends TestCase
         $contact = Contact::query()->with('channels')->findOrFail($contact);
         $standings = Standing::query()->with('account')->where('offer_id', $this->offer->id)->where('account_id', $contact->account_id)->get();
 
-        return (new Choosing($this->offer, $this->rep))->of($standings->toBase(), collect([$contact]))[$contact->account_id]->skipped[$contact->id] ?? null;
+        return (new ContactChoice($this->offer, $this->rep))->of($standings->toBase(), collect([$contact]))[$contact->account_id]->skipped[$contact->id] ?? null;
     }
 
     public function test_two_lists_are_combined_and_one_of_a_list_goes_onto_another(): void
@@ -353,9 +353,9 @@ final class FinderTest extends TestCase
     public function test_a_step_is_varied_and_words_are_counted(): void
     {
         $query = ['on' => 'contacts', 'c' => [['f' => 'country', 'v' => 'DK'], ['f' => 'title', 'q' => 'maintenance']]];
-        $varied = Varying::of($this->search($query), 0, '');
+        $varied = Variation::of($this->search($query), 0, '');
         self::assertSame(['Denmark' => 1, 'Norway' => 1, 'Sweden' => 1], collect($varied)->mapWithKeys(fn (array $one): array => [$one['step']->says() => $one['count']])->sortKeys()->all(), 'the other step holds');
-        self::assertSame([1, 1, null], array_column(Varying::of($this->search($query), 1, "plant\nmaintenance\n(broken"), 'count'));
+        self::assertSame([1, 1, null], array_column(Variation::of($this->search($query), 1, "plant\nmaintenance\n(broken"), 'count'));
         $this->actingAs($this->rep)->get(route('finder', $query + ['vary' => '1', 'over' => "plant\nmaintenance"]))->assertOk()->assertSeeTextInOrder(['Title, varied', 'plant', 'maintenance']);
         $this->get(route('finder', $query + ['vary' => '7']))->assertOk()->assertDontSeeText('varied');
         $this->get(route('finder.words', $query))->assertOk()->assertSeeText('Words seen in these');

@@ -6,12 +6,12 @@ namespace Tests\Feature;
 
 use App\Finder\Search;
 use App\Intake\Importer;
-use App\Intake\IntakeKind;
-use App\Intake\IntakeState;
 use App\Jobs\RunIntake;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Intake;
+use App\Models\IntakeKind;
+use App\Models\IntakeState;
 use App\Models\Signal;
 use App\Standings\Standings;
 use Illuminate\Http\UploadedFile;

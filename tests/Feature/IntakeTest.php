@@ -6,16 +6,16 @@ namespace Tests\Feature;
 
 use App\Intake\Importer;
 use App\Intake\IndustryLabels;
-use App\Intake\IntakeKind;
-use App\Intake\IntakeState;
 use App\Intake\Mapping;
-use App\Intake\Receive;
+use App\Intake\ReceiveFile;
 use App\Intake\UnreadableFile;
 use App\Jobs\RunIntake;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\IndustryLabel;
 use App\Models\Intake;
+use App\Models\IntakeKind;
+use App\Models\IntakeState;
 use App\Models\Note;
 use App\Models\Signal;
 use App\Standings\Standings;
@@ -208,7 +208,7 @@ final class IntakeTest extends TestCase
         $this->actingAs($this->rep)->post(route('intake.store'), ['file' => UploadedFile::fake()->create('huge.csv', 200 * 1024)])->assertSessionHasErrors('file');
         self::assertStringContainsString('128 MB', (string) session('errors')->first('file'));
         $this->expectException(UnreadableFile::class);
-        Receive::file('/dev/null', 'x.csv', null);
+        ReceiveFile::file('/dev/null', 'x.csv', null);
     }
 
     public function test_two_clicks_at_once_take_a_file_in_once_and_the_second_person_is_told(): void

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Intake\IntakeKind;
+use App\KeepOut\EntriesInForce;
 use App\Models\Account;
 use App\Models\ApproachKind;
 use App\Models\Channel;
 use App\Models\Contact;
+use App\Models\IntakeKind;
 use App\Models\KeepOut;
 use App\Models\Result;
 use App\Models\Role;
-use App\Reasons\Approaching;
-use App\Reasons\Outcome;
-use App\Standings\Barred;
+use App\Reasons\RecordApproach;
+use App\Reasons\RecordResult;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
@@ -45,7 +45,7 @@ final class KeepOutTest extends TestCase
         $this->actingAs($this->rep)->post(route('keep-out.store'), ['contact' => $olav->id, 'reason' => 'asked not to be contacted'])->assertRedirect();
         $this->post(route('intake.undo', $intake))->assertRedirect();
         $this->bring(IntakeKind::Contacts, self::PEOPLE);
-        self::assertTrue(Barred::now()->asked(Contact::query()->where('first_name', 'Olav')->sole()->id));
+        self::assertTrue(EntriesInForce::now()->asked(Contact::query()->where('first_name', 'Olav')->sole()->id));
     }
 
     public function test_an_address_that_is_kept_out_is_not_written_to_and_leaves_in_no_file(): void
@@ -100,8 +100,8 @@ final class KeepOutTest extends TestCase
     private function comesOf(Contact $contact, Result $result): void
     {
         $done = ['kind' => ApproachKind::Email, 'next_step' => null, 'next_step_on' => null];
-        $approach = Approaching::record($done, $this->offer, $contact->account, $contact, $this->rep, null);
-        Outcome::record($approach, $result, $this->rep);
+        $approach = RecordApproach::record($done, $this->offer, $contact->account, $contact, $this->rep, null);
+        RecordResult::record($approach, $result, $this->rep);
     }
 
     private function export(string $format): string

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Intake\Bulk;
-use App\Intake\LostRows;
 use App\Models\Account;
 use App\Standings\Standings;
+use App\Support\Bulk;
+use App\Support\LostRows;
 use Illuminate\Foundation\Testing\RefreshDatabaseState;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\TestWith;

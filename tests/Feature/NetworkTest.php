@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Contacts\EraseContact;
 use App\Finder\Search;
-use App\Intake\AccountIds;
-use App\Intake\IntakeKind;
-use App\Intake\IntakeState;
 use App\Models\Account;
 use App\Models\Contact;
+use App\Models\IntakeKind;
+use App\Models\IntakeState;
 use App\Models\Relation;
 use App\Models\Station;
 use App\Models\User;
-use App\Network\Spreading;
-use App\People\Erasing;
+use App\Network\AcquaintanceSpread;
 use App\Standings\Standings;
+use App\Support\AccountIds;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -139,7 +139,7 @@ final class NetworkTest extends TestCase
             ."ostholz.example;Carl;Lind;carl@ostholz.example;Fitter, Møllekær-Værk, 2003–2006\n");
         $contacts = Contact::query()->whereIn('first_name', ['Aino', 'Berit', 'Carl'])->pluck('id', 'first_name');
         DB::table('posts')->whereIn('contact_id', $contacts)->whereNotNull('account_id')->delete();
-        self::assertEqualsCanonicalizing([$contacts['Aino'], $contacts['Berit']], Spreading::from([$contacts['Aino']], 3));
+        self::assertEqualsCanonicalizing([$contacts['Aino'], $contacts['Berit']], AcquaintanceSpread::from([$contacts['Aino']], 3));
     }
 
     public function test_reach_is_what_looking_at_every_pair_finds_by_either_way(): void
@@ -187,8 +187,8 @@ final class NetworkTest extends TestCase
             $reached = [$from];
             foreach ([1, 2, 3] as $steps) {
                 $reached = array_values(array_filter($ids, fn (int $id): bool => in_array($id, $reached, true) || array_filter($reached, fn (int $one): bool => $meet($one, $id)) !== []));
-                self::assertEqualsCanonicalizing($reached, Spreading::from([$from], $steps), "$steps steps from $from");
-                self::assertEqualsCanonicalizing($reached, Spreading::from([$from], $steps, many: 0), "$steps steps from $from, through all posts");
+                self::assertEqualsCanonicalizing($reached, AcquaintanceSpread::from([$from], $steps), "$steps steps from $from");
+                self::assertEqualsCanonicalizing($reached, AcquaintanceSpread::from([$from], $steps, many: 0), "$steps steps from $from, through all posts");
             }
         }
         self::assertGreaterThan(10, count($reached));
@@ -227,7 +227,7 @@ final class NetworkTest extends TestCase
     public function test_erasure_takes_relations_along(): void
     {
         $this->bring(IntakeKind::Relations, "known by;name;email\nGreta Nystierna;Pernille Rye;pernille@tunhede.example\n");
-        Erasing::erase(Contact::query()->where('first_name', 'Pernille')->sole(), $this->lead);
+        EraseContact::erase(Contact::query()->where('first_name', 'Pernille')->sole(), $this->lead);
         self::assertSame(0, Relation::query()->count());
         $again = $this->bring(IntakeKind::Relations, "known by;name;email\nGreta Nystierna;Pernille Rye;pernille@tunhede.example\n");
         self::assertSame([0, 1], [$again->created, $again->rejected]);

@@ -4,18 +4,20 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Finder\Tagging;
-use App\Intake\IntakeKind;
+use App\Contacts\ForgetNames;
+use App\Contacts\TakeContact;
+use App\Lists\RecordTags;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\Contact;
 use App\Models\Double;
 use App\Models\Erasure;
 use App\Models\GroupPlace;
+use App\Models\IntakeKind;
 use App\Models\IntakeRejection;
 use App\Models\KeptList;
 use App\Models\Note;
-use App\Models\Post;
+use App\Models\Position;
 use App\Models\Reason;
 use App\Models\Reservation;
 use App\Models\Role;
@@ -24,16 +26,14 @@ use App\Models\Standing;
 use App\Models\Tag;
 use App\Models\TitleLesson;
 use App\Models\Watch;
-use App\People\Forgetting;
-use App\People\Taking;
 use App\Standings\Standings;
 use App\View\Account\BuyingGroup;
 use App\View\Contacts\ContactList;
 use App\View\Today\Plan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
-use Luftig\Core\Priority\Part;
-use Luftig\Core\Priority\Skip;
+use Luftig\Core\Buying\Part;
+use Luftig\Core\Buying\Skip;
 use Tests\TestCase;
 
 /** Titles, posts and what follows from them; the buying group; doubles, erasure, taking. */
@@ -80,7 +80,7 @@ final class PeopleTest extends TestCase
         self::assertSame([], $this->derived(), 'nobody knows where from');
         $this->post(session('undo.to'), session('undo.fields'))->assertSessionHasNoErrors();
         self::assertCount(1, $this->derived());
-        $this->patch(route('posts.update', [$pernille, Post::query()->where('title', 'Maintenance Planner')->where('contact_id', $pernille->id)->sole()]), ['title' => 'X', 'since' => '2026-01-01', 'until' => '2025-01-01'])->assertSessionHasErrors('until');
+        $this->patch(route('posts.update', [$pernille, Position::query()->where('title', 'Maintenance Planner')->where('contact_id', $pernille->id)->sole()]), ['title' => 'X', 'since' => '2026-01-01', 'until' => '2025-01-01'])->assertSessionHasErrors('until');
     }
 
     public function test_a_signal_that_was_brought_stands_for_one_that_follows(): void
@@ -192,7 +192,7 @@ final class PeopleTest extends TestCase
         $this->post(route('reasons.store', $this->account), ['words' => 'Hello Pernille, how do you find leaks?', 'contact' => $pernille->id, 'signals' => [$signal]])->assertSessionHasErrors('contact');
 
         $this->at('2026-11-25T09:00:00Z');
-        self::assertNull(Taking::take($this->offer, $pernille, $this->rep), 'until the end of the next working day');
+        self::assertNull(TakeContact::take($this->offer, $pernille, $this->rep), 'until the end of the next working day');
         $this->post(route('reasons.store', $this->account), ['words' => 'Hello Pernille, how do you find leaks?', 'contact' => $pernille->id, 'signals' => [$signal]])->assertSessionHasNoErrors();
         $this->post(route('approaches.store', Reason::query()->sole()), ['kind' => 'call'])->assertSessionHasNoErrors();
         self::assertSame([0, Skip::Approached], [Reservation::query()->count(), $this->group()->row($pernille)?->skip]);
@@ -283,14 +283,14 @@ final class PeopleTest extends TestCase
         self::assertSame([0, 0, 1], array_values($this->bring(IntakeKind::Contacts, $visitors)->only('created', 'updated', 'unchanged')));
         $pair = Double::query()->where('record', 'contact')->sole();
         [$fair, $spring] = array_map(fn (string $name): Tag => Tag::query()->create(['name' => $name]), ['fair', 'spring']);
-        Tagging::put($fair, 'contacts', [$pair->first_id, $pair->second_id], $this->rep);
-        Tagging::put($spring, 'contacts', [$pair->second_id], $this->rep);
+        RecordTags::put($fair, 'contacts', [$pair->first_id, $pair->second_id], $this->rep);
+        RecordTags::put($spring, 'contacts', [$pair->second_id], $this->rep);
         $list = KeptList::query()->create(['offer_id' => $this->offer->id, 'name' => 'Fair', 'subject' => 'contacts', 'search' => 'on=contacts', 'user_id' => $this->rep->id]);
         DB::table('list_members')->insert(['list_id' => $list->id, 'record_id' => $pair->second_id, 'position' => 0, 'fits' => 1]);
         $this->actingAs($this->rep)->patch(route('doubles.update', $pair), ['decision' => 'same'])->assertSessionHasNoErrors();
 
         $pernille = Contact::query()->findOrFail($pair->first_id);
-        self::assertSame(['fair', 'spring'], Tagging::of('contacts', $pernille->id)->pluck('name')->all(), 'tags move along');
+        self::assertSame(['fair', 'spring'], RecordTags::of('contacts', $pernille->id)->pluck('name')->all(), 'tags move along');
         self::assertSame([$pernille->id, 1], [$list->members()->sole()->record_id, $list->members()->sole()->fits], 'and the place on a list, with what was judged');
         self::assertSame(['p.a@tunhede.example', 'pernille@tunhede.example'], $pernille->channels()->orderBy('value')->pluck('value')->all());
         self::assertSame(5, $this->account->contacts()->count());
@@ -300,7 +300,7 @@ final class PeopleTest extends TestCase
         $this->delete(route('doubles.destroy', $pair));
         self::assertSame(6, $this->account->contacts()->count());
         self::assertSame($pair->second_id, $list->members()->sole()->record_id);
-        self::assertSame([['fair'], ['fair', 'spring']], array_map(fn (int $id): array => Tagging::of('contacts', $id)->pluck('name')->all(), [$pair->first_id, $pair->second_id]));
+        self::assertSame([['fair'], ['fair', 'spring']], array_map(fn (int $id): array => RecordTags::of('contacts', $id)->pluck('name')->all(), [$pair->first_id, $pair->second_id]));
     }
 
     public function test_an_erased_person_is_gone_and_does_not_come_back(): void
@@ -387,9 +387,9 @@ final class PeopleTest extends TestCase
 
     public function test_a_first_name_within_another_word_stays(): void
     {
-        self::assertSame('A new_leader and a pleasant …, twice …', Forgetting::without('A new_leader and a pleasant Lea, twice LEA', ['Lea'], '…'));
-        self::assertSame('nothing', Forgetting::without('nothing', ['']));
-        self::assertSame('… and …', Forgetting::without('Lea Lind and Lea', ['Lea', 'Lea Lind'], '…'), 'the longest first');
+        self::assertSame('A new_leader and a pleasant …, twice …', ForgetNames::without('A new_leader and a pleasant Lea, twice LEA', ['Lea'], '…'));
+        self::assertSame('nothing', ForgetNames::without('nothing', ['']));
+        self::assertSame('… and …', ForgetNames::without('Lea Lind and Lea', ['Lea', 'Lea Lind'], '…'), 'the longest first');
     }
 
     public function test_contacts_go_out_and_come_in_as_cards_and_csv(): void

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Intake\IntakeKind;
 use App\Models\Account;
 use App\Models\Approach;
+use App\Models\IntakeKind;
 use App\Models\KeepOut;
 use App\Models\Role;
 use App\Models\Standing;
 use App\Models\User;
 use App\Standings\RuleBook;
 use App\Standings\Standings;
+use App\Support\Format;
 use App\View\Account\Ribbon;
 use App\View\Accounts\Ranking;
 use App\View\Rules\CriterionRow;
-use App\View\Say;
 use App\View\Today\Plan;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -239,10 +239,10 @@ final class ScreensTest extends TestCase
     public function test_times_are_said_in_words(): void
     {
         $now = CarbonImmutable::now();
-        $said = array_map(fn (string $ago): string => Say::ago($now->modify($ago)), ['-20 minutes', '-3 hours', '-1 day', '-20 days', '-4 months', '-3 years', '+2 days']);
+        $said = array_map(fn (string $ago): string => Format::ago($now->modify($ago)), ['-20 minutes', '-3 hours', '-1 day', '-20 days', '-4 months', '-3 years', '+2 days']);
 
         self::assertSame(['within the hour', '3 hours ago', '1 day ago', '20 days ago', '4 months ago', '3 years ago', 'in 2 days'], $said);
-        self::assertSame(['ran out 2 days ago', 'act today', 'act within 1 day', 'no hurry'], [Say::hurry($now->subDays(2)->startOfDay()), Say::hurry($now->startOfDay()), Say::hurry($now->addDay()->startOfDay()), Say::hurry(null)]);
-        self::assertSame(['.80', '1.00', '−.35', '+11.0', '−4.2'], [Say::part(.8), Say::part(1), Say::part(-.35), Say::points(11), Say::points(-4.21)]);
+        self::assertSame(['ran out 2 days ago', 'act today', 'act within 1 day', 'no hurry'], [Format::hurry($now->subDays(2)->startOfDay()), Format::hurry($now->startOfDay()), Format::hurry($now->addDay()->startOfDay()), Format::hurry(null)]);
+        self::assertSame(['.80', '1.00', '−.35', '+11.0', '−4.2'], [Format::part(.8), Format::part(1), Format::part(-.35), Format::points(11), Format::points(-4.21)]);
     }
 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Intake\IntakeKind;
 use App\Models\Account;
 use App\Models\Decision;
+use App\Models\IntakeKind;
 use App\Models\KeepOut;
+use App\Models\StandingState;
 use App\Standings\Standings;
-use App\Standings\StandingState;
 use App\View\Rules\Moves;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Priority\Points;

@@ -6,10 +6,10 @@ namespace Tests\Feature;
 
 use App\Finder\Search;
 use App\Finder\StepForm;
-use App\Intake\Gazetteer;
-use Luftig\Core\Finder\Field;
-use Luftig\Core\Finder\Subject;
+use App\Support\Gazetteer;
 use Luftig\Core\Mistake;
+use Luftig\Core\Search\Field;
+use Luftig\Core\Search\Subject;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Random\Engine\Mt19937;
 use Random\Randomizer;

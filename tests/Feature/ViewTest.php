@@ -4,29 +4,29 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\KeepOut\EntriesInForce;
 use App\Models\Account;
 use App\Models\Channel;
 use App\Models\Contact;
 use App\Models\Role;
 use App\Models\Signal;
 use App\Models\User;
-use App\Standings\Barred;
+use App\Reasons\Drafts;
+use App\Standings\SignalLine;
+use App\Support\Format;
 use App\View\Choices;
 use App\View\Components\Barb;
 use App\View\Components\Fuse;
 use App\View\Head;
-use App\View\Line;
-use App\View\Reasons\Drafting;
 use App\View\Rules\Suggestions;
-use App\View\Say;
 use App\View\Screen;
 use App\View\Tab;
 use App\View\Undo;
 use App\View\Ways;
 use Carbon\CarbonImmutable;
 use Illuminate\Pagination\LengthAwarePaginator;
-use Luftig\Core\Profile\Field;
-use Luftig\Core\Profile\Mode;
+use Luftig\Core\Fit\CriterionField;
+use Luftig\Core\Fit\Mode;
 use Luftig\Core\Signal\Kind;
 use Luftig\Core\Signal\Stage;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -42,21 +42,21 @@ final class ViewTest extends TestCase
         $day = $now->startOfDay();
 
         return [
-            'a part' => ['.80', Say::part(.8)], 'a whole' => ['1.00', Say::part(1.0)], 'a part against' => ['−.25', Say::part(-.25)],
-            'points' => ['+11.0', Say::points(11.02)], 'points down' => ['−40.0', Say::points(-40.0)], 'none' => ['0.0', Say::points(-.04)],
-            'a share' => ['49 %', Say::percent(.4886)], 'growth' => ['+12 %', Say::growth(.118)], 'decline' => ['−6 %', Say::growth(-.06)],
-            'a number' => ['9,014', Say::number(9014)], 'one of them' => ['1 contact', Say::count(1, 'contact')],
-            'several' => ['1,200 contacts', Say::count(1200, 'contact')], 'with a plural of its own' => ['3 agencies', Say::count(3, 'agency', 'agencies')],
-            'a priority' => ['69', Say::priority(68.997)], 'no priority' => ['–', Say::priority(null)], 'tenths' => ['68.9', Say::tenths(68.94)],
-            'heads' => ['1,021 heads', Say::heads(1021)], 'heads as given' => ['ca. 260 heads', Say::heads(260, 'ca. 260')],
-            'no heads' => ['heads unknown', Say::heads(null)], 'a day' => ['23 November', Say::day($now)],
-            'a weekday' => ['Monday 23 November', Say::weekday($now)], 'a date' => ['23 November 2026', Say::date($now)],
-            'a moment' => ['23 November 2026, 09:00 UTC', Say::moment($now)], 'months' => ['Nov 2026 – now', Say::months($now, null)],
-            'unknown months' => ['? – Nov 2026', Say::months(null, $now)], 'a line' => ['Hobro · glass', Say::line('Hobro', null, '', 'glass')],
-            'cut' => ['Round B, €1…', Say::cut('Round B, €12M, for a line', 11)], 'millions' => ['EUR 1.5 million', Say::money(1.5e6, 'EUR')],
-            'hundredths' => ['44', (string) Say::hundredths(.44)], 'hundredths at most' => ['100', (string) Say::hundredths(1.7)],
-            'pages' => ['21–40 of 9,014', Say::pages(new LengthAwarePaginator(range(1, 20), 9014, 20, 2))],
-            'no hurry' => ['no hurry', Say::hurry(null)],
+            'a part' => ['.80', Format::part(.8)], 'a whole' => ['1.00', Format::part(1.0)], 'a part against' => ['−.25', Format::part(-.25)],
+            'points' => ['+11.0', Format::points(11.02)], 'points down' => ['−40.0', Format::points(-40.0)], 'none' => ['0.0', Format::points(-.04)],
+            'a share' => ['49 %', Format::percent(.4886)], 'growth' => ['+12 %', Format::growth(.118)], 'decline' => ['−6 %', Format::growth(-.06)],
+            'a number' => ['9,014', Format::number(9014)], 'one of them' => ['1 contact', Format::count(1, 'contact')],
+            'several' => ['1,200 contacts', Format::count(1200, 'contact')], 'with a plural of its own' => ['3 agencies', Format::count(3, 'agency', 'agencies')],
+            'a priority' => ['69', Format::priority(68.997)], 'no priority' => ['–', Format::priority(null)], 'tenths' => ['68.9', Format::tenths(68.94)],
+            'heads' => ['1,021 heads', Format::heads(1021)], 'heads as given' => ['ca. 260 heads', Format::heads(260, 'ca. 260')],
+            'no heads' => ['heads unknown', Format::heads(null)], 'a day' => ['23 November', Format::day($now)],
+            'a weekday' => ['Monday 23 November', Format::weekday($now)], 'a date' => ['23 November 2026', Format::date($now)],
+            'a moment' => ['23 November 2026, 09:00 UTC', Format::moment($now)], 'months' => ['Nov 2026 – now', Format::months($now, null)],
+            'unknown months' => ['? – Nov 2026', Format::months(null, $now)], 'a line' => ['Hobro · glass', Format::line('Hobro', null, '', 'glass')],
+            'cut' => ['Round B, €1…', Format::cut('Round B, €12M, for a line', 11)], 'millions' => ['EUR 1.5 million', Format::money(1.5e6, 'EUR')],
+            'hundredths' => ['44', (string) Format::hundredths(.44)], 'hundredths at most' => ['100', (string) Format::hundredths(1.7)],
+            'pages' => ['21–40 of 9,014', Format::pages(new LengthAwarePaginator(range(1, 20), 9014, 20, 2))],
+            'no hurry' => ['no hurry', Format::hurry(null)],
         ];
     }
 
@@ -91,7 +91,7 @@ final class ViewTest extends TestCase
     public function test_a_barb_is_as_long_as_it_is_fresh_with_a_stroke_for_what_it_pushes(float $push, float $freshness, Stage $stage, string $tone, bool $hollow, int $strokes, string $shaft): void
     {
         $signal = new Signal(['title' => 'Round B closed', 'occurred_at' => now()]);
-        $barb = new Barb(new Line($signal, Kind::Funding, $freshness, 1.0, 0, $push, null, $stage, 0.0, .5));
+        $barb = new Barb(new SignalLine($signal, Kind::Funding, $freshness, 1.0, 0, $push, null, $stage, 0.0, .5));
         self::assertSame([$tone, $hollow, $strokes], [$barb->tone, $barb->hollow, substr_count($barb->path(), 'l3-7')]);
         self::assertStringStartsWith("M6 9.5$shaft", $barb->path());
         self::assertStringContainsString($push < 0 ? 'speaks against' : $stage->value, $barb->says);
@@ -105,7 +105,7 @@ final class ViewTest extends TestCase
             Channel::query()->create(['contact_id' => $contact->id, 'type' => 'email', 'value' => $address, 'state' => $state]);
         }
         Channel::query()->create(['contact_id' => $contact->id, 'type' => 'direct_phone', 'value' => '+45 96 (00) 12', 'state' => 'unknown']);
-        $ways = fn (): Ways => Ways::toAccount($account, $contact->load('channels'), "Hello Pernille,\nhow & why?", 'Round B, 12M', Barred::now());
+        $ways = fn (): Ways => Ways::toAccount($account, $contact->load('channels'), "Hello Pernille,\nhow & why?", 'Round B, 12M', EntriesInForce::now());
         self::assertSame('mailto:pernille%40tunhede.example?subject=Round%20B%2C%2012M&body=Hello%20Pernille%2C%0Ahow%20%26%20why%3F', $ways()->mail);
         self::assertSame(['tel:+45960012', 'https://people.example/pernille', $contact->id], [$ways()->phone, $ways()->profile, $ways()->contact]);
         $contact->profile = 'javascript:alert(1)';
@@ -113,7 +113,7 @@ final class ViewTest extends TestCase
         $this->actingAs($this->rep)
             ->post(route('keep-out.store'), ['value' => 'pernille@tunhede.example', 'reason' => 'asked']);
         self::assertNull($ways()->mail, 'an address on the keep-out is not written to, and a dead one neither');
-        self::assertNull(Ways::toAccount($account, null, 'Hello', 'x', Barred::now())->mail);
+        self::assertNull(Ways::toAccount($account, null, 'Hello', 'x', EntriesInForce::now())->mail);
     }
 
     public function test_screens_have_a_letter_each_and_leads_see_more_of_them(): void
@@ -140,22 +140,22 @@ final class ViewTest extends TestCase
 
     public function test_values_are_suggested_by_code_by_name_and_by_everyday_words(): void
     {
-        self::assertSame('textiles (13)', Suggestions::of(Field::Industries, 'textil')[13] ?? null);
-        self::assertArrayHasKey(23, Suggestions::of(Field::Industries, '23'));
-        self::assertSame(['SE' => 'Sweden'], array_intersect_key(Suggestions::of(Field::Country, 'swed'), ['SE' => 0]));
-        self::assertSame([], Suggestions::of(Field::Headcount, '4'));
-        self::assertSame([], Suggestions::of(Field::Country, ' '));
+        self::assertSame('textiles (13)', Suggestions::of(CriterionField::Industries, 'textil')[13] ?? null);
+        self::assertArrayHasKey(23, Suggestions::of(CriterionField::Industries, '23'));
+        self::assertSame(['SE' => 'Sweden'], array_intersect_key(Suggestions::of(CriterionField::Country, 'swed'), ['SE' => 0]));
+        self::assertSame([], Suggestions::of(CriterionField::Headcount, '4'));
+        self::assertSame([], Suggestions::of(CriterionField::Country, ' '));
     }
 
     public function test_a_draft_rests_on_the_first_fresh_signal_of_each_kind(): void
     {
-        $line = fn (int $id, Kind $kind, Stage $stage, float $push): Line => new Line(
+        $line = fn (int $id, Kind $kind, Stage $stage, float $push): SignalLine => new SignalLine(
             (new Signal(['title' => "No. $id", 'occurred_at' => now()]))->forceFill(['id' => $id]), $kind, 1.0, 1.0, 0, $push, $push, $stage, 0.0, .5,
         );
         $lines = [
             $line(1, Kind::Funding, Stage::Fading, .5), $line(2, Kind::Funding, Stage::Fresh, .4), $line(3, Kind::Funding, Stage::Fresh, .3),
             $line(4, Kind::OwnEngagement, Stage::Fresh, .3), $line(5, Kind::Hiring, Stage::Fresh, .2), $line(6, Kind::News, Stage::Fresh, .1),
         ];
-        self::assertSame([2, 5], array_map(fn (Line $one): int => $one->signal->id, Drafting::restsOn(null, $lines)));
+        self::assertSame([2, 5], array_map(fn (SignalLine $one): int => $one->signal->id, Drafts::restsOn(null, $lines)));
     }
 }

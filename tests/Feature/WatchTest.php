@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Finder\Rhythm;
-use App\Finder\Watching;
-use App\Intake\IntakeKind;
+use App\Lists\RunWatch;
+use App\Models\IntakeKind;
+use App\Models\Rhythm;
 use App\Models\Watch;
 use App\Standings\Standings;
 use Carbon\CarbonImmutable;
@@ -60,14 +60,14 @@ final class WatchTest extends TestCase
         $this->at('2026-11-24T06:30:00Z');
         $account->update(['headcount' => 900, 'stale' => true]);
         (new Standings)->refresh();
-        Watching::runDue();
+        RunWatch::runDue();
         $broken = false;
         self::assertSame(['a value changed'], $whole->newcomers()->pluck('why')->all());
         self::assertSame([0, '2026-11-25 06:00', '2026-11-25 06:00'], [$torn->newcomers()->count(), $torn->refresh()->next_at->format('Y-m-d H:i'), $whole->refresh()->next_at->format('Y-m-d H:i')]);
 
         $this->at('2026-11-25T06:30:00Z');
         (new Standings)->refresh();
-        Watching::runDue();
+        RunWatch::runDue();
         self::assertSame([1, 1], [$torn->newcomers()->count(), $whole->newcomers()->count()], 'what was missed is found at the next time, and nothing twice');
     }
 
@@ -80,10 +80,10 @@ final class WatchTest extends TestCase
         $this->at('2026-11-24T06:30:00Z');
         $this->bring(IntakeKind::Accounts, "domain;name;country\nnyholm.example;Nyholm Foods;NO\n");
         (new Standings)->refresh();
-        Watching::runDue();
+        RunWatch::runDue();
         self::assertSame(0, DB::table('watch_finds')->where('watch_id', $watch->id)->count());
         $this->post(route('watches.restore', $watch->id));
-        Watching::runDue();
+        RunWatch::runDue();
         self::assertSame(['new in the base'], Watch::query()->sole()->newcomers()->pluck('why')->all());
     }
 }

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Contacts\TakeContact;
 use App\Finder\Search;
-use App\Intake\IntakeKind;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\Channel;
 use App\Models\Contact;
 use App\Models\Decision;
+use App\Models\IntakeKind;
 use App\Models\KeepOut;
 use App\Models\Reason;
 use App\Models\Role;
 use App\Models\User;
-use App\People\Taking;
 use App\Standings\Standings;
 use App\View\Today\Plan;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -164,7 +164,7 @@ final class WorkTest extends TestCase
     {
         $account = $this->tunhede();
         $contact = $account->contacts()->firstOrFail();
-        Taking::take($this->offer, $contact, $this->person('Anton', Role::Rep));
+        TakeContact::take($this->offer, $contact, $this->person('Anton', Role::Rep));
         $send = fn () => $this->actingAs($this->rep)->post(route('accounts.approach', $account), ['kind' => 'call', 'contact' => $contact->id, 'words' => 'Good morning.']);
         $send()->assertSessionHasErrors(['kind' => 'This approach was not recorded: Anton has reserved Pernille Askov-Rye until Tuesday 24 November.']);
         $this->at('2026-11-25T09:00:00Z');

@@ -15,8 +15,8 @@ use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Testing\RefreshDatabaseState;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
-use Luftig\Core\Finder\Field;
-use Luftig\Core\Finder\Subject;
+use Luftig\Core\Search\Field;
+use Luftig\Core\Search\Subject;
 use RuntimeException;
 use Tests\TestCase;
 

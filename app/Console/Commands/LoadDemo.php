@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Intake\Gazetteer;
 use App\Models\Offer;
 use App\Models\Role;
 use App\Models\User;
+use App\Support\Gazetteer;
 use Database\Demo\Scenario;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;

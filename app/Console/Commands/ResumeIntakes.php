@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Intake\Importer;
-use App\Intake\IntakeState;
 use App\Jobs\RunIntake;
 use App\Models\Intake;
+use App\Models\IntakeState;
 use Illuminate\Console\Command;
 
 final class ResumeIntakes extends Command

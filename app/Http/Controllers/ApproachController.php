@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Contacts\TakeContact;
 use App\Finder\Indexes;
 use App\Http\Requests\ApproachRequest;
 use App\Http\Requests\ResultRequest;
+use App\KeepOut\EntriesInForce;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\ApproachKind;
@@ -14,14 +16,12 @@ use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Reason;
 use App\Models\Result;
-use App\People\Taking;
-use App\Reasons\Approaching;
-use App\Reasons\Outcome;
-use App\Standings\Barred;
+use App\Reasons\RecordApproach;
+use App\Reasons\RecordResult;
 use App\View\Undo;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\RedirectResponse;
-use Luftig\Core\Priority\ChannelType;
+use Luftig\Core\Reach\ChannelType;
 
 final class ApproachController extends Controller
 {
@@ -32,7 +32,7 @@ final class ApproachController extends Controller
         if ($why !== null) {
             return back()->withErrors(['kind' => "This approach was not recorded: $why."]);
         }
-        $approach = Approaching::record($request->approach(), $reason->offer, $reason->account, $reason->contact, $request->user(), $reason);
+        $approach = RecordApproach::record($request->approach(), $reason->offer, $reason->account, $reason->contact, $request->user(), $reason);
 
         return redirect()->route('reasons.show', $reason)->with('said', 'The approach is recorded.')
             ->with('undo', Undo::by('delete', route('approaches.destroy', $approach)));
@@ -47,8 +47,8 @@ final class ApproachController extends Controller
             return back()->withErrors(['kind' => "This approach was not recorded: $why."]);
         }
         $words = $request->string('words')->trim()->toString();
-        $reason = Approaching::reasonFor($offer, $account, $contact, $request->user(), $words, $request->string('kind')->toString());
-        $approach = Approaching::record($request->approach(), $offer, $account, $contact, $request->user(), $reason);
+        $reason = RecordApproach::reasonFor($offer, $account, $contact, $request->user(), $words, $request->string('kind')->toString());
+        $approach = RecordApproach::record($request->approach(), $offer, $account, $contact, $request->user(), $reason);
 
         return back()->with('said', 'The approach to '.($contact?->name() ?? $account->name).' is recorded.')
             ->with('undo', Undo::by('delete', route('approaches.destroy', $approach)));
@@ -58,7 +58,7 @@ final class ApproachController extends Controller
     {
         $this->authorize('update', $approach);
         $later = $request->filled('later_on') ? CarbonImmutable::parse($request->string('later_on')->toString()) : null;
-        Outcome::record($approach, Result::from($request->string('result')->toString()), $request->user(), $later, $request->input('instead'));
+        RecordResult::record($approach, Result::from($request->string('result')->toString()), $request->user(), $later, $request->input('instead'));
 
         return back()->with('said', 'The result is recorded.');
     }
@@ -78,14 +78,14 @@ final class ApproachController extends Controller
         if ($barred !== null) {
             return "they are kept out ($barred)";
         }
-        $held = $contact === null ? null : Taking::colleagues($contact, $request->user());
+        $held = $contact === null ? null : TakeContact::colleagues($contact, $request->user());
 
         return $held === null ? null : "{$held->user->name} has reserved {$contact->name()} until {$held->until->isoFormat('dddd D MMMM')}";
     }
 
     private static function barred(ApproachKind $kind, Account $account, ?Contact $contact): ?string
     {
-        $barred = Barred::now();
+        $barred = EntriesInForce::now();
         $addresses = $contact === null || $kind !== ApproachKind::Email ? []
             : $contact->channels->where('type', ChannelType::Email)->pluck('value')->all();
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Contacts\EditContact;
+use App\Contacts\EraseContact;
 use App\Http\Requests\ContactRequest;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Offer;
-use App\People\Editing;
-use App\People\Erasing;
 use App\View\Contacts\ContactPage;
 use App\View\Contacts\ContactsPage;
 use Illuminate\Contracts\View\View;
@@ -35,14 +35,14 @@ final class ContactController extends Controller
     /** Somebody whom no file brought. */
     public function store(ContactRequest $request, Account $account): RedirectResponse
     {
-        $contact = Editing::add($account, $request->fields(), $request->input('since'), $request->input('email'), $request->input('phone'), $request->user());
+        $contact = EditContact::add($account, $request->fields(), $request->input('since'), $request->input('email'), $request->input('phone'), $request->user());
 
         return redirect()->route('accounts.show', $account)->with('said', $contact->name().' is added.');
     }
 
     public function update(ContactRequest $request, Contact $contact): RedirectResponse
     {
-        Editing::change($contact, $request->fields());
+        EditContact::change($contact, $request->fields());
 
         return redirect()->route('contacts.show', $contact)->with('said', 'Kept. No file will change what you set by hand.');
     }
@@ -55,7 +55,7 @@ final class ContactController extends Controller
             return back()->withErrors(['sure' => 'To erase this person, type the name exactly as it stands above. Nothing was erased.']);
         }
         $account = $contact->account;
-        Erasing::erase($contact, $request->user());
+        EraseContact::erase($contact, $request->user());
 
         return redirect()->route('accounts.show', $account)->with('said', 'The person is erased, and no file will bring them back.');
     }

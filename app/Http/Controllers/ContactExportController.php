@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Finder\Column;
-use App\Finder\Rows;
+use App\Contacts\EraseContact;
+use App\Exports\ContactCard;
+use App\Finder\ResultColumn;
+use App\Finder\ResultRows;
+use App\KeepOut\EntriesInForce;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Role;
-use App\People\Card;
-use App\People\Erasing;
-use App\Standings\Barred;
 use App\Support\Csv;
 use App\View\Contacts\ContactList;
 use Generator;
@@ -19,7 +19,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\LazyCollection;
-use Luftig\Core\Finder\Subject;
+use Luftig\Core\Search\Subject;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Contacts given out: a list as CSV or vCards, one as a vCard, and everything that is known of one. */
@@ -31,9 +31,9 @@ final class ContactExportController extends Controller
     {
         $list = ContactList::from($offer, $request->query->all());
 
-        $columns = Column::of(Subject::Contacts);
+        $columns = ResultColumn::of(Subject::Contacts);
 
-        return $format === 'csv' ? Csv::download('contacts.csv', array_column($columns, 'value'), $this->rows($offer, $list, $columns)) : Card::download('contacts.vcf', (function () use ($offer, $list): Generator {
+        return $format === 'csv' ? Csv::download('contacts.csv', array_column($columns, 'value'), $this->rows($offer, $list, $columns)) : ContactCard::download('contacts.vcf', (function () use ($offer, $list): Generator {
             foreach ($this->contacts($offer, $list) as [$contact]) {
                 yield $contact;
             }
@@ -42,34 +42,34 @@ final class ContactExportController extends Controller
 
     public function card(Request $request, Contact $contact): Response
     {
-        $barred = Barred::now();
+        $barred = EntriesInForce::now();
         abort_if($barred->asked($contact->id) && $request->user()?->role !== Role::Admin, 403, 'They asked not to be contacted; only an admin gives out what is known of them.');
 
-        return response(Card::of($contact->load('account', 'channels'), $barred), 200, ['Content-Type' => 'text/vcard; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="contact-'.$contact->id.'.vcf"']);
+        return response(ContactCard::of($contact->load('account', 'channels'), $barred), 200, ['Content-Type' => 'text/vcard; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="contact-'.$contact->id.'.vcf"']);
     }
 
     public function known(Contact $contact): JsonResponse
     {
-        return response()->json(Erasing::known($contact), 200, ['Content-Disposition' => 'attachment; filename="known-'.$contact->id.'.json"'], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        return response()->json(EraseContact::known($contact), 200, ['Content-Disposition' => 'attachment; filename="known-'.$contact->id.'.json"'], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
 
     /**
-     * @param  list<Column>  $columns
+     * @param  list<ResultColumn>  $columns
      * @return Generator<list<string>>
      */
     private function rows(Offer $offer, ContactList $list, array $columns): Generator
     {
         foreach ($this->contacts($offer, $list) as [$contact, $rows]) {
-            yield array_map(fn (Column $column): string => $column->value($contact, $rows), $columns);
+            yield array_map(fn (ResultColumn $column): string => $column->value($contact, $rows), $columns);
         }
     }
 
-    /** @return Generator<array{Contact, Rows}> whoever is kept out is left out */
+    /** @return Generator<array{Contact, ResultRows}> whoever is kept out is left out */
     private function contacts(Offer $offer, ContactList $list): Generator
     {
-        $barred = Barred::now();
+        $barred = EntriesInForce::now();
         foreach (LazyCollection::make(fn (): Generator => $list->rows())->chunk(self::CHUNK) as $chunk) {
-            $rows = Rows::of($offer, Subject::Contacts, array_values($chunk->map(fn (array $row): int => $row[0])->all()));
+            $rows = ResultRows::of($offer, Subject::Contacts, array_values($chunk->map(fn (array $row): int => $row[0])->all()));
             foreach ($rows->records as $contact) {
                 if ($contact instanceof Contact && $barred->contact($contact->id) === null && $barred->account($contact->account_id, $contact->account->domain) === null) {
                     yield [$contact, $rows];

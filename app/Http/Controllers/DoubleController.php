@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Contacts\Doubles;
 use App\Models\Double;
-use App\People\Doubles;
 use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

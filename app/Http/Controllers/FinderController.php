@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Finder\Column;
-use App\Finder\Keeping;
 use App\Finder\Pasted;
+use App\Finder\ResultColumn;
 use App\Finder\Search;
-use App\Intake\Gazetteer;
+use App\Lists\KeepResults;
 use App\Models\Offer;
+use App\Support\Gazetteer;
 use App\View\Finder\Conditions;
 use App\View\Finder\FinderPage;
 use App\View\Finder\Words;
@@ -19,7 +19,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
 use Illuminate\Validation\Rule;
-use Luftig\Core\Finder\Field;
+use Luftig\Core\Search\Field;
 
 final class FinderController extends Controller
 {
@@ -33,7 +33,7 @@ final class FinderController extends Controller
             'add' => self::text($request, 'add'), 'edit' => self::text($request, 'edit'), 'vary' => self::text($request, 'vary'),
             'over' => self::text($request, 'over', self::LINES),
         ];
-        $columns = Column::chosen($request, $search->subject);
+        $columns = ResultColumn::chosen($request, $search->subject);
         $page = new FinderPage($offer, $request->user(), $search, self::page($request), $asked, $request->boolean('every'), $columns);
 
         return view('finder.index', ['page' => $page]);
@@ -59,7 +59,7 @@ final class FinderController extends Controller
         ], ['name.required' => 'Give the list a name.', 'name.unique' => 'There is a list of this name.', 'per_account.*' => 'At one account: a number from 1 to 50.']);
         $search = Search::from($offer, $request->input());
         $only = array_values(array_map(intval(...), array_filter((array) $request->input('only', []), is_numeric(...))));
-        $list = Keeping::asList($offer, $search, $request->string('name')->trim()->toString(), $request->user(), $only === [] ? null : $only, $request->filled('per_account') ? $request->integer('per_account') : null);
+        $list = KeepResults::asList($offer, $search, $request->string('name')->trim()->toString(), $request->user(), $only === [] ? null : $only, $request->filled('per_account') ? $request->integer('per_account') : null);
 
         return redirect()->route('lists.show', $list)->with('said', "The list “{$list->name}” is kept, with the search that made it.")->with('undo', Undo::by('delete', route('lists.destroy', $list)));
     }

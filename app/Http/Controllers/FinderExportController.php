@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Finder\Column;
-use App\Finder\Rows;
+use App\Exports\ContactCard;
+use App\Finder\ResultColumn;
+use App\Finder\ResultRows;
 use App\Finder\Search;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Offer;
-use App\People\Card;
 use App\Support\Csv;
 use Generator;
 use Illuminate\Http\Request;
@@ -27,9 +27,9 @@ final class FinderExportController extends Controller
         $search = Search::from($offer, $request->query->all());
         $address = route('finder', $search->parameters());
         $name = "{$search->subject->value}.$format";
-        $columns = Column::chosen($request, $search->subject);
+        $columns = ResultColumn::chosen($request, $search->subject);
         if ($request->has('columns')) {
-            Cookie::queue(Cookie::forever(Column::cookie($search->subject), (string) json_encode(array_column($columns, 'value'))));
+            Cookie::queue(Cookie::forever(ResultColumn::cookie($search->subject), (string) json_encode(array_column($columns, 'value'))));
         }
         $headings = array_column($columns, 'value');
         if ($format === 'csv') {
@@ -40,7 +40,7 @@ final class FinderExportController extends Controller
         }
 
         if ($format === 'vcf') {
-            return Card::download($name, (function () use ($offer, $search): Generator {
+            return ContactCard::download($name, (function () use ($offer, $search): Generator {
                 foreach ($this->records($offer, $search) as [$record, $rows]) {
                     // A card has no place to say it.
                     if ($record instanceof Contact && $rows->keptOut($record) === null) {
@@ -59,21 +59,21 @@ final class FinderExportController extends Controller
     }
 
     /**
-     * @param  list<Column>  $columns
+     * @param  list<ResultColumn>  $columns
      * @return Generator<list<string>>
      */
     private function lines(Offer $offer, Search $search, array $columns): Generator
     {
         foreach ($this->records($offer, $search) as [$record, $rows]) {
-            yield array_map(fn (Column $column): string => $column->value($record, $rows), $columns);
+            yield array_map(fn (ResultColumn $column): string => $column->value($record, $rows), $columns);
         }
     }
 
-    /** @return Generator<array{Account|Contact, Rows}> those who are kept out are marked; those who asked for it are left out */
+    /** @return Generator<array{Account|Contact, ResultRows}> those who are kept out are marked; those who asked for it are left out */
     private function records(Offer $offer, Search $search): Generator
     {
         foreach (array_chunk($search->ids(), self::CHUNK) as $ids) {
-            $rows = Rows::of($offer, $search->subject, $ids);
+            $rows = ResultRows::of($offer, $search->subject, $ids);
             foreach ($rows->records as $record) {
                 if (! $rows->asked($record)) {
                     yield [$record, $rows];

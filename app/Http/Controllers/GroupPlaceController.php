@@ -11,18 +11,18 @@ use App\Models\Contact;
 use App\Models\GroupPlace;
 use App\Models\Offer;
 use App\Models\Standing;
-use App\Standings\Changed;
+use App\Standings\ChangedAccounts;
 use App\View\Account\BuyingGroup;
 use App\View\Components\Group;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Blade;
-use Luftig\Core\Priority\Part;
+use Luftig\Core\Buying\Part;
 
 /** What people set by hand in a buying group: a part, who reports to whom, who does not belong. */
 final class GroupPlaceController extends Controller
 {
-    public function update(GroupPlaceRequest $request, Offer $offer, Account $account, Contact $contact, Changed $changed): RedirectResponse|Response
+    public function update(GroupPlaceRequest $request, Offer $offer, Account $account, Contact $contact, ChangedAccounts $changed): RedirectResponse|Response
     {
         abort_unless($contact->account_id === $account->id, 404);
         $place = GroupPlace::query()->firstOrNew(['offer_id' => $offer->id, 'contact_id' => $contact->id], ['account_id' => $account->id]);

@@ -8,7 +8,7 @@ use App\Intake\IndustryLabels;
 use App\Models\IndustryLabel;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Luftig\Core\Firm\Industries;
+use Luftig\Core\Company\Industries;
 
 /** Decides what an industry label of a file means. */
 final class IndustryLabelController extends Controller

@@ -7,14 +7,15 @@ namespace App\Http\Controllers;
 use App\Http\Requests\MappingRequest;
 use App\Http\Requests\UploadRequest;
 use App\Intake\Importer;
-use App\Intake\IntakeKind;
-use App\Intake\IntakeState;
 use App\Intake\Mapping;
-use App\Intake\Receive;
+use App\Intake\ReceiveFile;
+use App\Intake\RowReaders;
 use App\Intake\UnreadableFile;
 use App\Jobs\RunIntake;
 use App\Models\Intake;
+use App\Models\IntakeKind;
 use App\Models\IntakeRejection;
+use App\Models\IntakeState;
 use App\Support\Csv;
 use App\View\Intake\CheckPage;
 use App\View\Intake\IntakePage;
@@ -35,7 +36,7 @@ final class IntakeController extends Controller
     {
         $file = $request->upload();
         try {
-            $intake = Receive::file($file->getPathname(), $file->getClientOriginalName(), $request->user());
+            $intake = ReceiveFile::file($file->getPathname(), $file->getClientOriginalName(), $request->user());
         } catch (UnreadableFile $e) {
             return back()->withErrors(['file' => $file->getClientOriginalName().' was refused. '.$e->getMessage()]);
         }
@@ -122,7 +123,7 @@ final class IntakeController extends Controller
 
     public function template(string $kind): StreamedResponse
     {
-        $columns = (IntakeKind::tryFrom($kind) ?? abort(404))->rows()::columns();
+        $columns = RowReaders::of(IntakeKind::tryFrom($kind) ?? abort(404))::columns();
         unset($columns['extras']);
 
         return Csv::download("luftig-$kind.csv", array_map(fn (string $field): string => str_replace('_', ' ', $field), array_keys($columns)), [array_column($columns, 'example')]);

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\KeepOutRequest;
+use App\KeepOut\KeepOutEntries;
 use App\Models\KeepOut;
-use App\Standings\KeepOuts;
+use App\Support\Format;
 use App\View\KeepOut\KeepOutPage;
-use App\View\Say;
 use App\View\Undo;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -22,9 +22,9 @@ final class KeepOutController extends Controller
 
     public function store(KeepOutRequest $request): RedirectResponse
     {
-        [$entry, $found] = KeepOuts::enter($request->entry() + ['user_id' => $request->user()->id]);
+        [$entry, $found] = KeepOutEntries::enter($request->entry() + ['user_id' => $request->user()->id]);
         $said = $found === null ? "{$entry->value} is kept out."
-            : Say::count($found, 'account').($found === 1 ? ' is' : ' are')." kept out by “{$entry->value}”; whoever comes in later and matches is, too.";
+            : Format::count($found, 'account').($found === 1 ? ' is' : ' are')." kept out by “{$entry->value}”; whoever comes in later and matches is, too.";
 
         return redirect()->to($request->nextPage())->with('said', $said)->with('undo', Undo::by('delete', route('keep-out.destroy', $entry)));
     }
@@ -32,7 +32,7 @@ final class KeepOutController extends Controller
     public function destroy(KeepOut $keepOut): RedirectResponse
     {
         $this->authorize('delete', $keepOut);
-        KeepOuts::end($keepOut);
+        KeepOutEntries::end($keepOut);
 
         return back()->with('said', "{$keepOut->value} may be approached again.");
     }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Finder\Keeping;
-use App\Finder\Sample;
 use App\Finder\Search;
-use App\Finder\SplitBy;
-use App\Finder\Splitting;
-use App\Finder\Trial;
+use App\Lists\KeepResults;
+use App\Lists\Sample;
+use App\Lists\SplitBy;
+use App\Lists\SplitList;
+use App\Lists\Trial;
 use App\Models\KeptList;
 use App\Models\Offer;
 use App\View\Lists\ListPage;
@@ -20,7 +20,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
-use Luftig\Core\Finder\Subject;
+use Luftig\Core\Search\Subject;
 
 final class ListController extends Controller
 {
@@ -53,7 +53,7 @@ final class ListController extends Controller
     public function split(Request $request, KeptList $list): RedirectResponse
     {
         $request->validate(['by' => ['required', Rule::in(array_map(fn (SplitBy $by): string => $by->value, SplitBy::of(Subject::from($list->subject))))], 'parts' => ['required_if:by,evenly', 'nullable', 'integer', 'between:2,20']], ['by.*' => 'Choose by what to split.', 'parts.*' => 'Into how many parts: a number from 2 to 20.']);
-        $batches = Splitting::split($list, SplitBy::from($request->string('by')->toString()), $request->integer('parts'), $request->user());
+        $batches = SplitList::split($list, SplitBy::from($request->string('by')->toString()), $request->integer('parts'), $request->user());
 
         return redirect()->route('lists.index')->with('said', "“{$list->name}” is split into ".count($batches).' batches: '.implode(', ', array_map(fn (string $name, int $size): string => "$name ($size)", array_keys($batches), $batches)).'.');
     }
@@ -86,7 +86,7 @@ final class ListController extends Controller
         if ($first->subject !== $second->subject) {
             return back()->withInput()->withErrors(['second' => 'One list has accounts and the other contacts; open the accounts’ contacts in the Finder first.']);
         }
-        $list = Keeping::asList($offer, Search::from($offer, ['on' => $first->subject, 'c' => match ($request->string('how')->toString()) {
+        $list = KeepResults::asList($offer, Search::from($offer, ['on' => $first->subject, 'c' => match ($request->string('how')->toString()) {
             'union' => [['f' => 'list', 'v' => "{$first->id},{$second->id}"]],
             'overlap' => [['f' => 'list', 'v' => (string) $first->id], ['f' => 'list', 'v' => (string) $second->id]],
             default => [['f' => 'list', 'v' => (string) $first->id], ['f' => 'list', 'v' => (string) $second->id, 'x' => '1']],

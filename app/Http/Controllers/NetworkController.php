@@ -6,9 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Models\Offer;
 use App\Models\Relation;
+use App\Support\Format;
 use App\View\Network\NetworkPage;
 use App\View\Network\RelationsPage;
-use App\View\Say;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -43,6 +43,6 @@ final class NetworkController extends Controller
         $request->validate(['user' => ['required', 'integer'], 'source' => ['nullable', 'string', 'max:80'], 'sure' => ['accepted']], ['sure.accepted' => 'Tick that you are sure; what is withdrawn has to be brought again.']);
         $gone = Relation::query()->seenBy($request->user())->where('user_id', $request->integer('user'))->where('source', $request->input('source'))->delete();
 
-        return redirect()->route('network.relations')->with('said', Say::count((int) $gone, 'relation').((int) $gone === 1 ? ' is' : ' are').' withdrawn.');
+        return redirect()->route('network.relations')->with('said', Format::count((int) $gone, 'relation').((int) $gone === 1 ? ' is' : ' are').' withdrawn.');
     }
 }

@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Contacts\ContactChoice;
+use App\Contacts\ForemostContacts;
+use App\Contacts\Reach;
+use App\Contacts\TakeContact;
 use App\Http\Requests\ReasonRequest;
+use App\KeepOut\EntriesInForce;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Reason;
 use App\Models\Standing;
-use App\People\Choosing;
-use App\People\Foremost;
-use App\People\Taking;
-use App\Reasons\Facts;
-use App\Reasons\Recording;
-use App\Standings\Barred;
+use App\Reasons\RecordReason;
+use App\Reasons\UndatedFacts;
 use App\Standings\RuleBook;
-use App\View\Line;
-use App\View\Reach;
+use App\Standings\SignalLine;
 use App\View\Reasons\NewReasonPage;
 use App\View\Reasons\ReasonPage;
 use App\View\Reasons\ReasonsPage;
@@ -38,18 +38,18 @@ final class ReasonController extends Controller
     {
         [$standing, $lines] = $this->standing($offer, $account);
         $contacts = $this->contacts($offer, $standing, $request->integer('contact'));
-        $contact = $contacts->firstWhere('id', $request->integer('contact')) ?? $contacts->firstWhere('id', (new Choosing($offer, $request->user()))->of(collect([$standing->setRelation('account', $account)]), $contacts->toBase())[$account->id]->taken[0] ?? null) ?? $contacts->first();
+        $contact = $contacts->firstWhere('id', $request->integer('contact')) ?? $contacts->firstWhere('id', (new ContactChoice($offer, $request->user()))->of(collect([$standing->setRelation('account', $account)]), $contacts->toBase())[$account->id]->taken[0] ?? null) ?? $contacts->first();
 
         return view('reasons.create', [
-            'page' => new NewReasonPage($offer, $account, $lines, $contacts, $contact, Facts::of($account), Barred::now()),
+            'page' => new NewReasonPage($offer, $account, $lines, $contacts, $contact, UndatedFacts::of($account), EntriesInForce::now()),
         ]);
     }
 
     public function store(ReasonRequest $request, Offer $offer, Account $account): RedirectResponse
     {
         [$standing, $lines] = $this->standing($offer, $account);
-        $chosen = array_values(array_filter($lines, fn (Line $line): bool => in_array((string) $line->signal->id, $request->signals(), true) && $line->mayBeSaid() && $line->isFresh()));
-        $facts = array_values(array_intersect(Facts::of($account), $request->facts()));
+        $chosen = array_values(array_filter($lines, fn (SignalLine $line): bool => in_array((string) $line->signal->id, $request->signals(), true) && $line->mayBeSaid() && $line->isFresh()));
+        $facts = array_values(array_intersect(UndatedFacts::of($account), $request->facts()));
         if ($chosen === [] && $facts === []) {
             return back()->withInput()->withErrors(['signals' => 'A reason rests on something: tick at least one signal or fact.']);
         }
@@ -57,11 +57,11 @@ final class ReasonController extends Controller
             return back()->withInput()->withErrors(['words' => 'These very words stand in another reason for this account already; no two should read the same.']);
         }
         $contact = $this->contacts($offer, $standing, $request->integer('contact'))->firstWhere('id', $request->integer('contact'));
-        $taken = $contact === null ? null : Taking::take($offer, $contact, $request->user());
+        $taken = $contact === null ? null : TakeContact::take($offer, $contact, $request->user());
         if ($taken !== null) {
             return back()->withInput()->withErrors(['contact' => $taken->user->name.' has reserved '.$contact->name().' until '.$taken->until->isoFormat('dddd D MMMM').'. The reason was not recorded; choose somebody else, or agree with '.$taken->user->name.'.']);
         }
-        $reason = Recording::record($offer, $account, $contact, $request->user(), $standing, $request->words(), $request->channel(), $chosen, $facts);
+        $reason = RecordReason::record($offer, $account, $contact, $request->user(), $standing, $request->words(), $request->channel(), $chosen, $facts);
 
         return redirect()->route('reasons.show', $reason)->with('said', 'The reason is recorded, with its evidence.');
     }
@@ -82,22 +82,22 @@ final class ReasonController extends Controller
             ->with('said', 'The reason is removed. Its words stand here, should you want it after all.');
     }
 
-    /** @return array{Standing, list<Line>} */
+    /** @return array{Standing, list<SignalLine>} */
     private function standing(Offer $offer, Account $account): array
     {
         $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->firstOrFail();
         $account->load(['signals' => fn ($query) => $query->with('contact')->ofOffer($offer)]);
         $account->load('industries', 'technologies', 'places');
 
-        return [$standing, Line::of($standing, $account->signals, RuleBook::catalogueOf($standing->ruleSet))];
+        return [$standing, SignalLine::of($standing, $account->signals, RuleBook::catalogueOf($standing->ruleSet))];
     }
 
     /** @return Collection<int, Contact> */
     private function contacts(Offer $offer, Standing $standing, int $asked): Collection
     {
-        $barred = Barred::now();
+        $barred = EntriesInForce::now();
 
-        return Foremost::of($offer, collect([$standing]), [$asked])->where('account_id', $standing->account_id)->with('channels')->get()->filter(fn (Contact $contact): bool => $barred->contact($contact->id) === null)
+        return ForemostContacts::of($offer, collect([$standing]), [$asked])->where('account_id', $standing->account_id)->with('channels')->get()->filter(fn (Contact $contact): bool => $barred->contact($contact->id) === null)
             ->sortByDesc(fn (Contact $contact): float => Reach::of($contact, $barred)->access)->values();
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Contacts\TakeContact;
 use App\Models\Contact;
 use App\Models\Offer;
-use App\People\Taking;
 use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -16,7 +16,7 @@ final class ReservationController extends Controller
 {
     public function store(Request $request, Offer $offer, Contact $contact): RedirectResponse
     {
-        $taken = Taking::take($offer, $contact, $request->user());
+        $taken = TakeContact::take($offer, $contact, $request->user());
         if ($taken !== null) {
             return back()->withErrors(['taken' => $contact->name().' was reserved by '.$taken->user->name.' just before you, until '.$taken->until->isoFormat('dddd D MMMM').'.']);
         }
@@ -26,7 +26,7 @@ final class ReservationController extends Controller
 
     public function destroy(Request $request, Contact $contact): RedirectResponse
     {
-        Taking::release($contact, $request->user());
+        TakeContact::release($contact, $request->user());
 
         return back()->with('said', $contact->name().' is free again.');
     }

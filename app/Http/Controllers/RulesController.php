@@ -20,8 +20,8 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
+use Luftig\Core\Fit\CriterionField;
 use Luftig\Core\Mistake;
-use Luftig\Core\Profile\Field;
 use Luftig\Core\Shell\ContactsOperation;
 use Luftig\Core\Shell\Input;
 
@@ -92,7 +92,7 @@ final class RulesController extends Controller
     public function values(Request $request): View
     {
         $this->authorize('viewAny', RuleSet::class);
-        $field = Field::tryFrom(self::first($request, 'key')) ?? Field::Headcount;
+        $field = CriterionField::tryFrom(self::first($request, 'key')) ?? CriterionField::Headcount;
 
         return view('components.rules.values', ['row' => CriterionRow::blank(self::text($request, 'key'), $field)]);
     }
@@ -101,7 +101,7 @@ final class RulesController extends Controller
     public function suggest(Request $request): View
     {
         $this->authorize('viewAny', RuleSet::class);
-        $field = Field::tryFrom(self::text($request, 'field'));
+        $field = CriterionField::tryFrom(self::text($request, 'field'));
 
         return view('rules.suggestions', ['values' => $field === null ? [] : Suggestions::of($field, self::first($request, 'field'))]);
     }

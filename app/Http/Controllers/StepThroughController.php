@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Finder\Keeping;
+use App\Lists\KeepResults;
 use App\Models\KeptList;
 use App\Models\Offer;
 use App\View\Lists\StepThroughPage;
@@ -44,7 +44,7 @@ final class StepThroughController extends Controller
     /** Those kept, as a list of their own. */
     public function store(Request $request, KeptList $list): RedirectResponse
     {
-        $kept = Keeping::part($list, 'kept', array_values($list->members()->where('keep', true)->pluck('record_id')->all()), $request->user());
+        $kept = KeepResults::part($list, 'kept', array_values($list->members()->where('keep', true)->pluck('record_id')->all()), $request->user());
 
         return redirect()->route('lists.show', $kept)->with('said', "“{$kept->name}” has those that were kept; the list they come from stays.")->with('undo', Undo::by('delete', route('lists.destroy', $kept)));
     }

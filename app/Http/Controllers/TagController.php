@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Finder\Search;
-use App\Finder\Tagging;
+use App\Lists\RecordTags;
 use App\Models\KeptList;
 use App\Models\Offer;
 use App\Models\Tag;
-use App\View\Say;
+use App\Support\Format;
 use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -29,16 +29,16 @@ final class TagController extends Controller
             default => Search::from($offer, $request->input() + ['on' => $subject])->ids(),
         };
         $tag = Tag::query()->firstOrCreate(['name' => $request->string('tag')->trim()->toString()]);
-        $new = Tagging::put($tag, $subject, $ids, $request->user());
+        $new = RecordTags::put($tag, $subject, $ids, $request->user());
 
-        return back()->with('said', Say::count($new, rtrim($subject, 's'))." got the tag “{$tag->name}”".($new < count($ids) ? '; the others had it' : '').'.');
+        return back()->with('said', Format::count($new, rtrim($subject, 's'))." got the tag “{$tag->name}”".($new < count($ids) ? '; the others had it' : '').'.');
     }
 
     /** From one record; a tag that nothing has any longer is gone. */
     public function destroy(Request $request, Tag $tag): RedirectResponse
     {
         $request->validate(['subject' => ['required', Rule::in(['accounts', 'contacts'])], 'record' => ['required', 'integer']]);
-        Tagging::take($tag, $request->string('subject')->toString(), $request->integer('record'));
+        RecordTags::take($tag, $request->string('subject')->toString(), $request->integer('record'));
 
         return back()->with('said', "The tag “{$tag->name}” is taken off.")->with('undo', Undo::by('post', route('tags.store'), ['tag' => $tag->name, 'subject' => $request->input('subject'), 'only[]' => $request->integer('record')]));
     }

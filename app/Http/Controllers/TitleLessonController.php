@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Contacts\Titles;
 use App\Models\RuleSet;
 use App\Models\TitleLesson;
-use App\People\Titles;
 use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Finder\Rhythm;
 use App\Finder\Search;
-use App\Finder\Watching;
+use App\Lists\RunWatch;
 use App\Models\Offer;
+use App\Models\Rhythm;
 use App\Models\Watch;
 use App\View\Lists\WatchPage;
 use App\View\Undo;
@@ -22,7 +22,7 @@ final class WatchController extends Controller
     public function store(Request $request, Offer $offer): RedirectResponse
     {
         $request->validate(['name' => ['required', 'string', 'max:100'], 'rhythm' => ['required', Rule::enum(Rhythm::class)], 'hour' => ['required', 'integer', 'between:0,23'], 'time_zone' => ['required', 'timezone']], ['name.required' => 'Give the watch a name.', 'time_zone.timezone' => 'That time zone is not known.', 'hour.between' => 'An hour is a number from 0 to 23.']);
-        $watch = Watching::begin($offer, Search::from($offer, $request->input()), $request->string('name')->trim()->toString(), $request->user(), Rhythm::from($request->string('rhythm')->toString()), $request->integer('hour'), $request->string('time_zone')->toString(), $request->boolean('mailed'));
+        $watch = RunWatch::begin($offer, Search::from($offer, $request->input()), $request->string('name')->trim()->toString(), $request->user(), Rhythm::from($request->string('rhythm')->toString()), $request->integer('hour'), $request->string('time_zone')->toString(), $request->boolean('mailed'));
 
         return redirect()->route('watches.show', $watch)->with('said', "“{$watch->name}” is watched; only who is new from now on is shown.")->with('undo', Undo::by('delete', route('watches.destroy', $watch)));
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Standings\Changed;
+use App\Standings\ChangedAccounts;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Whatever a request changed of accounts is computed before its answer goes out. */
 final readonly class SettlesChanges
 {
-    public function __construct(private Changed $changed)
+    public function __construct(private ChangedAccounts $changed)
     {
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Intake\Countries;
+use App\Support\Countries;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 

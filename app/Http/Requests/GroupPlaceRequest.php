@@ -10,7 +10,7 @@ use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Collection;
 use Illuminate\Validation\Rule;
-use Luftig\Core\Priority\Part;
+use Luftig\Core\Buying\Part;
 
 /** What somebody sets by hand of a person in a buying group. Who reports to whom is typed by name. */
 final class GroupPlaceRequest extends FormRequest

@@ -9,7 +9,7 @@ use App\Models\Contact;
 use App\Models\KeepOutType;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
-use Luftig\Core\Firm\Domain;
+use Luftig\Core\Company\Domain;
 use Luftig\Core\Text\Query;
 use Luftig\Core\Text\QueryMistake;
 

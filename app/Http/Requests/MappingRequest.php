@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Intake\IntakeKind;
-use App\Intake\IntakeState;
+use App\Intake\RowReaders;
 use App\Models\Intake;
+use App\Models\IntakeKind;
+use App\Models\IntakeState;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -31,7 +32,7 @@ final class MappingRequest extends FormRequest
     /** @return array<int, string> */
     public function mapping(): array
     {
-        $fields = $this->intake()->kind->rows()::columns();
+        $fields = RowReaders::of($this->intake()->kind)::columns();
         $mapping = [];
         foreach ((array) $this->input('columns', []) as $position => $field) {
             if (is_string($field) && isset($fields[$field]) && isset($this->intake()->format['columns'][(int) $position])) {

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Intake\Countries;
 use App\Models\Offer;
 use App\Models\RuleSet;
+use App\Support\Countries;
 use Illuminate\Foundation\Http\FormRequest;
-use Luftig\Core\Firm\Industries;
+use Luftig\Core\Company\Industries;
+use Luftig\Core\Fit\CriterionField;
 use Luftig\Core\Mistake;
-use Luftig\Core\Profile\Field;
 use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Kind;
 
@@ -138,7 +138,7 @@ final class RulesRequest extends FormRequest
             $criteria[] = [
                 'name' => $text('name') === '' ? $text('field') : $text('name'), 'field' => $text('field'), 'mode' => $text('mode'),
                 ...($text('mode') === 'prefer' ? ['weight' => $number('weight') ?? 1.0] : []),
-                ...match (Field::tryFrom($text('field'))?->test()) {
+                ...match (CriterionField::tryFrom($text('field'))?->test()) {
                     'range' => ['range' => [$number('low'), $number('high')]],
                     'any' => ['any' => self::values($text('field'), (array) ($row['any'] ?? []), $text('value'))],
                     'within' => ['within' => ['km' => $number('low'), 'of' => array_map(fn (string $part): float|string => is_numeric(trim($part)) ? (float) $part : $part, explode(',', $text('value')))]],
@@ -159,9 +159,9 @@ final class RulesRequest extends FormRequest
     private static function values(string $field, array $picked, string $typed): array
     {
         $values = [...array_filter($picked, is_string(...)), ...array_map(trim(...), preg_split('/[,;\n]/', $typed) ?: [])];
-        $read = fn (string $value): string => match (Field::tryFrom($field)) {
-            Field::Industries => self::industry($value),
-            Field::Country => Countries::code($value) ?? $value,
+        $read = fn (string $value): string => match (CriterionField::tryFrom($field)) {
+            CriterionField::Industries => self::industry($value),
+            CriterionField::Country => Countries::code($value) ?? $value,
             default => $value,
         };
 

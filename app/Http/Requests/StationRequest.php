@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Contacts\Titles;
 use App\Models\Account;
 use App\Models\Station;
 use App\Models\User;
-use App\People\Titles;
 use Illuminate\Foundation\Http\FormRequest;
-use Luftig\Core\Firm\Domain;
+use Luftig\Core\Company\Domain;
 
 final class StationRequest extends FormRequest
 {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\View\Account;
 
-use App\Finder\Tagging;
-use App\Intake\Countries;
+use App\KeepOut\EntriesInForce;
+use App\Lists\RecordTags;
 use App\Models\Account;
 use App\Models\Attribute;
 use App\Models\CustomerPeriod;
@@ -13,21 +13,21 @@ use App\Models\Decision;
 use App\Models\Offer;
 use App\Models\Place;
 use App\Models\Standing;
+use App\Models\StandingState;
 use App\Models\Tag;
 use App\Models\User;
-use App\Standings\Barred;
+use App\Reasons\Drafts;
 use App\Standings\RuleBook;
-use App\Standings\StandingState;
+use App\Standings\SignalLine;
+use App\Support\Countries;
+use App\Support\Format;
 use App\View\Accounts\Ranking;
 use App\View\Happened;
-use App\View\Line;
-use App\View\Reasons\Drafting;
-use App\View\Say;
 use App\View\Ways;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Str;
-use Luftig\Core\Firm\Industries;
+use Luftig\Core\Company\Industries;
 
 /** One account, with all that is known and why it ranks where it ranks. */
 final readonly class AccountPage
@@ -71,11 +71,11 @@ final readonly class AccountPage
         $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->first();
         $ranking = Ranking::from($offer, $query);
         $book = $standing === null ? null : RuleBook::of($standing->ruleSet);
-        $lines = $book === null ? [] : Line::of($standing, $account->signals, $book->catalogue);
+        $lines = $book === null ? [] : SignalLine::of($standing, $account->signals, $book->catalogue);
         $group = $standing === null ? null : BuyingGroup::of($offer, $account, $standing, $rep);
         $to = $group->chosen[0]->contact ?? null;
-        $draft = Drafting::of($offer, $account->name, $to, $lines);
-        $barred = Barred::now();
+        $draft = Drafts::of($offer, $account->name, $to, $lines);
+        $barred = EntriesInForce::now();
 
         return new self(
             $account,
@@ -87,7 +87,7 @@ final readonly class AccountPage
             $standing === null ? null : new AccountPoints($standing, $lines, $standing->ruleSet->criteria, $group?->through()),
             Happened::of($account->signals, $lines, $book?->catalogue),
             Decision::query()->with('user')->where('offer_id', $offer->id)->where('account_id', $account->id)->first(),
-            Tagging::of('accounts', $account->id),
+            RecordTags::of('accounts', $account->id),
             $standing === null || $barred->account($account->id, $account->domain) !== null ? null
                 : Ways::toAccount($account, $to, $draft->words(), $draft->subject(), $barred),
             $to?->name(),
@@ -100,13 +100,13 @@ final readonly class AccountPage
         $industry = $account->industries->first()?->code;
         $place = $account->headquarters();
 
-        return Say::line(
+        return Format::line(
             $account->domain,
             $industry === null ? 'industry unknown' : lcfirst(Industries::name($industry))." (ISIC $industry)",
             implode(', ', array_filter([$place?->city, Countries::name($place?->country)])) ?: 'place unknown',
-            Say::heads($account->headcount, $account->headcount_given),
-            $account->growth === null ? null : Say::growth($account->growth).' in a year',
-            $account->sites === null || $account->sites === 0 ? null : Say::count($account->sites, 'site'),
+            Format::heads($account->headcount, $account->headcount_given),
+            $account->growth === null ? null : Format::growth($account->growth).' in a year',
+            $account->sites === null || $account->sites === 0 ? null : Format::count($account->sites, 'site'),
         );
     }
 
@@ -137,8 +137,8 @@ final readonly class AccountPage
 
         return match ($this->decision?->decision) {
             null, 'dropped' => null,
-            'kept' => Say::line('Kept by '.$this->decision->user->name, $owner),
-            default => Say::line('Put off to '.($this->decision->until === null ? 'another day' : Say::day($this->decision->until)).' by '.$this->decision->user->name, $owner),
+            'kept' => Format::line('Kept by '.$this->decision->user->name, $owner),
+            default => Format::line('Put off to '.($this->decision->until === null ? 'another day' : Format::day($this->decision->until)).' by '.$this->decision->user->name, $owner),
         };
     }
 
@@ -159,7 +159,7 @@ final readonly class AccountPage
 
     public function position(): ?string
     {
-        return $this->around['position'] === null ? null : Say::number($this->around['position']).' of '.Say::number($this->around['of']);
+        return $this->around['position'] === null ? null : Format::number($this->around['position']).' of '.Format::number($this->around['of']);
     }
 
     public function before(): ?string
@@ -194,7 +194,7 @@ final readonly class AccountPage
     {
         $count = max(0, $this->happened->count() - self::SHOWN);
 
-        return $count > self::EARLIER ? self::EARLIER.' of '.Say::number($count).' earlier' : "$count earlier";
+        return $count > self::EARLIER ? self::EARLIER.' of '.Format::number($count).' earlier' : "$count earlier";
     }
 
     public function technologies(): string
@@ -216,7 +216,7 @@ final readonly class AccountPage
             'Customer' => $account->customerPeriods->map(self::period(...))->implode(' · '),
             ...$account->extras->mapWithKeys(fn (Attribute $extra): array => [$extra->name => (string) $extra->getRelation('pivot')->value])->all(),
             'Source' => implode(', ', array_filter([
-                $account->source, $account->seen_at === null ? null : 'seen '.Say::date($account->seen_at),
+                $account->source, $account->seen_at === null ? null : 'seen '.Format::date($account->seen_at),
             ])),
         ], fn (?string $value): bool => $value !== null && $value !== '');
     }
@@ -238,15 +238,15 @@ final readonly class AccountPage
         if ($account->revenue_amount === null) {
             return null;
         }
-        $given = $account->revenue_given ?? Say::money($account->revenue_amount, (string) $account->revenue_currency);
+        $given = $account->revenue_given ?? Format::money($account->revenue_amount, (string) $account->revenue_currency);
 
-        return $account->revenue_currency === 'EUR' ? $given : $given.' ('.Say::money((float) $account->revenue, 'EUR').')';
+        return $account->revenue_currency === 'EUR' ? $given : $given.' ('.Format::money((float) $account->revenue, 'EUR').')';
     }
 
     private static function period(CustomerPeriod $period): string
     {
-        return ($period->since === null ? 'yes' : 'since '.Say::month($period->since))
-            .($period->until === null ? '' : ' until '.Say::month($period->until)).($period->best ? ', among the best' : '');
+        return ($period->since === null ? 'yes' : 'since '.Format::month($period->since))
+            .($period->until === null ? '' : ' until '.Format::month($period->until)).($period->best ? ', among the best' : '');
     }
 
     private function step(?int $account): ?string

@@ -6,12 +6,12 @@ namespace App\View\Account;
 
 use App\Models\Channel;
 use App\Models\Standing;
-use App\View\Line;
+use App\Standings\SignalLine;
+use App\Support\Format;
 use App\View\PointLine;
-use App\View\Say;
 use Carbon\CarbonImmutable;
-use Luftig\Core\Priority\ChannelType;
 use Luftig\Core\Priority\Points;
+use Luftig\Core\Reach\ChannelType;
 
 /** Why an account ranks where it ranks: its points, line by line, down to each number (rule 6). */
 final readonly class AccountPoints
@@ -22,7 +22,7 @@ final readonly class AccountPoints
     private const PLACES = [1 => 'second', 2 => 'third', 3 => 'fourth'];
 
     /**
-     * @param  list<Line>  $lines
+     * @param  list<SignalLine>  $lines
      * @param  list<array<string, mixed>>  $criteria  of the rules it was computed by
      * @param  array{row: GroupRow, half: bool, role: bool}|null  $through  through whom it is reached
      */
@@ -45,17 +45,17 @@ final readonly class AccountPoints
 
     public function total(): string
     {
-        return Say::points($this->standing->points);
+        return Format::points($this->standing->points);
     }
 
     public function remark(): string
     {
         $priority = $this->standing->priority === null
             ? 'It has no priority while it is '.lcfirst($this->standing->state->label()).'.'
-            : 'Priority '.Say::tenths($this->standing->priority)
+            : 'Priority '.Format::tenths($this->standing->priority)
                 .' = 100 ÷ (1 + e^(−points ÷ 10)). It orders accounts; it is not a chance.';
 
-        return "$priority Rules version {$this->standing->ruleSet->version}, computed ".Say::ago($this->standing->computed_at).'.';
+        return "$priority Rules version {$this->standing->ruleSet->version}, computed ".Format::ago($this->standing->computed_at).'.';
     }
 
     private function fit(Points $sum): PointLine
@@ -66,12 +66,12 @@ final readonly class AccountPoints
             $standing->fit >= .4 => 'Fits in part',
             default => 'Fits little',
         };
-        $says = (int) Points::FIT.' × Fit '.Say::part($standing->fit).'.';
+        $says = (int) Points::FIT.' × Fit '.Format::part($standing->fit).'.';
         if ($standing->fit_high - $standing->fit_low > .005) {
-            $says .= ' What is unknown counts half; known, the Fit would lie between '.Say::part($standing->fit_low).' and '
-                .Say::part($standing->fit_high).'.';
+            $says .= ' What is unknown counts half; known, the Fit would lie between '.Format::part($standing->fit_low).' and '
+                .Format::part($standing->fit_high).'.';
         }
-        $note = $standing->coverage < 1 ? Say::percent($standing->coverage).' known' : '';
+        $note = $standing->coverage < 1 ? Format::percent($standing->coverage).' known' : '';
 
         return new PointLine($label, $sum->fit, $says, array_map($this->criterion(...), $this->criteria, array_keys($this->criteria)), $note);
     }
@@ -87,7 +87,7 @@ final readonly class AccountPoints
 
         return [$criterion['name'], $mode, match (true) {
             $membership === null => 'unknown',
-            $criterion['mode'] === 'prefer' => Say::part($membership),
+            $criterion['mode'] === 'prefer' => Format::part($membership),
             default => ($membership > 0) === ($criterion['mode'] === 'must') ? 'passed' : 'failed',
         }];
     }
@@ -99,24 +99,24 @@ final readonly class AccountPoints
         $rest = array_slice($this->lines, self::SHOWN);
         if ($rest !== []) {
             $lines[] = new PointLine(
-                Say::count(count($rest), 'more signal'),
-                array_sum(array_map(fn (Line $line): float => $line->points, $rest)),
+                Format::count(count($rest), 'more signal'),
+                array_sum(array_map(fn (SignalLine $line): float => $line->points, $rest)),
             );
         }
 
         return $lines;
     }
 
-    private function signal(Line $line): PointLine
+    private function signal(SignalLine $line): PointLine
     {
-        $says = (int) Points::FIT.' × Fit '.Say::part($this->standing->fit).' × push '.Say::part($line->push)
+        $says = (int) Points::FIT.' × Fit '.Format::part($this->standing->fit).' × push '.Format::part($line->push)
             .($line->push < 0 ? ', because it speaks against' : '').'. The push is the product of:';
         $made = [
-            ["weight of {$line->kind->label()}", '', Say::part($line->weight)],
-            ['strength', $this->strength($line), Say::part($line->signal->strength)],
-            ['confidence', (string) $line->signal->source, Say::part($line->signal->confidence)],
-            ['freshness', $line->stage->value, Say::part($line->freshness)],
-            ['novelty', 'what is usual there says little', Say::part($line->novelty)],
+            ["weight of {$line->kind->label()}", '', Format::part($line->weight)],
+            ['strength', $this->strength($line), Format::part($line->signal->strength)],
+            ['confidence', (string) $line->signal->source, Format::part($line->signal->confidence)],
+            ['freshness', $line->stage->value, Format::part($line->freshness)],
+            ['novelty', 'what is usual there says little', Format::part($line->novelty)],
         ];
         if ($line->place > 0) {
             $place = self::PLACES[$line->place] ?? ($line->place + 1).'th';
@@ -126,7 +126,7 @@ final readonly class AccountPoints
         return new PointLine($line->signal->title, $line->points, $says, $made, at: CarbonImmutable::parse($line->signal->occurred_at));
     }
 
-    private function strength(Line $line): string
+    private function strength(SignalLine $line): string
     {
         if ($line->signal->strength_given) {
             return 'as brought';
@@ -134,7 +134,7 @@ final readonly class AccountPoints
         $facts = array_intersect_key($line->signal->facts ?? [], array_flip(['round', 'amount', 'openings', 'before', 'after', 'deed']));
 
         return implode(', ', array_map(
-            fn (string $name, mixed $value): string => "$name ".(is_numeric($value) ? Say::number((float) $value) : $value),
+            fn (string $name, mixed $value): string => "$name ".(is_numeric($value) ? Format::number((float) $value) : $value),
             array_keys($facts),
             $facts,
         ));
@@ -148,7 +148,7 @@ final readonly class AccountPoints
             $access > 0 => 'Hard to reach',
             default => 'No way to reach them',
         };
-        $says = (int) Points::ACCESS.' × Access '.Say::part($access);
+        $says = (int) Points::ACCESS.' × Access '.Format::part($access);
         if ($this->through === null) {
             return new PointLine($label, $sum->access, "$says: nobody who takes part is in reach.");
         }
@@ -156,9 +156,9 @@ final readonly class AccountPoints
         $name = $row->contact->name();
         $says .= ', '.($half ? 'half that of' : 'that of')." $name, who is reached best"
             .($half ? '; nobody in a buyer role is in reach' : ($role ? ' of those in a buyer role' : '')).':';
-        $made = [[$name, '', Say::part($row->reach->access)]];
+        $made = [[$name, '', Format::part($row->reach->access)]];
         foreach ($row->contact->channels as $channel) {
-            $made[] = [$channel->type->label(), self::state($channel), Say::part($channel->asRule(CarbonImmutable::now())->worth())];
+            $made[] = [$channel->type->label(), self::state($channel), Format::part($channel->asRule(CarbonImmutable::now())->worth())];
         }
 
         return new PointLine($label, $sum->access, $says, $made);
@@ -168,7 +168,7 @@ final readonly class AccountPoints
     {
         return match (true) {
             $channel->type === ChannelType::Email => $channel->state->label(),
-            $channel->active_at !== null => 'active '.Say::ago($channel->active_at),
+            $channel->active_at !== null => 'active '.Format::ago($channel->active_at),
             default => '',
         };
     }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\View\Account;
 
+use App\Contacts\ContactChoice;
+use App\Contacts\ForemostContacts;
+use App\Contacts\Reach;
+use App\KeepOut\EntriesInForce;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\GroupPlace;
@@ -11,17 +15,13 @@ use App\Models\Offer;
 use App\Models\Reservation;
 use App\Models\Standing;
 use App\Models\User;
-use App\People\Choosing;
-use App\People\Foremost;
-use App\Standings\Barred;
 use App\Standings\FactsReader;
 use App\Standings\RuleBook;
+use App\Standings\SignalLine;
 use App\Standings\Standings;
-use App\View\Line;
-use App\View\Reach;
 use Carbon\CarbonImmutable;
+use Luftig\Core\Buying\Part;
 use Luftig\Core\Person\Title;
-use Luftig\Core\Priority\Part;
 use Luftig\Core\Priority\RankedContact;
 use Luftig\Core\Signal\Timing;
 
@@ -43,14 +43,14 @@ final readonly class BuyingGroup
     /** @param  Contact|null  $also  who is wanted among however many */
     public static function of(Offer $offer, Account $account, Standing $standing, User $rep, ?Contact $also = null): self
     {
-        $contacts = Foremost::of($offer, collect([$standing]), $also === null ? [] : [$also->id])
+        $contacts = ForemostContacts::of($offer, collect([$standing]), $also === null ? [] : [$also->id])
             ->with('channels', 'posts.account')->orderBy('id')->get();
         $book = RuleBook::of($standing->ruleSet);
         [$ranked, $marks] = self::ranked($book, $account, $standing->computed_at);
-        $choice = (new Choosing($offer, $rep))->of(collect([$standing->setRelation('account', $account)]), $contacts)[$account->id];
+        $choice = (new ContactChoice($offer, $rep))->of(collect([$standing->setRelation('account', $account)]), $contacts)[$account->id];
         $places = GroupPlace::query()->with('user')->where('offer_id', $offer->id)->where('account_id', $account->id)->get()->keyBy('contact_id');
         $reserved = Reservation::query()->with('user')->where('account_id', $account->id)->where('until', '>=', today())->get()->keyBy('contact_id');
-        $barred = Barred::now();
+        $barred = EntriesInForce::now();
         $rows = $contacts->map(fn (Contact $contact): GroupRow => new GroupRow(
             $contact, $ranked[$contact->id] ?? null, $places[$contact->id] ?? null, Reach::of($contact, $barred), $barred->contact($contact->id), $reserved[$contact->id] ?? null, $choice->skipped[$contact->id] ?? null,
         ))->sortByDesc(fn (GroupRow $row): array => [$row->ranked->priority ?? -1.0, $row->reach->access])->all();
@@ -65,7 +65,7 @@ final readonly class BuyingGroup
             array_values(array_filter($rows, fn (GroupRow $row): bool => $row->part() === null)),
             array_map(fn (int|string $id): GroupRow => $byId[$id], $choice->taken),
             self::gaps($parts),
-            Choosing::pressure($account),
+            ContactChoice::pressure($account),
             $book->roles->areDefined(),
             $marks,
             $account->contacts()->count() - $contacts->count(),
@@ -102,7 +102,7 @@ final readonly class BuyingGroup
     }
 
     /** How much of a signal's push counts for a contact (rule 8). */
-    public function shareOf(Line $line, Contact $contact): float
+    public function shareOf(SignalLine $line, Contact $contact): float
     {
         return match (true) {
             $line->kind->isEngagement() && ! in_array($line->signal->contact_id, [null, $contact->id], true) => .25,

@@ -6,9 +6,9 @@ namespace App\View\Account;
 
 use App\Models\Account;
 use App\Models\Contact;
-use Luftig\Core\Priority\Choice;
-use Luftig\Core\Priority\Part;
-use Luftig\Core\Priority\Skip;
+use Luftig\Core\Buying\Choice;
+use Luftig\Core\Buying\Part;
+use Luftig\Core\Buying\Skip;
 
 /** The buying group as it is drawn: a row a part, those who are left out counted, names for who reports to whom. */
 final readonly class GroupParts

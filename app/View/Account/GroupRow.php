@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\View\Account;
 
+use App\Contacts\Reach;
 use App\Models\Contact;
 use App\Models\GroupPlace;
-use App\Models\Post;
+use App\Models\Position;
 use App\Models\Reservation;
+use App\Support\Format;
 use App\View\Choices;
-use App\View\Reach;
-use App\View\Say;
+use Luftig\Core\Buying\Part;
+use Luftig\Core\Buying\Skip;
 use Luftig\Core\Person\Title;
-use Luftig\Core\Priority\Part;
 use Luftig\Core\Priority\RankedContact;
-use Luftig\Core\Priority\Skip;
 
 /** A person of an account, with all that is known of their part in buying. */
 final readonly class GroupRow
@@ -55,18 +55,18 @@ final readonly class GroupRow
     public function about(?string $reportsTo): string
     {
         $since = $this->contact->posts
-            ->first(fn (Post $post): bool => $post->until === null && $post->account_id === $this->contact->account_id)?->since;
+            ->first(fn (Position $post): bool => $post->until === null && $post->account_id === $this->contact->account_id)?->since;
 
-        return Say::line(
+        return Format::line(
             $this->reach->label(),
-            $since === null ? null : 'in the position since '.Say::month($since),
+            $since === null ? null : 'in the position since '.Format::month($since),
             $reportsTo === null ? null : "reports to $reportsTo",
         );
     }
 
     public function priority(): string
     {
-        return $this->ranked === null ? '' : Say::priority($this->ranked->priority);
+        return $this->ranked === null ? '' : Format::priority($this->ranked->priority);
     }
 
     /** @return array<int|string, string> what somebody may set */

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\View\Accounts;
 
 use App\Models\Standing;
-use App\Standings\StandingState;
-use App\View\Line;
-use App\View\Say;
+use App\Models\StandingState;
+use App\Standings\SignalLine;
+use App\Support\Format;
 use Carbon\CarbonImmutable;
 
 /** An account in the ranking. */
@@ -18,24 +18,24 @@ final readonly class AccountRow
     /** A move of less is none. */
     private const STILL = .5;
 
-    /** @param  list<Line>  $lines */
+    /** @param  list<SignalLine>  $lines */
     public function __construct(public Standing $standing, private array $lines, public string $url)
     {
     }
 
     public function score(): string
     {
-        return $this->standing->priority === null ? Say::points($this->standing->points) : Say::priority($this->standing->priority);
+        return $this->standing->priority === null ? Format::points($this->standing->points) : Format::priority($this->standing->priority);
     }
 
     public function about(): string
     {
         $account = $this->standing->account;
 
-        return Say::line($account->headquarters()?->city, Say::heads($account->headcount, $account->headcount_given));
+        return Format::line($account->headquarters()?->city, Format::heads($account->headcount, $account->headcount_given));
     }
 
-    /** @return list<Line> */
+    /** @return list<SignalLine> */
     public function barbs(): array
     {
         $shown = $this->standing->state === StandingState::Ranked || $this->standing->isDragged();
@@ -50,14 +50,14 @@ final readonly class AccountRow
 
     public function fit(): string
     {
-        return Say::part($this->standing->fit).($this->standing->coverage < 1 ? ' ?' : '');
+        return Format::part($this->standing->fit).($this->standing->coverage < 1 ? ' ?' : '');
     }
 
     /** Between which bounds the fit lies, where something is unknown. */
     public function bounds(): ?string
     {
-        return $this->standing->coverage < 1 ? 'Between '.Say::part($this->standing->fit_low).' and '.Say::part($this->standing->fit_high)
-            .': '.Say::percent(1 - $this->standing->coverage).' of the weight is unknown' : null;
+        return $this->standing->coverage < 1 ? 'Between '.Format::part($this->standing->fit_low).' and '.Format::part($this->standing->fit_high)
+            .': '.Format::percent(1 - $this->standing->coverage).' of the weight is unknown' : null;
     }
 
     public function owner(): string

@@ -7,9 +7,9 @@ namespace App\View\Accounts;
 use App\Models\Account;
 use App\Models\Offer;
 use App\Models\Standing;
-use App\Standings\StandingState;
+use App\Models\StandingState;
+use App\Standings\SignalLine;
 use App\View\Head;
-use App\View\Line;
 use App\View\Tab;
 use Illuminate\Pagination\LengthAwarePaginator;
 
@@ -22,7 +22,7 @@ final readonly class AccountsPage
 
     /**
      * @param  LengthAwarePaginator<int, Standing>  $standings
-     * @param  array<int, list<Line>>  $lines  by account
+     * @param  array<int, list<SignalLine>>  $lines  by account
      */
     private function __construct(
         public Offer $offer,

@@ -7,10 +7,10 @@ namespace App\View\Accounts;
 use App\Models\Offer;
 use App\Models\Signal;
 use App\Models\Standing;
+use App\Models\StandingState;
 use App\Standings\RuleBook;
-use App\Standings\StandingState;
+use App\Standings\SignalLine;
 use App\Support\Like;
-use App\View\Line;
 use Closure;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Pagination\LengthAwarePaginator;
@@ -110,7 +110,7 @@ final readonly class Ranking
 
     /**
      * @param  Collection<int, Standing>  $standings
-     * @return array<int, list<Line>> account → its lines
+     * @return array<int, list<SignalLine>> account → its lines
      */
     public static function lines(Offer $offer, Collection $standings): array
     {
@@ -118,7 +118,7 @@ final readonly class Ranking
         $signals = Signal::query()->with('contact')->whereIn('id', $ids)->get()->keyBy('id');
         $catalogue = RuleBook::catalogueOf($offer->rules ?? throw new \LogicException('An offer without rules has no standings.'));
 
-        return $standings->mapWithKeys(fn (Standing $standing): array => [$standing->account_id => Line::of($standing, $signals, $catalogue)])->all();
+        return $standings->mapWithKeys(fn (Standing $standing): array => [$standing->account_id => SignalLine::of($standing, $signals, $catalogue)])->all();
     }
 
     /** @return array{before: int|null, after: int|null, position: int|null, of: int} the neighbours of an account in this order */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\View\Components;
 
-use App\View\Line;
-use App\View\Say;
+use App\Standings\SignalLine;
+use App\Support\Format;
 use Illuminate\Contracts\View\View;
 use Illuminate\View\Component;
 use Luftig\Core\Signal\Stage;
@@ -32,12 +32,12 @@ final class Barb extends Component
     public readonly string $text;
 
     /** @param  bool  $bare  without words beside it, as these stand there already */
-    public function __construct(public readonly Line $line, public readonly bool $bare = false)
+    public function __construct(public readonly SignalLine $line, public readonly bool $bare = false)
     {
         $against = $line->push < 0;
         $this->tone = $against ? 'against' : ($line->stage === Stage::Fading ? 'fading' : '');
         $this->hollow = $line->stage === Stage::Rising;
-        $this->says = ($against ? 'speaks against, ' : '').$line->stage->value.', push '.Say::part($line->push);
+        $this->says = ($against ? 'speaks against, ' : '').$line->stage->value.', push '.Format::part($line->push);
         $this->text = $line->signal->title;
         $this->title = "{$line->signal->title} · {$this->says}";
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Components;
 
-use App\View\Say;
+use App\Support\Format;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\View\Component;
@@ -30,8 +30,8 @@ final class Fuse extends Component
     public function __construct(?CarbonImmutable $actBy, public readonly ?string $way = null)
     {
         $days = $actBy === null ? null : (int) CarbonImmutable::today()->diffInDays($actBy);
-        $this->words = Say::hurry($actBy);
-        $this->day = $actBy === null ? '' : Say::date($actBy);
+        $this->words = Format::hurry($actBy);
+        $this->day = $actBy === null ? '' : Format::date($actBy);
         $this->soon = $days !== null && $days >= 0 && $days <= self::SOON;
         $this->left = $days === null ? null : max(0.0, min(1.0, $days / self::WHOLE));
     }

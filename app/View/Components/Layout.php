@@ -7,8 +7,8 @@ namespace App\View\Components;
 use App\Models\Approach;
 use App\Models\Offer;
 use App\Models\User;
+use App\Support\Format;
 use App\View\Asset;
-use App\View\Say;
 use App\View\Screen;
 use Illuminate\Contracts\View\View as Rendered;
 use Illuminate\Support\Collection;
@@ -36,7 +36,7 @@ final class Layout extends Component
         $this->offers = View::shared('offers', collect());
         $this->offer = app()->bound(Offer::class) ? app(Offer::class) : null;
         $this->used = $this->user === null ? 0 : Approach::query()->todayBy($this->user)->count();
-        $this->pace = $this->user === null ? '' : Say::number($this->used).' of '.Say::number($this->user->pace);
+        $this->pace = $this->user === null ? '' : Format::number($this->used).' of '.Format::number($this->user->pace);
     }
 
     public function asset(string $file): string

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\View\Components;
 
+use App\Support\Format;
 use App\View\Reading;
-use App\View\Say;
 use Illuminate\Contracts\View\View;
 use Illuminate\View\Component;
 
@@ -28,8 +28,8 @@ final class Reads extends Component
         $this->hints = $reading->hints;
         $this->words = match (true) {
             $reading->words === null => null,
-            $reading->phrases > 0 => 'Any of '.Say::count($reading->phrases, 'phrase'),
-            default => 'Reads as: '.Say::cut($reading->words, self::MOST),
+            $reading->phrases > 0 => 'Any of '.Format::count($reading->phrases, 'phrase'),
+            default => 'Reads as: '.Format::cut($reading->words, self::MOST),
         };
     }
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\View\Components;
 
 use App\Models\Standing;
+use App\Support\Format;
 use App\View\Account\Ribbon as Time;
-use App\View\Say;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\View\Component;
@@ -37,14 +37,14 @@ final class Ribbon extends Component
     public function __construct(public readonly Time $ribbon, private readonly Standing $standing)
     {
         $this->height = self::TOP + self::CURVE + 22 + self::STEP * count($ribbon->wedges) + 26;
-        $this->says = 'Timing is '.Say::part($standing->timing()).' today; '
-            .($standing->act_by === null ? 'no act-by day' : 'act by '.Say::day($standing->act_by)).'. '
+        $this->says = 'Timing is '.Format::part($standing->timing()).' today; '
+            .($standing->act_by === null ? 'no act-by day' : 'act by '.Format::day($standing->act_by)).'. '
             .count($ribbon->wedges).' signals are drawn; they are listed under What happened.';
     }
 
     public function today(): string
     {
-        return Say::part($this->standing->timing()).' today';
+        return Format::part($this->standing->timing()).' today';
     }
 
     /** The curve as an area, as far as today, and from today on. */
@@ -71,7 +71,7 @@ final class Ribbon extends Component
             $middle = self::TOP + self::CURVE + 24 + self::STEP * $i;
             $at = -$wedge['signal']->occurred_at->diffInSeconds(CarbonImmutable::now()) / 86400;
             $wedges[] = [
-                'text' => Say::cut($wedge['signal']->title, self::TEXT), 'title' => $wedge['signal']->title, 'y' => $middle,
+                'text' => Format::cut($wedge['signal']->title, self::TEXT), 'title' => $wedge['signal']->title, 'y' => $middle,
                 'path' => $this->wedge($wedge['thickness'], $middle), 'tone' => $wedge['against'] ? 'against' : 'for',
                 'at' => $at >= -Time::BACK && $at <= Time::AHEAD ? $this->x($at) : null,
             ];
@@ -91,7 +91,7 @@ final class Ribbon extends Component
         return [
             'x' => $this->x($day), 'textX' => $this->x($day) + ($day > 10 ? -6 : 6), 'textY' => abs($day) < 8 ? 28 : 13,
             'anchor' => $day > 10 ? 'end' : 'start',
-            'text' => ($day < 0 ? 'ran out' : 'act by').' '.Say::day($this->standing->act_by),
+            'text' => ($day < 0 ? 'ran out' : 'act by').' '.Format::day($this->standing->act_by),
         ];
     }
 

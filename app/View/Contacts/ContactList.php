@@ -7,12 +7,12 @@ namespace App\View\Contacts;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Standing;
-use App\Standings\StandingState;
+use App\Models\StandingState;
 use App\Support\Like;
 use Generator;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
-use Luftig\Core\Priority\Part;
+use Luftig\Core\Buying\Part;
 use SplPriorityQueue;
 
 /**

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\View\Contacts;
 
-use App\Finder\Tagging;
+use App\KeepOut\EntriesInForce;
+use App\Lists\RecordTags;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\Channel;
 use App\Models\Contact;
 use App\Models\Offer;
-use App\Models\Post;
+use App\Models\Position;
 use App\Models\Reason;
 use App\Models\RuleSet;
 use App\Models\Signal;
@@ -19,21 +20,20 @@ use App\Models\Tag;
 use App\Models\TitleLesson;
 use App\Models\User;
 use App\Network\Ties;
-use App\Standings\Barred;
+use App\Reasons\Drafts;
 use App\Standings\RuleBook;
+use App\Standings\SignalLine;
+use App\Support\Format;
 use App\View\Account\BuyingGroup;
 use App\View\Account\GroupRow;
 use App\View\Accounts\Ranking;
 use App\View\Happened;
-use App\View\Line;
-use App\View\Reasons\Drafting;
-use App\View\Say;
 use App\View\Ways;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Person\Title;
-use Luftig\Core\Priority\ChannelType;
+use Luftig\Core\Reach\ChannelType;
 
 /** One contact: what is known of them and from where, their part, and what happened. */
 final readonly class ContactPage
@@ -68,7 +68,7 @@ final readonly class ContactPage
         public Collection $tags,
         public ?TitleLesson $lesson,
         public ?Ways $ways,
-        private Barred $barred,
+        private EntriesInForce $barred,
     ) {
         $this->title = Title::unpacked($contact->reading);
         $this->times = Tenure::of($contact);
@@ -84,8 +84,8 @@ final readonly class ContactPage
         $signals = Signal::query()->with('contact')->where('contact_id', $contact->id)->ofOffer($offer)->orderByDesc('occurred_at')->get();
         $catalogue = $standing === null ? null : RuleBook::catalogueOf($standing->ruleSet);
         $all = $standing === null ? [] : Ranking::lines($offer, $standing->newCollection([$standing]))[$account->id];
-        $barred = Barred::now();
-        $draft = Drafting::of($offer, $account->name, $contact, $all);
+        $barred = EntriesInForce::now();
+        $draft = Drafts::of($offer, $account->name, $contact, $all);
         $isOut = $barred->contact($contact->id) !== null || $barred->account($account->id, $account->domain) !== null;
 
         return new self(
@@ -94,12 +94,12 @@ final readonly class ContactPage
             $reader,
             $row,
             $row?->ranked === null ? null : new ContactPoints($account, $contact, $row->ranked, $group, $all),
-            Happened::of($signals, $catalogue === null ? [] : Line::of($standing, $signals, $catalogue), $catalogue),
+            Happened::of($signals, $catalogue === null ? [] : SignalLine::of($standing, $signals, $catalogue), $catalogue),
             Reason::query()->with('user')->where('contact_id', $contact->id)->latest()->limit(self::REASONS)->get(),
             Approach::query()->with('user')->where('contact_id', $contact->id)->latest('made_at')->limit(self::APPROACHES)->get(),
             (new Ties(collect([$contact])))->of($contact),
             self::affiliations($contact),
-            Tagging::of('contacts', $contact->id),
+            RecordTags::of('contacts', $contact->id),
             TitleLesson::query()->with('user')->where('title', $contact->title)->first(),
             $isOut ? null : Ways::toAccount($account, $contact, $draft->words(), $draft->subject(), $barred),
             $barred,
@@ -109,7 +109,7 @@ final readonly class ContactPage
     /** How long they are where they are, and where they live. */
     public function about(): string
     {
-        return Say::line(
+        return Format::line(
             $this->times->inPost() === null ? null : $this->times->inPost().' in the position',
             $this->times->inCompany() === null ? null : $this->times->inCompany().' in the company',
             $this->contact->city,
@@ -136,7 +136,7 @@ final readonly class ContactPage
     {
         $held = $this->row?->reservation;
 
-        return $held === null || $this->isMine() ? null : 'reserved by '.$held->user->name.' until '.Say::day($held->until);
+        return $held === null || $this->isMine() ? null : 'reserved by '.$held->user->name.' until '.Format::day($held->until);
     }
 
     public function part(): string
@@ -163,11 +163,11 @@ final readonly class ContactPage
         return $this->contact->title !== null && $this->reader->can('create', RuleSet::class);
     }
 
-    /** @return array<int, array{post: Post, months: string, title: string, company: string, account: Account|null}> */
+    /** @return array<int, array{post: Position, months: string, title: string, company: string, account: Account|null}> */
     public function positions(): array
     {
-        return $this->contact->posts->map(fn (Post $post): array => [
-            'post' => $post, 'months' => Say::months($post->since, $post->until), 'title' => $post->title ?? 'title unknown',
+        return $this->contact->posts->map(fn (Position $post): array => [
+            'post' => $post, 'months' => Format::months($post->since, $post->until), 'title' => $post->title ?? 'title unknown',
             'company' => $post->account->name ?? $post->company ?? 'company unknown', 'account' => $post->account,
         ])->all();
     }
@@ -180,12 +180,12 @@ final readonly class ContactPage
 
             return [
                 'value' => $channel->value,
-                'about' => Say::line(
+                'about' => Format::line(
                     $channel->type->label().($channel->type === ChannelType::Email ? ', '.$channel->state->label() : '')
-                        .($channel->active_at === null ? '' : ', active '.Say::ago($channel->active_at)),
+                        .($channel->active_at === null ? '' : ', active '.Format::ago($channel->active_at)),
                     $kept === null ? null : "kept out: $kept",
                 ),
-                'worth' => Say::part($kept === null ? $channel->asRule(CarbonImmutable::now())->worth() : 0.0),
+                'worth' => Format::part($kept === null ? $channel->asRule(CarbonImmutable::now())->worth() : 0.0),
             ];
         })->all();
     }
@@ -194,7 +194,7 @@ final readonly class ContactPage
     public function relations(): array
     {
         return array_map(fn (array $tie): array => [
-            'who' => $tie['user']->name, 'because' => $tie['because'], 'strength' => Say::percent($tie['strength']),
+            'who' => $tie['user']->name, 'because' => $tie['because'], 'strength' => Format::percent($tie['strength']),
         ], $this->ties);
     }
 
@@ -217,7 +217,7 @@ final readonly class ContactPage
             'About' => $contact->about, 'Interests' => $contact->interests, 'Profile' => $contact->profile, 'Country' => $contact->country,
             ...$this->affiliations,
             'Source' => implode(', ', array_filter([
-                $contact->source, $contact->seen_at === null ? null : 'seen '.Say::date($contact->seen_at),
+                $contact->source, $contact->seen_at === null ? null : 'seen '.Format::date($contact->seen_at),
             ])),
             'Set by hand' => implode(', ', $byHand),
         ], fn (?string $value): bool => $value !== null && $value !== '');

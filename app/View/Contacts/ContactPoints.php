@@ -6,10 +6,10 @@ namespace App\View\Contacts;
 
 use App\Models\Account;
 use App\Models\Contact;
+use App\Standings\SignalLine;
+use App\Support\Format;
 use App\View\Account\BuyingGroup;
-use App\View\Line;
 use App\View\PointLine;
-use App\View\Say;
 use Luftig\Core\Priority\ContactPoints as Rule;
 use Luftig\Core\Priority\RankedContact;
 
@@ -18,7 +18,7 @@ final readonly class ContactPoints
 {
     private Rule $sum;
 
-    /** @param  list<Line>  $lines  all of the account's */
+    /** @param  list<SignalLine>  $lines  all of the account's */
     public function __construct(
         private Account $account,
         private Contact $contact,
@@ -37,12 +37,12 @@ final readonly class ContactPoints
 
     public function total(): string
     {
-        return Say::points($this->sum->total());
+        return Format::points($this->sum->total());
     }
 
     public function remark(): string
     {
-        return 'Priority '.Say::tenths($this->ranked->priority).' = 100 ÷ (1 + e^(−points ÷ 10)).';
+        return 'Priority '.Format::tenths($this->ranked->priority).' = 100 ÷ (1 + e^(−points ÷ 10)).';
     }
 
     private function role(): PointLine
@@ -54,19 +54,19 @@ final readonly class ContactPoints
             $role->match >= .4 => 'a neighbouring function',
             default => 'another function',
         };
-        $standing = $role->title->seniority->label().', '.Say::heads($this->account->headcount);
+        $standing = $role->title->seniority->label().', '.Format::heads($this->account->headcount);
 
         return new PointLine(
             "Part in buying: {$role->buyerRole->name}",
             $this->sum->role,
-            (int) Rule::ROLE.' × Role '.Say::part($role->value).', the product of:',
+            (int) Rule::ROLE.' × Role '.Format::part($role->value).', the product of:',
             [
-                ["weight of {$role->buyerRole->name}", '', Say::part($role->buyerRole->weight)],
-                ['function match', $match, Say::part($role->match)],
+                ["weight of {$role->buyerRole->name}", '', Format::part($role->buyerRole->weight)],
+                ['function match', $match, Format::part($role->match)],
                 [
-                    '√(authority '.Say::part($role->authority).' × accessibility '.Say::part($role->accessibility).')',
+                    '√(authority '.Format::part($role->authority).' × accessibility '.Format::part($role->accessibility).')',
                     $standing,
-                    Say::part(sqrt($role->authority * $role->accessibility)),
+                    Format::part(sqrt($role->authority * $role->accessibility)),
                 ],
             ],
         );
@@ -74,15 +74,15 @@ final readonly class ContactPoints
 
     private function push(): PointLine
     {
-        $says = (int) Rule::ROLE.' × Role '.Say::part($this->ranked->role->value).' × push '.Say::part($this->ranked->push)
+        $says = (int) Rule::ROLE.' × Role '.Format::part($this->ranked->role->value).' × push '.Format::part($this->ranked->push)
             .'. Their own signals, and those that concern their function, count in full; the account’s others half; '
             .'what somebody else engaged with a quarter.'.$this->champion();
 
-        return new PointLine('What happened there', $this->sum->push, $says, array_map(function (Line $line): array {
+        return new PointLine('What happened there', $this->sum->push, $says, array_map(function (SignalLine $line): array {
             $share = $this->group->shareOf($line, $this->contact);
             $says = $this->group->inFull($line->signal->id, $this->contact) ?? ($share < .5 ? 'a quarter' : 'half');
 
-            return [$line->signal->title, $says, Say::part($line->push * $share)];
+            return [$line->signal->title, $says, Format::part($line->push * $share)];
         }, $this->lines));
     }
 
@@ -92,8 +92,8 @@ final readonly class ContactPoints
         $role = $this->ranked->role;
         $more = $role->match >= Rule::MATCH ? Rule::ROLE * max(0.0, Rule::OWN - $role->value) * $this->ranked->own : 0.0;
 
-        return $more === 0.0 ? '' : ' For their own signals, push '.Say::part($this->ranked->own)
-            .', they are worth at least a champion: '.Say::points($more).' more.';
+        return $more === 0.0 ? '' : ' For their own signals, push '.Format::part($this->ranked->own)
+            .', they are worth at least a champion: '.Format::points($more).' more.';
     }
 
     private function access(): PointLine
@@ -101,7 +101,7 @@ final readonly class ContactPoints
         return new PointLine(
             $this->ranked->access > 0 ? 'Can be reached' : 'No way to reach them',
             $this->sum->access,
-            (int) Rule::ACCESS.' × Access '.Say::part($this->ranked->access),
+            (int) Rule::ACCESS.' × Access '.Format::part($this->ranked->access),
         );
     }
 }

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace App\View\Contacts;
 
+use App\Contacts\Reach;
+use App\KeepOut\EntriesInForce;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Standing;
-use App\Standings\Barred;
+use App\Standings\SignalLine;
+use App\Support\Format;
 use App\View\Accounts\Ranking;
-use App\View\Line;
-use App\View\Reach;
-use App\View\Say;
 use App\View\Tab;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Collection;
-use Luftig\Core\Priority\Part;
+use Luftig\Core\Buying\Part;
 
 /** Who takes part in buying, the best first. */
 final readonly class ContactsPage
@@ -27,7 +27,7 @@ final readonly class ContactsPage
      * @param  LengthAwarePaginator<int, array{int, float, string, int}>  $pages
      * @param  Collection<int, Contact>  $contacts
      * @param  Collection<int, Standing>  $standings  by account
-     * @param  array<int, list<Line>>  $lines  by account
+     * @param  array<int, list<SignalLine>>  $lines  by account
      */
     private function __construct(
         public Offer $offer,
@@ -37,7 +37,7 @@ final readonly class ContactsPage
         private Collection $contacts,
         private Collection $standings,
         private array $lines,
-        private Barred $barred,
+        private EntriesInForce $barred,
     ) {
     }
 
@@ -60,7 +60,7 @@ final readonly class ContactsPage
             Contact::query()->with('channels', 'posts.account')->whereIn('id', array_column($rows, 0))->get()->keyBy('id'),
             $standings,
             $standings->isEmpty() ? [] : Ranking::lines($offer, $standings),
-            Barred::now(),
+            EntriesInForce::now(),
         );
     }
 
@@ -85,7 +85,7 @@ final readonly class ContactsPage
         return ($this->offer->rules->buyer_roles ?? []) !== [];
     }
 
-    /** @return list<array{contact: Contact, url: string, priority: string, part: string, account: \App\Models\Account, about: string, line: Line|null, times: Tenure, way: string, isBarred: bool}> */
+    /** @return list<array{contact: Contact, url: string, priority: string, part: string, account: \App\Models\Account, about: string, line: SignalLine|null, times: Tenure, way: string, isBarred: bool}> */
     public function rows(): array
     {
         $rows = [];
@@ -97,10 +97,10 @@ final readonly class ContactsPage
             $standing = $this->standings[$account];
             $isBarred = $this->barred->contact($id) !== null;
             $rows[] = [
-                'contact' => $contact, 'url' => route('contacts.show', $contact), 'priority' => Say::priority($priority),
+                'contact' => $contact, 'url' => route('contacts.show', $contact), 'priority' => Format::priority($priority),
                 'part' => Part::from($part)->label(), 'account' => $standing->account,
-                'about' => Say::line($standing->account->headquarters()?->city, $standing->priority === null
-                    ? 'waiting' : 'priority '.Say::priority($standing->priority)),
+                'about' => Format::line($standing->account->headquarters()?->city, $standing->priority === null
+                    ? 'waiting' : 'priority '.Format::priority($standing->priority)),
                 'line' => $this->strongest($id, $account), 'times' => Tenure::of($contact),
                 'way' => $isBarred ? 'kept out' : Reach::of($contact, $this->barred)->label(), 'isBarred' => $isBarred,
             ];
@@ -110,9 +110,9 @@ final readonly class ContactsPage
     }
 
     /** Their own strongest signal, or else the account's. */
-    private function strongest(int $contact, int $account): ?Line
+    private function strongest(int $contact, int $account): ?SignalLine
     {
         return collect($this->lines[$account])
-            ->sortByDesc(fn (Line $line): array => [$line->signal->contact_id === $contact, $line->push])->first();
+            ->sortByDesc(fn (SignalLine $line): array => [$line->signal->contact_id === $contact, $line->push])->first();
     }
 }

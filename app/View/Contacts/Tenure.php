@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\View\Contacts;
 
 use App\Models\Contact;
-use App\Models\Post;
-use App\View\Say;
+use App\Models\Position;
+use App\Support\Format;
 use Carbon\CarbonImmutable;
 use Luftig\Core\Person\Arrival;
 use Luftig\Core\Person\Career;
-use Luftig\Core\Person\PostHeld;
+use Luftig\Core\Person\PositionHeld;
 use Luftig\Core\Person\Title;
 
 /** How long somebody has been in the post and in the company, and how they came to it. */
@@ -30,7 +30,7 @@ final readonly class Tenure
     public static function of(Contact $contact): self
     {
         $day = fn (?CarbonImmutable $date): ?int => $date === null ? null : intdiv($date->getTimestamp(), self::DAY);
-        $career = Career::at($contact->account_id, $contact->posts->map(fn (Post $post): PostHeld => new PostHeld($post->account_id, (string) $post->title, Title::unpacked($post->reading), $day($post->since), $day($post->until))));
+        $career = Career::at($contact->account_id, $contact->posts->map(fn (Position $post): PositionHeld => new PositionHeld($post->account_id, (string) $post->title, Title::unpacked($post->reading), $day($post->since), $day($post->until))));
         $since = $career->now?->since;
         $today = intdiv(CarbonImmutable::today()->getTimestamp(), self::DAY);
 
@@ -55,9 +55,9 @@ final readonly class Tenure
     {
         return match (true) {
             $days === null => null,
-            $days < 60 => Say::count($days, 'day'),
-            $days < 700 => Say::count((int) round($days / 30.4), 'month'),
-            default => Say::count((int) round($days / 365), 'year'),
+            $days < 60 => Format::count($days, 'day'),
+            $days < 700 => Format::count((int) round($days / 30.4), 'month'),
+            default => Format::count((int) round($days / 365), 'year'),
         };
     }
 }

@@ -7,7 +7,7 @@ namespace App\View\Finder;
 use App\Finder\Menu;
 use App\Finder\Search;
 use App\Models\User;
-use Luftig\Core\Finder\Field;
+use Luftig\Core\Search\Field;
 
 /** The conditions that can be added to a search, those that somebody added last first. */
 final class Conditions

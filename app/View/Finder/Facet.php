@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Finder;
 
-use App\View\Say;
+use App\Support\Format;
 
 /** A value of what was found, with how many have it, to look for only these or to leave them out. */
 final readonly class Facet
@@ -19,6 +19,6 @@ final readonly class Facet
         public string $only,
         public string $without,
     ) {
-        $this->number = Say::number($count);
+        $this->number = Format::number($count);
     }
 }

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace App\View\Finder;
 
-use App\Finder\Column;
 use App\Finder\Menu;
 use App\Finder\Options;
-use App\Finder\Rows;
+use App\Finder\ResultColumn;
+use App\Finder\ResultRows;
 use App\Finder\Search;
 use App\Finder\StepForm;
 use App\Models\Offer;
 use App\Models\Tag;
 use App\Models\User;
-use App\View\Say;
+use App\Support\Format;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Collection;
-use Luftig\Core\Finder\Field;
-use Luftig\Core\Finder\Subject;
+use Luftig\Core\Search\Field;
+use Luftig\Core\Search\Subject;
 
 /** A search with its staircase, what it found, and what is in there. */
 final readonly class FinderPage
@@ -51,7 +51,7 @@ final readonly class FinderPage
     /**
      * @param  array{add: string, edit: string, vary: string, over: string}  $asked  what is to be added, edited or varied
      * @param  bool  $isWhole  counts of every field, and not only of those that say most
-     * @param  list<Column>  $columns  to export, in this order
+     * @param  list<ResultColumn>  $columns  to export, in this order
      */
     public function __construct(
         private Offer $offer,
@@ -65,7 +65,7 @@ final readonly class FinderPage
         $this->staircase = $search->staircase();
         $this->total = $search->total();
         $this->everybody = $search->everybody();
-        $rows = Rows::of($offer, $search->subject, array_slice($search->ids($page * self::SIZE), ($page - 1) * self::SIZE));
+        $rows = ResultRows::of($offer, $search->subject, array_slice($search->ids($page * self::SIZE), ($page - 1) * self::SIZE));
         $this->results = Results::of($offer, $rows, $search);
         $pages = new LengthAwarePaginator($rows->records, $this->total, self::SIZE, $page, ['path' => route('finder')]);
         $this->pages = $pages->withQueryString();
@@ -146,12 +146,12 @@ final readonly class FinderPage
 
     public function found(): string
     {
-        return Say::count($this->total, $this->isOfContacts() ? 'contact' : 'account');
+        return Format::count($this->total, $this->isOfContacts() ? 'contact' : 'account');
     }
 
     public function inAccounts(): string
     {
-        return $this->isOfContacts() ? ' in '.Say::count($this->search->accounts(), 'account') : '';
+        return $this->isOfContacts() ? ' in '.Format::count($this->search->accounts(), 'account') : '';
     }
 
     /** @return list<array{says: string, label: string, after: string, url: string|null}> new, kept, in work, with the address that leaves them out */
@@ -160,7 +160,7 @@ final readonly class FinderPage
         $work = $this->search->work();
 
         return array_map(fn (string $key, string $label): array => [
-            'says' => Say::number($work[$key]).' '.$label, 'label' => $label, 'after' => $key === array_key_last(self::WORK) ? '' : ',',
+            'says' => Format::number($work[$key]).' '.$label, 'label' => $label, 'after' => $key === array_key_last(self::WORK) ? '' : ',',
             'url' => $work[$key] > 0 ? $this->address([...$this->search->steps, StepForm::of(Field::Work, ['v' => $key, 'x' => '1'])]) : null,
         ], array_keys(self::WORK), self::WORK);
     }
@@ -213,7 +213,7 @@ final readonly class FinderPage
     /** @return array<string, bool> column → whether it is exported, in the order last chosen */
     public function columns(): array
     {
-        $all = array_column(Column::of($this->search->subject), 'value');
+        $all = array_column(ResultColumn::of($this->search->subject), 'value');
         $chosen = array_column($this->columns, 'value');
 
         return array_fill_keys($chosen, true) + array_fill_keys($all, false);

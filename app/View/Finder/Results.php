@@ -4,36 +4,36 @@ declare(strict_types=1);
 
 namespace App\View\Finder;
 
-use App\Finder\Rows;
+use App\Contacts\Reach;
+use App\Finder\ResultRows;
 use App\Finder\Search;
+use App\KeepOut\EntriesInForce;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Offer;
-use App\Standings\Barred;
+use App\Standings\SignalLine;
+use App\Support\Format;
 use App\View\Accounts\Ranking;
 use App\View\Contacts\Tenure;
 use App\View\Head;
-use App\View\Line;
-use App\View\Reach;
-use App\View\Say;
-use Luftig\Core\Firm\Industries;
+use Luftig\Core\Company\Industries;
 
 /** Accounts or contacts as a table shows them, wherever they were found. */
 final readonly class Results
 {
     /**
-     * @param  array<int, list<Line>>  $lines  by account
+     * @param  array<int, list<SignalLine>>  $lines  by account
      * @param  Search|null  $search  that found them, which knows whose work they are; one may tick them then
      */
-    private function __construct(private Rows $rows, private array $lines, private Barred $barred, private ?Search $search)
+    private function __construct(private ResultRows $rows, private array $lines, private EntriesInForce $barred, private ?Search $search)
     {
     }
 
-    public static function of(Offer $offer, Rows $rows, ?Search $search = null): self
+    public static function of(Offer $offer, ResultRows $rows, ?Search $search = null): self
     {
         $lines = $rows->standings->isEmpty() ? [] : Ranking::lines($offer, $rows->standings);
 
-        return new self($rows, $lines, Barred::now(), $search);
+        return new self($rows, $lines, EntriesInForce::now(), $search);
     }
 
     public function mayBeTicked(): bool
@@ -55,18 +55,18 @@ final readonly class Results
         ];
     }
 
-    /** @return list<array{id: int, name: string, about: string, url: string, records: string, work: string|null, priority: string, line: Line|null, cells: array<string, string>, account: Account|null, accountAbout: string}> */
+    /** @return list<array{id: int, name: string, about: string, url: string, records: string, work: string|null, priority: string, line: SignalLine|null, cells: array<string, string>, account: Account|null, accountAbout: string}> */
     public function rows(): array
     {
         return array_map(fn (Account|Contact $record): array => [
             'id' => $record->id,
             'work' => $this->search === null ? null : str_replace('_', ' ', $this->search->workOf($record->id)),
-            'priority' => Say::priority($this->rows->priority($record)),
+            'priority' => Format::priority($this->rows->priority($record)),
             ...$record instanceof Contact ? $this->contact($record) : $this->account($record),
         ], $this->rows->records);
     }
 
-    /** @return array{name: string, about: string, url: string, records: string, line: Line|null, cells: array<string, string>, account: Account|null, accountAbout: string} */
+    /** @return array{name: string, about: string, url: string, records: string, line: SignalLine|null, cells: array<string, string>, account: Account|null, accountAbout: string} */
     private function contact(Contact $contact): array
     {
         $account = $contact->account;
@@ -75,8 +75,8 @@ final readonly class Results
             'name' => $contact->name(), 'about' => $contact->title ?? 'title unknown', 'url' => route('contacts.show', $contact),
             'records' => route('reasons.create', [$account, 'contact' => $contact->id]),
             'line' => $this->strongest($account->id, $contact->id), 'account' => $account,
-            'accountAbout' => Say::line(
-                $account->headquarters()?->city, $account->headcount === null ? null : Say::heads($account->headcount),
+            'accountAbout' => Format::line(
+                $account->headquarters()?->city, $account->headcount === null ? null : Format::heads($account->headcount),
             ),
             'cells' => [
                 'before' => Tenure::of($contact)->inPost() ?? 'unknown',
@@ -85,7 +85,7 @@ final readonly class Results
         ];
     }
 
-    /** @return array{name: string, about: string, url: string, records: string, line: Line|null, cells: array<string, string>, account: Account|null, accountAbout: string} */
+    /** @return array{name: string, about: string, url: string, records: string, line: SignalLine|null, cells: array<string, string>, account: Account|null, accountAbout: string} */
     private function account(Account $account): array
     {
         $industry = $account->industries->first()?->code;
@@ -96,16 +96,16 @@ final readonly class Results
             'cells' => [
                 'industry' => $industry === null ? 'unknown' : lcfirst(Industries::name($industry)),
                 'place' => $account->headquarters()->city ?? 'unknown',
-                'heads' => $account->headcount === null ? '?' : Say::number($account->headcount),
-                'contacts' => Say::number((int) $account->getAttribute('contacts_count')),
+                'heads' => $account->headcount === null ? '?' : Format::number($account->headcount),
+                'contacts' => Format::number((int) $account->getAttribute('contacts_count')),
             ],
         ];
     }
 
     /** Their own strongest signal, or else the account's. */
-    private function strongest(int $account, ?int $contact = null): ?Line
+    private function strongest(int $account, ?int $contact = null): ?SignalLine
     {
         return collect($this->lines[$account] ?? [])
-            ->sortByDesc(fn (Line $line): array => [$contact !== null && $line->signal->contact_id === $contact, $line->push])->first();
+            ->sortByDesc(fn (SignalLine $line): array => [$contact !== null && $line->signal->contact_id === $contact, $line->push])->first();
     }
 }

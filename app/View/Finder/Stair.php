@@ -6,7 +6,7 @@ namespace App\View\Finder;
 
 use App\Finder\Options;
 use App\Finder\StepForm;
-use App\View\Say;
+use App\Support\Format;
 
 /** A step of the staircase: as high as the logarithm of what remains, with what it costs and what can be done with it. */
 final readonly class Stair
@@ -29,7 +29,7 @@ final readonly class Stair
         public bool $isOpen,
         private Options $options,
     ) {
-        $this->number = $row['after'] === null ? '–' : Say::number($row['after']);
+        $this->number = $row['after'] === null ? '–' : Format::number($row['after']);
         $this->height = self::heightOf($row['after'], $page->everybody);
     }
 
@@ -65,7 +65,7 @@ final readonly class Stair
         return match (true) {
             $this->mistake !== null => 'cannot be used',
             $this->step()->isOff() => 'off',
-            default => 'without: '.Say::number((int) $this->row['without']),
+            default => 'without: '.Format::number((int) $this->row['without']),
         };
     }
 
@@ -74,7 +74,7 @@ final readonly class Stair
     {
         $n = (int) $this->row['unknown'];
 
-        return $n === 0 ? null : Say::number($n).' unknown'.($this->step()->keepsUnknown() ? ', kept' : '');
+        return $n === 0 ? null : Format::number($n).' unknown'.($this->step()->keepsUnknown() ? ', kept' : '');
     }
 
     public function unknownTitle(): string

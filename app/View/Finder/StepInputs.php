@@ -7,11 +7,11 @@ namespace App\View\Finder;
 use App\Finder\Options;
 use App\Finder\Pasted;
 use App\Finder\StepForm;
-use App\View\Say;
+use App\Support\Format;
 use Carbon\CarbonImmutable;
-use Luftig\Core\Finder\Field;
-use Luftig\Core\Finder\Passage;
-use Luftig\Core\Finder\Test;
+use Luftig\Core\Search\Comparison;
+use Luftig\Core\Search\Field;
+use Luftig\Core\Search\Passage;
 
 /** The form of a condition: which controls it has, and what stands in them. */
 final readonly class StepInputs
@@ -52,9 +52,9 @@ final readonly class StepInputs
             $this->field === Field::Spending => $this->spending(),
             $choices !== null => [Control::ticks($this->name('v'), $this->label(), $choices, $this->step?->values() ?? [], true)],
             $this->field === Field::Attribute => $this->attribute(),
-            $this->field->test() === Test::Any => $this->values(),
-            $this->field->test() === Test::Range => $this->range(),
-            $this->field->test() === Test::Near => [
+            $this->field->test() === Comparison::Any => $this->values(),
+            $this->field->test() === Comparison::Range => $this->range(),
+            $this->field->test() === Comparison::Near => [
                 Control::place($this->name('q'), 'Place, or latitude, longitude', $this->given('q')),
                 Control::text($this->name('km'), 'km', $this->given('km'), 3, true),
             ],
@@ -178,7 +178,7 @@ final readonly class StepInputs
 
     private function currency(): Control
     {
-        $day = Say::date(CarbonImmutable::parse(config()->string('luftig.rates.day')));
+        $day = Format::date(CarbonImmutable::parse(config()->string('luftig.rates.day')));
         $currencies = self::same(array_keys(config()->array('luftig.rates.per_eur')));
 
         return Control::select($this->name('cur'), "Currency, at the rates of $day", $currencies, $this->given('cur') ?: 'EUR', width: 6);
@@ -199,7 +199,7 @@ final readonly class StepInputs
 
         return [
             Control::tick($this->name('x'), 'exclude these', (bool) $this->step?->excludes(), $this->field === Field::KeptOut),
-            ...$this->field->test() === Test::Sets ? [] : [$keeps],
+            ...$this->field->test() === Comparison::Sets ? [] : [$keeps],
         ];
     }
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\View\Finder;
 
 use App\Finder\StepForm;
-use App\Finder\Varying;
-use App\View\Say;
-use Luftig\Core\Finder\Test;
+use App\Finder\Variation;
+use App\Support\Format;
+use Luftig\Core\Search\Comparison;
 
 /** One step with other values, side by side. */
 final readonly class Varied
@@ -29,11 +29,11 @@ final readonly class Varied
             return null;
         }
         $at = (int) $at;
-        $tried = Varying::of($page->search, $at, $lines);
+        $tried = Variation::of($page->search, $at, $lines);
         $most = max([1, ...array_map(fn (array $one): int => $one['count'] ?? 0, $tried)]);
 
         return new self($at, $steps[$at], array_map(fn (array $one): array => [
-            'number' => $one['count'] === null ? '–' : Say::number($one['count']),
+            'number' => $one['count'] === null ? '–' : Format::number($one['count']),
             'says' => $one['count'] === null ? $one['step']->given['v'] ?? $one['step']->given['q'] ?? 'cannot be used' : $one['step']->says(),
             'height' => self::LOWEST + (int) round(self::MORE * ($one['count'] ?? 0) / $most),
             'url' => $page->address(array_replace($steps, [$at => $one['step']])),
@@ -42,11 +42,11 @@ final readonly class Varied
 
     public function isTyped(): bool
     {
-        return Varying::isTyped($this->step);
+        return Variation::isTyped($this->step);
     }
 
     public function asks(): string
     {
-        return 'Others to try, one a line'.($this->step->field->test() === Test::Range ? ', as in 50–249' : '');
+        return 'Others to try, one a line'.($this->step->field->test() === Comparison::Range ? ', as in 50–249' : '');
     }
 }

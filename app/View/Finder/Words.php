@@ -6,10 +6,10 @@ namespace App\View\Finder;
 
 use App\Finder\Search;
 use App\Finder\StepForm;
-use App\Finder\Wording;
-use App\View\Say;
+use App\Finder\TypicalWords;
+use App\Support\Format;
 use Illuminate\Support\Str;
-use Luftig\Core\Finder\Field;
+use Luftig\Core\Search\Field;
 
 /** Words of those found, told apart from all others, and words that their queries could add. */
 final readonly class Words
@@ -26,16 +26,16 @@ final readonly class Words
     {
         $everybody = $search->withSteps([]);
         $frequent = [];
-        foreach (Wording::frequent($search, $everybody) as $field => $phrases) {
+        foreach (TypicalWords::frequent($search, $everybody) as $field => $phrases) {
             $where = Field::from($field) === Field::Title ? 'in titles' : 'in what accounts say';
             $frequent[$where] = array_map(fn (array $phrase): array => self::phrase($search, $everybody, $phrase), $phrases);
         }
         $additions = [];
         foreach (array_keys($search->steps) as $i) {
-            $more = Wording::additions($search, $everybody, $i);
+            $more = TypicalWords::additions($search, $everybody, $i);
             if ($more !== []) {
                 $additions[$search->steps[$i]->says()] = array_map(fn (array $one): array => [
-                    'word' => Str::afterLast($one['step']->says(), ' OR '), 'more' => Say::number($one['more']),
+                    'word' => Str::afterLast($one['step']->says(), ' OR '), 'more' => Format::number($one['more']),
                     'url' => self::address($search, array_replace($search->steps, [$i => $one['step']])),
                 ], $more);
             }
@@ -59,9 +59,9 @@ final readonly class Words
         [$total, $of] = [$search->total(), $everybody->total()];
 
         return [
-            'says' => trim($step->says(), '"'), 'here' => Say::number($here),
-            'shares' => Say::percent($here / max(1, $total)).' / '.Say::percent($all / max(1, $of)),
-            'title' => Say::number($here).' of '.Say::number($total).' here, '.Say::number($all).' of '.Say::number($of).' in all',
+            'says' => trim($step->says(), '"'), 'here' => Format::number($here),
+            'shares' => Format::percent($here / max(1, $total)).' / '.Format::percent($all / max(1, $of)),
+            'title' => Format::number($here).' of '.Format::number($total).' here, '.Format::number($all).' of '.Format::number($of).' in all',
             'only' => self::address($search, [...$search->steps, $step]),
             'without' => self::address($search, [...$search->steps, $step->with(['x' => '1'])]),
         ];

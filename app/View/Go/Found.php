@@ -37,9 +37,9 @@ final class Found
     /** @return list<array{name: string, title: string, about: string, url: string}> */
     private static function records(Offer $offer, string $text): array
     {
-        $accounts = Named::accounts($text, self::MOST)
+        $accounts = NameSearch::accounts($text, self::MOST)
             ->map(fn (Account $one): array => self::one($one->name, (string) $one->domain, route('accounts.show', $one)));
-        $contacts = Named::contacts($text, self::MOST)->map(fn (Contact $one): array => self::one(
+        $contacts = NameSearch::contacts($text, self::MOST)->map(fn (Contact $one): array => self::one(
             $one->name(), $one->account->name, route('contacts.show', $one), (string) $one->title,
         ));
         $lists = KeptList::query()->where('offer_id', $offer->id)->where('name', 'like', Like::anywhere($text))->orderBy('name')

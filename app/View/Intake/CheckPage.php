@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\View\Intake;
 
-use App\Intake\IntakeKind;
-use App\Intake\IntakeState;
 use App\Intake\Mapping;
 use App\Intake\Preview;
+use App\Intake\RowReaders;
 use App\Models\Intake;
+use App\Models\IntakeKind;
+use App\Models\IntakeState;
 use App\Models\User;
-use App\View\Say;
+use App\Support\Format;
 
 /** A file before it is brought in: what its rows are, which column is what, and what becomes of the first of them. */
 final readonly class CheckPage
@@ -42,7 +43,7 @@ final readonly class CheckPage
     {
         $format = $this->intake->format;
 
-        return Say::number($this->intake->bytes / 1024)." kB, {$format['encoding']}, columns parted by "
+        return Format::number($this->intake->bytes / 1024)." kB, {$format['encoding']}, columns parted by "
             .self::PARTED[$format['delimiter']].'.';
     }
 
@@ -56,7 +57,7 @@ final readonly class CheckPage
             $same === null => null,
             $same->state->isMoving() => 'The same file is just being brought in by '.($same->user->name ?? 'somebody')
                 .'. Yours would wait for it and then find nothing new.',
-            default => 'The same file was brought in before'.($same->created_at === null ? '' : ', '.Say::ago($same->created_at))
+            default => 'The same file was brought in before'.($same->created_at === null ? '' : ', '.Format::ago($same->created_at))
                 .'. Bringing it in again changes nothing that has not been changed since.',
         };
     }
@@ -72,7 +73,7 @@ final readonly class CheckPage
     {
         $columns = [];
         foreach ($this->intake->format['columns'] as $position => $heading) {
-            $example = Say::cut((string) ($this->preview->rows[0]['cells'][$position] ?? ''), self::EXAMPLE);
+            $example = Format::cut((string) ($this->preview->rows[0]['cells'][$position] ?? ''), self::EXAMPLE);
             $columns[] = [
                 'label' => ($heading === '' ? 'column '.($position + 1) : $heading).($example === '' ? '' : ": $example"),
                 'name' => "columns[$position]", 'chosen' => (string) ($this->intake->mapping[$position] ?? ''),
@@ -85,7 +86,7 @@ final readonly class CheckPage
     /** @return array<string, string> what a column can be */
     public function fields(): array
     {
-        return ['' => 'leave out'] + array_map(fn ($column): string => $column->label, $this->intake->kind->rows()::columns());
+        return ['' => 'leave out'] + array_map(fn ($column): string => $column->label, RowReaders::of($this->intake->kind)::columns());
     }
 
     /** @return array<int, string>|null whose address book it may be */
@@ -104,7 +105,7 @@ final readonly class CheckPage
     {
         return array_map(fn (array $row): array => [
             'line' => $row['line'], 'problem' => $row['problem'],
-            'becomes' => array_map(fn (string $text): string => Say::cut($text, self::TEXT), $row['becomes']),
+            'becomes' => array_map(fn (string $text): string => Format::cut($text, self::TEXT), $row['becomes']),
         ], $this->preview->rows);
     }
 }

@@ -7,7 +7,7 @@ namespace App\View\Intake;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Double;
-use App\View\Say;
+use App\Support\Format;
 use Illuminate\Support\Collection;
 
 /** Two records that may be one, side by side. */
@@ -39,7 +39,7 @@ final readonly class DoubtfulPair
     public static function line(Account|Contact $record): string
     {
         return $record instanceof Account
-            ? collect([$record->domain, $record->headquarters()?->city, $record->headcount === null ? null : number_format($record->headcount).' heads', Say::count($record->contacts_count ?? 0, 'contact')])->filter()->implode(' · ')
+            ? collect([$record->domain, $record->headquarters()?->city, $record->headcount === null ? null : number_format($record->headcount).' heads', Format::count($record->contacts_count ?? 0, 'contact')])->filter()->implode(' · ')
             : collect([$record->title, $record->account->name, $record->channels->pluck('value')->implode(', '), $record->source])->filter()->implode(' · ');
     }
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\View\Intake;
 
-use App\Intake\IntakeState;
 use App\Models\Intake;
 use App\Models\IntakeRejection;
-use App\View\Say;
+use App\Models\IntakeState;
+use App\Support\Format;
 use Illuminate\Support\Collection;
 
 /** A file while it is brought in and afterwards: how far it is, what came of its rows, which were refused and why. */
@@ -38,7 +38,7 @@ final readonly class IntakePage
 
     public function state(): string
     {
-        $at = $this->intake->finished_at === null ? '' : ' '.Say::ago($this->intake->finished_at);
+        $at = $this->intake->finished_at === null ? '' : ' '.Format::ago($this->intake->finished_at);
 
         return ucfirst($this->intake->kind->value).", {$this->intake->state->label()}$at."
             .($this->isMoving() ? ' You can leave this page; it goes on.' : '');
@@ -55,7 +55,7 @@ final readonly class IntakePage
     public function tally(): array
     {
         return array_map(fn (string $field, string $label): array => [
-            'field' => $field, 'number' => Say::number((int) $this->intake->getAttribute($field)), 'label' => $label,
+            'field' => $field, 'number' => Format::number((int) $this->intake->getAttribute($field)), 'label' => $label,
         ], array_keys(self::TALLY), self::TALLY);
     }
 
@@ -73,19 +73,19 @@ final readonly class IntakePage
     public function refused(): array
     {
         return $this->refused->map(fn (IntakeRejection $row): array => [
-            'line' => $row->line, 'why' => $row->reason, 'row' => Say::cut(implode(' · ', array_filter($row->row)), self::ROW),
+            'line' => $row->line, 'why' => $row->reason, 'row' => Format::cut(implode(' · ', array_filter($row->row)), self::ROW),
         ])->all();
     }
 
     public function more(): ?string
     {
         return $this->intake->rejected > $this->refused->count()
-            ? "The first {$this->refused->count()} of ".Say::number($this->intake->rejected).'; the download has them all.' : null;
+            ? "The first {$this->refused->count()} of ".Format::number($this->intake->rejected).'; the download has them all.' : null;
     }
 
     public function undoes(): string
     {
-        return Say::number($this->intake->created).' new records go, '.Say::number($this->intake->updated)
+        return Format::number($this->intake->created).' new records go, '.Format::number($this->intake->updated)
             .' changed ones become what they were. What somebody has changed or built on since stays. The file can be brought again.';
     }
 }

@@ -9,10 +9,10 @@ use App\Models\Contact;
 use App\Models\Double;
 use App\Models\IndustryLabel;
 use App\Models\Intake;
-use App\View\Say;
+use App\Support\Format;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Collection;
-use Luftig\Core\Firm\Industries;
+use Luftig\Core\Company\Industries;
 
 /** Files that were brought, and what waits for a decision. */
 final readonly class IntakesPage
@@ -51,13 +51,13 @@ final readonly class IntakesPage
     {
         return array_map(fn (Intake $intake): array => [
             'intake' => $intake, 'by' => $intake->user->name ?? 'demo', 'state' => $intake->state->label(),
-            'counts' => array_map(fn (string $field): string => Say::number((int) $intake->getAttribute($field)), self::COUNTED),
+            'counts' => array_map(fn (string $field): string => Format::number((int) $intake->getAttribute($field)), self::COUNTED),
         ], array_values($this->intakes->items()));
     }
 
     public function open(): string
     {
-        return Say::count(Double::query()->where('state', 'open')->count(), 'pair');
+        return Format::count(Double::query()->where('state', 'open')->count(), 'pair');
     }
 
     /** @return list<array{double: double, says: string, name: string}> the pairs decided last */
@@ -77,7 +77,7 @@ final readonly class IntakesPage
     public function labels(): array
     {
         return $this->labels->map(fn (IndustryLabel $label): array => [
-            'label' => $label, 'used' => Say::count((int) $label->getAttribute('used'), 'account'),
+            'label' => $label, 'used' => Format::count((int) $label->getAttribute('used'), 'account'),
         ])->all();
     }
 

@@ -7,7 +7,7 @@ namespace App\View\KeepOut;
 use App\Models\Account;
 use App\Models\CustomerPeriod;
 use App\Models\KeepOut;
-use App\View\Say;
+use App\Support\Format;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Facades\DB;
 
@@ -37,17 +37,17 @@ final readonly class KeepOutPage
         $agencies = Account::query()->where('status', 'agency')->count() + DB::table('recognised')->whereNull('keep_out_id')
             ->whereNotIn('account_id', Account::query()->whereNotNull('status')->select('id'))->count();
 
-        return 'Who must not be approached, by anyone on the team. Besides the entries here, '.Say::count($customers, 'customer').', '
-            .Say::count($competitors, 'competitor').' and '.Say::count($agencies, 'agency', 'agencies').' are kept out by what they are.';
+        return 'Who must not be approached, by anyone on the team. Besides the entries here, '.Format::count($customers, 'customer').', '
+            .Format::count($competitors, 'competitor').' and '.Format::count($agencies, 'agency', 'agencies').' are kept out by what they are.';
     }
 
     public function until(KeepOut $entry): string
     {
-        return $entry->until === null ? 'for good' : Say::date($entry->until);
+        return $entry->until === null ? 'for good' : Format::date($entry->until);
     }
 
     public function ended(): ?string
     {
-        return $this->ended === 0 ? null : Say::count($this->ended, 'entry', 'entries').($this->ended === 1 ? ' has' : ' have').' ended.';
+        return $this->ended === 0 ? null : Format::count($this->ended, 'entry', 'entries').($this->ended === 1 ? ' has' : ' have').' ended.';
     }
 }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\View\Lists;
 
-use App\Finder\Rows;
+use App\Finder\ResultRows;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Watch;
-use App\View\Say;
+use App\Support\Format;
 use Carbon\CarbonImmutable;
-use Luftig\Core\Finder\Subject;
+use Luftig\Core\Search\Subject;
 
 /** Who is new on a watch, as a mail tells it: the first of them by name. */
 final readonly class Digest
@@ -29,7 +29,7 @@ final readonly class Digest
 
     public function about(): string
     {
-        $since = Say::weekday($this->since->setTimezone($this->watch->time_zone));
+        $since = Format::weekday($this->since->setTimezone($this->watch->time_zone));
 
         return $this->subject()." since $since, ".$this->since->setTimezone($this->watch->time_zone)->isoFormat('HH:mm').'.';
     }
@@ -38,7 +38,7 @@ final readonly class Digest
     public function lines(): array
     {
         $ids = array_slice(array_keys($this->why), 0, self::NAMED);
-        $records = Rows::of($this->watch->offer, Subject::from($this->watch->subject), $ids)->records;
+        $records = ResultRows::of($this->watch->offer, Subject::from($this->watch->subject), $ids)->records;
 
         return array_map(fn (Account|Contact $record): string => self::name($record).": {$this->why[$record->id]}", $records);
     }

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace App\View\Lists;
 
-use App\Finder\Keeping;
-use App\Finder\Rows;
+use App\Finder\ResultRows;
 use App\Finder\Search;
-use App\Finder\SplitBy;
-use App\Finder\Trial;
+use App\Lists\KeepResults;
+use App\Lists\SplitBy;
+use App\Lists\Trial;
 use App\Models\KeptList;
 use App\Models\Offer;
 use App\Models\Tag;
+use App\Support\Format;
 use App\View\Choices;
 use App\View\Finder\Results;
-use App\View\Say;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Collection;
-use Luftig\Core\Finder\Subject;
+use Luftig\Core\Search\Subject;
 
 /** One list: who is on it, what made it, and what can be done with it. */
 final readonly class ListPage
@@ -47,14 +47,14 @@ final readonly class ListPage
     {
         $size = $list->members()->count();
         $ids = array_values($list->members()->forPage($page, self::SIZE)->pluck('record_id')->all());
-        $now = Keeping::found($search, $list->per_account);
+        $now = KeepResults::found($search, $list->per_account);
         $members = $list->members()->pluck('record_id')->all();
 
         return new self(
             $list,
             $search,
             $size,
-            Results::of($offer, Rows::of($offer, Subject::from($list->subject), $ids)),
+            Results::of($offer, ResultRows::of($offer, Subject::from($list->subject), $ids)),
             new LengthAwarePaginator($ids, $size, self::SIZE, $page, ['path' => route('lists.show', $list)]),
             Trial::of($list),
             count(array_diff($now, $members)),
@@ -64,9 +64,9 @@ final readonly class ListPage
 
     public function about(): string
     {
-        $made = $this->list->created_at === null ? '' : ' '.Say::ago($this->list->created_at);
+        $made = $this->list->created_at === null ? '' : ' '.Format::ago($this->list->created_at);
 
-        return Say::count($this->size, rtrim($this->list->subject, 's')).', by '.($this->list->user->name ?? 'somebody').$made;
+        return Format::count($this->size, rtrim($this->list->subject, 's')).', by '.($this->list->user->name ?? 'somebody').$made;
     }
 
     public function isOfAccounts(): bool
@@ -103,7 +103,7 @@ final readonly class ListPage
 
     public function since(): string
     {
-        return 'would add '.Say::number($this->newer).' and miss '.Say::number($this->gone).'.';
+        return 'would add '.Format::number($this->newer).' and miss '.Format::number($this->gone).'.';
     }
 
     /** @return array{list: KeptList, says: string, isIn: bool}|null what it is held for */

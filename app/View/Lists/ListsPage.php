@@ -7,10 +7,10 @@ namespace App\View\Lists;
 use App\Models\KeptList;
 use App\Models\Offer;
 use App\Models\Watch;
-use App\View\Say;
+use App\Support\Format;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Luftig\Core\Finder\SpotCheck;
+use Luftig\Core\Search\SpotCheck;
 
 /** Lists and watches of an offer, with how large and how good they are. */
 final readonly class ListsPage
@@ -44,7 +44,7 @@ final readonly class ListsPage
     {
         return $this->watches->map(fn (Watch $watch): array => [
             'name' => $watch->name, 'unread' => (int) $watch->getAttribute('unread'), 'url' => route('watches.show', $watch),
-            'found' => $watch->getAttribute('found') > 0 ? Say::count((int) $watch->getAttribute('found'), 'newcomer') : 'nobody new yet',
+            'found' => $watch->getAttribute('found') > 0 ? Format::count((int) $watch->getAttribute('found'), 'newcomer') : 'nobody new yet',
             'about' => "{$watch->user->name}, {$watch->rhythm->value}",
             'next' => 'next '.$watch->next_at->setTimezone($watch->time_zone)->isoFormat('ddd D MMM, HH:mm'),
         ])->all();
@@ -61,9 +61,9 @@ final readonly class ListsPage
 
             return [
                 'list' => $list, 'url' => route('lists.show', $list),
-                'about' => Say::count($size, rtrim($list->subject, 's')).($list->held_for === null ? '' : ', held for its trial'),
+                'about' => Format::count($size, rtrim($list->subject, 's')).($list->held_for === null ? '' : ', held for its trial'),
                 'by' => $list->user->name ?? 'somebody',
-                'good' => $check === null ? null : Say::percent($check->low).' to '.Say::percent($check->high).' good',
+                'good' => $check === null ? null : Format::percent($check->low).' to '.Format::percent($check->high).' good',
                 'judged' => $check === null ? 'not checked yet' : "$judged judged",
             ];
         })->all();

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\View\Lists;
 
-use App\Finder\Rows;
+use App\Finder\ResultRows;
 use App\Models\Account;
 use App\Models\Contact;
-use App\View\Say;
-use Luftig\Core\Firm\Industries;
+use App\Support\Format;
+use Luftig\Core\Company\Industries;
 use Luftig\Core\Signal\Kind;
 
 /** An account or a contact of a list, as one decides on it. */
@@ -22,7 +22,7 @@ final readonly class RecordCard
 
     public string $url;
 
-    private function __construct(private Rows $rows, private Account|Contact $record)
+    private function __construct(private ResultRows $rows, private Account|Contact $record)
     {
         $this->account = $record instanceof Contact ? $record->account : $record;
         $this->id = $record->id;
@@ -30,7 +30,7 @@ final readonly class RecordCard
         $this->url = $record instanceof Contact ? route('contacts.show', $record) : route('accounts.show', $record);
     }
 
-    public static function of(Rows $rows): ?self
+    public static function of(ResultRows $rows): ?self
     {
         return $rows->records === [] ? null : new self($rows, $rows->records[0]);
     }
@@ -44,12 +44,12 @@ final readonly class RecordCard
     {
         $industry = $this->account->industries->first()?->code;
 
-        return Say::line(
+        return Format::line(
             $this->record instanceof Contact ? $this->record->title : null,
             $this->record instanceof Contact ? $this->account->name : null,
             $industry === null ? 'industry unknown' : lcfirst(Industries::name($industry)),
             $this->account->headquarters()?->city,
-            Say::heads($this->account->headcount),
+            Format::heads($this->account->headcount),
         );
     }
 
@@ -64,8 +64,8 @@ final readonly class RecordCard
         $kinds = collect($this->rows->standing($this->record)?->lines)->pluck(1)->unique()
             ->map(fn (string $kind): string => Kind::from($kind)->label());
 
-        return Say::line(
-            $priority === null ? 'no priority' : 'priority '.Say::priority($priority),
+        return Format::line(
+            $priority === null ? 'no priority' : 'priority '.Format::priority($priority),
             $kinds->isEmpty() ? 'no live signal' : 'live: '.$kinds->implode(', '),
         );
     }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\View\Lists;
 
-use App\Finder\Rows;
-use App\Finder\Sample;
+use App\Finder\ResultRows;
 use App\Finder\Search;
+use App\Lists\Sample;
 use App\Models\KeptList;
 use App\Models\Offer;
-use App\View\Say;
-use Luftig\Core\Finder\Subject;
+use App\Support\Format;
+use Luftig\Core\Search\Subject;
 
 /** A spot check: the one to be judged next, and how good the list is as far as one knows (rule 13). */
 final readonly class SamplePage
@@ -23,7 +23,7 @@ final readonly class SamplePage
     public static function of(Offer $offer, KeptList $list, Search $search): self
     {
         $sample = Sample::of($list);
-        $rows = Rows::of($offer, Subject::from($list->subject), array_slice($sample->next, 0, 1));
+        $rows = ResultRows::of($offer, Subject::from($list->subject), array_slice($sample->next, 0, 1));
 
         return new self($list, $sample, RecordCard::of($rows), array_map(fn (array $one): array => [
             'says' => "Without {$one['step']->field->label()}: {$one['step']->says()}", 'misses' => "{$one['misses']} misses, no hit",
@@ -48,7 +48,7 @@ final readonly class SamplePage
 
     public function interval(): string
     {
-        return Say::percent($this->sample->check->low).' – '.Say::percent($this->sample->check->high);
+        return Format::percent($this->sample->check->low).' – '.Format::percent($this->sample->check->high);
     }
 
     public function judged(): string
@@ -61,7 +61,7 @@ final readonly class SamplePage
         $check = $this->sample->check;
         $more = $check->more > 0 ? "{$check->more} more to judge until that is known to within 10 points." : 'That is known well enough.';
 
-        return 'Of '.Say::number($this->sample->size).', '.Say::number(floor($check->expected[0])).' to '
-            .Say::number(ceil($check->expected[1]))." are good. $more";
+        return 'Of '.Format::number($this->sample->size).', '.Format::number(floor($check->expected[0])).' to '
+            .Format::number(ceil($check->expected[1]))." are good. $more";
     }
 }

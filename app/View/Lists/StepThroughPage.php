@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\View\Lists;
 
-use App\Finder\Rows;
+use App\Finder\ResultRows;
 use App\Models\KeptList;
 use App\Models\Offer;
-use App\View\Say;
-use Luftig\Core\Finder\Subject;
+use App\Support\Format;
+use Luftig\Core\Search\Subject;
 
 /** A list that is decided one after the other. */
 final readonly class StepThroughPage
@@ -28,7 +28,7 @@ final readonly class StepThroughPage
     public static function of(Offer $offer, KeptList $list): self
     {
         $next = $list->members()->whereNull('keep')->value('record_id');
-        $rows = Rows::of($offer, Subject::from($list->subject), $next === null ? [] : [(int) $next]);
+        $rows = ResultRows::of($offer, Subject::from($list->subject), $next === null ? [] : [(int) $next]);
         $size = $list->members()->count();
         $decided = $list->members()->whereNotNull('keep')->count();
         $kept = $list->members()->where('keep', true)->count();
@@ -37,7 +37,7 @@ final readonly class StepThroughPage
             $list,
             RecordCard::of($rows),
             $next === null ? null : (int) $next,
-            Say::number($decided).' of '.Say::number($size).' decided, '.Say::number($kept).' kept',
+            Format::number($decided).' of '.Format::number($size).' decided, '.Format::number($kept).' kept',
             $kept,
             $size === 0,
             KeptList::query()->where('offer_id', $list->offer_id)->where('subject', $list->subject)->whereKeyNot($list->id)
@@ -47,6 +47,6 @@ final readonly class StepThroughPage
 
     public function keep(): string
     {
-        return 'Make a list of the '.Say::number($this->kept).' kept';
+        return 'Make a list of the '.Format::number($this->kept).' kept';
     }
 }

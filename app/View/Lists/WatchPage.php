@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\View\Lists;
 
-use App\Finder\Rows;
+use App\Finder\ResultRows;
 use App\Finder\Search;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Watch;
-use App\View\Say;
+use App\Support\Format;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
-use Luftig\Core\Finder\Subject;
+use Luftig\Core\Search\Subject;
 
 /** A search that runs by itself, with whom it found since it began. */
 final readonly class WatchPage
@@ -20,7 +20,7 @@ final readonly class WatchPage
     private const SHOWN = 100;
 
     /** @param  Collection<int, \stdClass>  $found  by record */
-    private function __construct(public Watch $watch, private Search $search, private Collection $found, private Rows $rows, public int $unread)
+    private function __construct(public Watch $watch, private Search $search, private Collection $found, private ResultRows $rows, public int $unread)
     {
     }
 
@@ -33,7 +33,7 @@ final readonly class WatchPage
             $watch,
             Search::from($watch->offer, $query),
             $found->keyBy('record_id'),
-            Rows::of($watch->offer, Subject::from($watch->subject), array_values($found->pluck('record_id')->all())),
+            ResultRows::of($watch->offer, Subject::from($watch->subject), array_values($found->pluck('record_id')->all())),
             $watch->newcomers()->where('unread', true)->count(),
         );
     }
@@ -42,7 +42,7 @@ final readonly class WatchPage
     {
         $next = $this->watch->next_at->setTimezone($this->watch->time_zone)->isoFormat('dddd D MMMM, HH:mm');
 
-        return "{$this->watch->rhythm->value}, ran ".Say::ago($this->watch->ran_at).", next $next {$this->watch->time_zone}";
+        return "{$this->watch->rhythm->value}, ran ".Format::ago($this->watch->ran_at).", next $next {$this->watch->time_zone}";
     }
 
     public function today(): string
@@ -65,10 +65,10 @@ final readonly class WatchPage
 
             return [
                 'name' => $isContact ? $record->name() : $record->name, 'isUnread' => (bool) $find->unread,
-                'about' => $isContact ? Say::line($record->title, $record->account->name) : (string) $record->domain,
+                'about' => $isContact ? Format::line($record->title, $record->account->name) : (string) $record->domain,
                 'url' => $isContact ? route('contacts.show', $record) : route('accounts.show', $record),
                 'why' => (string) $find->why, 'at' => CarbonImmutable::parse($find->found_at, 'UTC'),
-                'priority' => Say::priority($this->rows->priority($record)),
+                'priority' => Format::priority($this->rows->priority($record)),
             ];
         }, $this->rows->records);
     }

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\View\Network;
 
-use App\Finder\Rows;
+use App\Finder\ResultRows;
 use App\Finder\Search;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Relation;
 use App\Models\Station;
 use App\Models\User;
-use App\Network\Knowing;
+use App\Network\Acquaintance;
 use App\Network\Ties;
-use App\View\Say;
+use App\Support\Format;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Collection;
-use Luftig\Core\Finder\Subject;
+use Luftig\Core\Search\Subject;
 
 /** Whom we know, the best first, and through whom of us. */
 final readonly class NetworkPage
@@ -35,7 +35,7 @@ final readonly class NetworkPage
      */
     private function __construct(
         private Search $search,
-        private Rows $rows,
+        private ResultRows $rows,
         private Ties $ties,
         public LengthAwarePaginator $pages,
         private Collection $stations,
@@ -45,7 +45,7 @@ final readonly class NetworkPage
     public static function of(Offer $offer, int $page): self
     {
         $search = Search::from($offer, ['on' => 'contacts', 'c' => self::KNOWN]);
-        $rows = Rows::of($offer, Subject::Contacts, array_slice($search->ids($page * self::SIZE), ($page - 1) * self::SIZE));
+        $rows = ResultRows::of($offer, Subject::Contacts, array_slice($search->ids($page * self::SIZE), ($page - 1) * self::SIZE));
         /** @var Collection<int, Contact> $contacts */
         $contacts = collect($rows->records);
 
@@ -60,7 +60,7 @@ final readonly class NetworkPage
 
     public function about(): string
     {
-        return Say::count($this->search->total(), 'contact').' in '.Say::count($this->search->accounts(), 'account').' known to one of us';
+        return Format::count($this->search->total(), 'contact').' in '.Format::count($this->search->accounts(), 'account').' known to one of us';
     }
 
     public function inFinder(): string
@@ -73,10 +73,10 @@ final readonly class NetworkPage
     {
         return array_map(fn (Contact $contact): array => [
             'contact' => $contact, 'ties' => array_map(
-                fn (array $tie): array => $tie + ['known' => Say::percent($tie['strength'])],
+                fn (array $tie): array => $tie + ['known' => Format::percent($tie['strength'])],
                 array_slice($this->ties->of($contact), 0, self::TIES),
             ),
-            'priority' => Say::priority($this->rows->priority($contact)),
+            'priority' => Format::priority($this->rows->priority($contact)),
         ], array_filter($this->rows->records, fn ($record): bool => $record instanceof Contact));
     }
 
@@ -87,10 +87,10 @@ final readonly class NetworkPage
         $reached = array_fill_keys($this->search->ids(), true);
         $people = [];
         foreach (User::query()->orderBy('name')->get() as $user) {
-            $known = Knowing::by([$user->id]);
+            $known = Acquaintance::by([$user->id]);
             $within = count(array_intersect_key($reached, array_fill_keys($known, true)));
             $people[] = [count($known), [
-                'user' => $user, 'book' => Say::number((int) ($books[$user->id] ?? 0)), 'within' => Say::number($within),
+                'user' => $user, 'book' => Format::number((int) ($books[$user->id] ?? 0)), 'within' => Format::number($within),
                 'url' => $within === 0 ? null : route('finder', ['on' => 'contacts', 'c' => [
                     ['f' => 'reach', 'w' => $user->id, 'n' => '1'], ['f' => 'kept_out', 'x' => '1'],
                 ]]),
@@ -108,7 +108,7 @@ final readonly class NetworkPage
             'station' => $station,
             'about' => implode(', ', array_filter([
                 $station->user->name, $station->title,
-                $station->kind === 'post' ? Say::months($station->since, $station->until) : $station->kind,
+                $station->kind === 'post' ? Format::months($station->since, $station->until) : $station->kind,
             ])),
         ])->all();
     }

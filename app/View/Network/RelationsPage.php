@@ -6,8 +6,8 @@ namespace App\View\Network;
 
 use App\Models\Relation;
 use App\Models\User;
+use App\Support\Format;
 use App\Support\Like;
-use App\View\Say;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Pagination\LengthAwarePaginator;
 
@@ -38,8 +38,8 @@ final readonly class RelationsPage
     public function about(Relation $relation): string
     {
         return implode(', ', array_filter([
-            $relation->since === null ? null : 'since '.Say::month($relation->since),
-            $relation->exchanges === null ? null : Say::count($relation->exchanges, 'exchange'),
+            $relation->since === null ? null : 'since '.Format::month($relation->since),
+            $relation->exchanges === null ? null : Format::count($relation->exchanges, 'exchange'),
         ]));
     }
 
@@ -51,7 +51,7 @@ final readonly class RelationsPage
             ->map(fn (Relation $book): array => [
                 'user' => $book->user_id, 'source' => $book->source,
                 'says' => $book->user->name.($book->source === null ? '' : ", {$book->source}").': '
-                    .Say::number((int) $book->getAttribute('size')).', '.Say::number((int) $book->getAttribute('known'))
+                    .Format::number((int) $book->getAttribute('size')).', '.Format::number((int) $book->getAttribute('known'))
                     .' of them contacts here',
             ])->all();
     }

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\View\Reasons;
 
+use App\Contacts\Reach;
+use App\KeepOut\EntriesInForce;
 use App\Models\Account;
 use App\Models\ApproachKind;
 use App\Models\Contact;
 use App\Models\Offer;
-use App\Standings\Barred;
+use App\Reasons\Drafts;
+use App\Standings\SignalLine;
 use App\View\Choices;
-use App\View\Line;
-use App\View\Reach;
 use Illuminate\Support\Collection;
 use Luftig\Core\Reason\Draft;
 
@@ -24,7 +25,7 @@ final readonly class NewReasonPage
     private array $said;
 
     /**
-     * @param  list<Line>  $lines
+     * @param  list<SignalLine>  $lines
      * @param  Collection<int, Contact>  $contacts  who may be addressed
      * @param  list<string>  $facts
      */
@@ -35,10 +36,10 @@ final readonly class NewReasonPage
         private Collection $contacts,
         public ?Contact $contact,
         public array $facts,
-        private Barred $barred,
+        private EntriesInForce $barred,
     ) {
-        $this->draft = Drafting::of($offer, $account->name, $contact, $lines, onlyFresh: true);
-        $this->said = array_map(fn (Line $line): int => $line->signal->id, Drafting::restsOn($contact, $lines));
+        $this->draft = Drafts::of($offer, $account->name, $contact, $lines, onlyFresh: true);
+        $this->said = array_map(fn (SignalLine $line): int => $line->signal->id, Drafts::restsOn($contact, $lines));
     }
 
     /** @return array<int|string, string> */
@@ -55,12 +56,12 @@ final readonly class NewReasonPage
         return ['' => 'not decided'] + Choices::of(ApproachKind::class);
     }
 
-    /** @return list<array{line: Line, may: bool, ticked: bool, note: string}> what speaks for the account */
+    /** @return list<array{line: SignalLine, may: bool, ticked: bool, note: string}> what speaks for the account */
     public function signals(): array
     {
         $old = old('words') === null ? null : array_map(strval(...), (array) old('signals', []));
 
-        return array_map(function (Line $line) use ($old): array {
+        return array_map(function (SignalLine $line) use ($old): array {
             $may = $line->mayBeSaid() && $line->isFresh();
 
             return [
@@ -85,9 +86,9 @@ final readonly class NewReasonPage
         return $this->offered() === [] && $this->facts === [];
     }
 
-    /** @return list<Line> */
+    /** @return list<SignalLine> */
     private function offered(): array
     {
-        return array_values(array_filter($this->lines, fn (Line $line): bool => $line->push > 0));
+        return array_values(array_filter($this->lines, fn (SignalLine $line): bool => $line->push > 0));
     }
 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\View\Reasons;
 
+use App\KeepOut\EntriesInForce;
 use App\Models\Approach;
 use App\Models\ApproachKind;
 use App\Models\Reason;
-use App\Standings\Barred;
-use App\View\Say;
+use App\Support\Format;
 use App\View\Ways;
 use Carbon\CarbonImmutable;
 use Luftig\Core\Reason\Draft;
@@ -25,7 +25,7 @@ final readonly class ReasonPage
 
     public static function of(Reason $reason): self
     {
-        $barred = Barred::now();
+        $barred = EntriesInForce::now();
         $isOut = $barred->account($reason->account_id, $reason->account->domain) !== null
             || $reason->contact_id !== null && $barred->contact($reason->contact_id) !== null;
 
@@ -41,10 +41,10 @@ final readonly class ReasonPage
     {
         $to = $this->evidence['contact'];
 
-        return Say::line(
+        return Format::line(
             $to === null ? 'nobody in particular' : implode(', ', array_filter([$to['name'], $to['title']])),
             $this->reason->channel === null ? null : 'by '.ApproachKind::from($this->reason->channel)->label(),
-            $this->reason->user->name.($this->reason->created_at === null ? '' : ', '.Say::ago($this->reason->created_at)),
+            $this->reason->user->name.($this->reason->created_at === null ? '' : ', '.Format::ago($this->reason->created_at)),
         );
     }
 
@@ -70,12 +70,12 @@ final readonly class ReasonPage
 
     public function expired(): string
     {
-        return 'Expired on '.Say::day($this->reason->expires_on);
+        return 'Expired on '.Format::day($this->reason->expires_on);
     }
 
     public function until(): string
     {
-        return 'Good until '.Say::weekday($this->reason->expires_on->subDay()).'.';
+        return 'Good until '.Format::weekday($this->reason->expires_on->subDay()).'.';
     }
 
     /** @return array<int, array{approach: Approach, title: string, next: string|null, result: string|null, after: string}> */
@@ -83,11 +83,11 @@ final readonly class ReasonPage
     {
         return $this->reason->approaches->map(fn (Approach $approach): array => [
             'approach' => $approach,
-            'title' => ucfirst($approach->kind->label()).', '.Say::ago($approach->made_at).', '.($approach->user->name ?? 'somebody'),
+            'title' => ucfirst($approach->kind->label()).', '.Format::ago($approach->made_at).', '.($approach->user->name ?? 'somebody'),
             'next' => $approach->next_step === null ? null : $approach->next_step
-                .($approach->next_step_on === null ? '' : ', '.Say::weekday($approach->next_step_on)),
+                .($approach->next_step_on === null ? '' : ', '.Format::weekday($approach->next_step_on)),
             'result' => $approach->result?->label(),
-            'after' => ($approach->later_on === null ? '' : ', '.Say::day($approach->later_on))
+            'after' => ($approach->later_on === null ? '' : ', '.Format::day($approach->later_on))
                 .($approach->instead === null ? '' : ", rather {$approach->instead}"),
         ])->all();
     }
@@ -96,9 +96,9 @@ final readonly class ReasonPage
     {
         $standing = $this->evidence['standing'];
 
-        return ($this->reason->created_at === null ? '' : Say::date($this->reason->created_at).': ')
-            .($standing['priority'] === null ? '' : 'priority '.Say::priority((float) $standing['priority']).', ')
-            .'Fit '.Say::part((float) $standing['fit']).', Access '.Say::part((float) $standing['access']);
+        return ($this->reason->created_at === null ? '' : Format::date($this->reason->created_at).': ')
+            .($standing['priority'] === null ? '' : 'priority '.Format::priority((float) $standing['priority']).', ')
+            .'Fit '.Format::part((float) $standing['fit']).', Access '.Format::part((float) $standing['access']);
     }
 
     /** @return array<int, array{title: string, about: string, link: string|null, quote: string|null}> */
@@ -106,12 +106,12 @@ final readonly class ReasonPage
     {
         return array_map(fn (array $signal): array => [
             'title' => $signal['title'], 'link' => $signal['link'], 'quote' => $signal['quote'],
-            'about' => Say::line(
+            'about' => Format::line(
                 Kind::from($signal['kind'])->label(),
-                Say::date(CarbonImmutable::parse($signal['occurred_at'])),
+                Format::date(CarbonImmutable::parse($signal['occurred_at'])),
                 $signal['source'],
-                'freshness '.Say::part((float) $signal['freshness']).', fresh until '
-                    .Say::day(CarbonImmutable::parse($signal['fresh_until'])->subDay()),
+                'freshness '.Format::part((float) $signal['freshness']).', fresh until '
+                    .Format::day(CarbonImmutable::parse($signal['fresh_until'])->subDay()),
             ),
         ], $this->evidence['signals']);
     }

@@ -6,8 +6,8 @@ namespace App\View\Reasons;
 
 use App\Models\Offer;
 use App\Models\Reason;
+use App\Support\Format;
 use App\Support\Like;
-use App\View\Say;
 use App\View\Tab;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Pagination\LengthAwarePaginator;
@@ -63,12 +63,12 @@ final readonly class ReasonsPage
             $last = $reason->approaches->first();
 
             return [
-                'url' => route('reasons.show', $reason), 'words' => Say::cut($reason->words, self::WORDS), 'by' => $reason->user->name,
+                'url' => route('reasons.show', $reason), 'words' => Format::cut($reason->words, self::WORDS), 'by' => $reason->user->name,
                 'title' => $reason->account->name.($reason->contact === null ? '' : ', '.$reason->contact->name()),
                 'when' => match (true) {
-                    $last !== null => $last->kind->label().', '.Say::ago($last->made_at),
-                    $this->state === 'expired' => 'expired '.Say::ago($reason->expires_on),
-                    default => 'good until '.Say::day($reason->expires_on->subDay()),
+                    $last !== null => $last->kind->label().', '.Format::ago($last->made_at),
+                    $this->state === 'expired' => 'expired '.Format::ago($reason->expires_on),
+                    default => 'good until '.Format::day($reason->expires_on->subDay()),
                 },
                 'result' => $last === null ? null : $last->result?->label() ?? 'no result yet',
             ];

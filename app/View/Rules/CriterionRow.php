@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\View\Rules;
 
-use App\Intake\Countries;
-use Luftig\Core\Firm\Industries;
-use Luftig\Core\Profile\Field;
-use Luftig\Core\Profile\Mode;
+use App\Support\Countries;
+use Luftig\Core\Company\Industries;
+use Luftig\Core\Fit\CriterionField;
+use Luftig\Core\Fit\Mode;
 
 /** A criterion of a target profile as the fields of a form, with words where it holds codes. */
 final readonly class CriterionRow
@@ -18,7 +18,7 @@ final readonly class CriterionRow
     }
 
     /** An empty one, for a template. */
-    public static function blank(string $key, Field $field = Field::Headcount): self
+    public static function blank(string $key, CriterionField $field = CriterionField::Headcount): self
     {
         return new self($key, ['field' => $field->value]);
     }
@@ -52,9 +52,9 @@ final readonly class CriterionRow
         return is_scalar($this->given[$field] ?? null) ? (string) $this->given[$field] : '';
     }
 
-    public function field(): Field
+    public function field(): CriterionField
     {
-        return Field::tryFrom($this->given('field')) ?? Field::Headcount;
+        return CriterionField::tryFrom($this->given('field')) ?? CriterionField::Headcount;
     }
 
     public function mode(): string
@@ -80,11 +80,11 @@ final readonly class CriterionRow
     }
 
     /** A value of a field as people read it. */
-    public static function label(Field $field, string $value): string
+    public static function label(CriterionField $field, string $value): string
     {
         return match ($field) {
-            Field::Industries => Industries::name($value) === $value ? $value : lcfirst(Industries::name($value))." ($value)",
-            Field::Country => Countries::name($value) ?: $value,
+            CriterionField::Industries => Industries::name($value) === $value ? $value : lcfirst(Industries::name($value))." ($value)",
+            CriterionField::Country => Countries::name($value) ?: $value,
             default => $value,
         };
     }

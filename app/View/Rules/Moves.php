@@ -7,8 +7,8 @@ namespace App\View\Rules;
 use App\Models\Account;
 use App\Models\Offer;
 use App\Models\Standing;
-use App\Standings\StandingState;
-use App\View\Say;
+use App\Models\StandingState;
+use App\Support\Format;
 
 /** What other rules would move: the ten biggest moves, and how many accounts change their state. */
 final readonly class Moves
@@ -55,11 +55,11 @@ final readonly class Moves
     public function summary(): string
     {
         $states = array_map(
-            fn (StandingState $state): string => mb_strtolower($state->label()).' '.Say::number($this->states[$state->value] ?? 0),
+            fn (StandingState $state): string => mb_strtolower($state->label()).' '.Format::number($this->states[$state->value] ?? 0),
             StandingState::cases(),
         );
 
-        return Say::number($this->moved).' of '.Say::count($this->of, 'account').' would move. '.ucfirst(implode(', ', $states)).'.';
+        return Format::number($this->moved).' of '.Format::count($this->of, 'account').' would move. '.ucfirst(implode(', ', $states)).'.';
     }
 
     /** @return list<array{name: string, before: string, after: string}> */
@@ -67,8 +67,8 @@ final readonly class Moves
     {
         return array_map(fn (array $move): array => [
             'name' => $move['name'],
-            'before' => $move['before'] === null ? lcfirst($move['was']?->label() ?? 'new') : Say::priority($move['before']),
-            'after' => $move['after'] === null ? lcfirst($move['becomes']->label()) : Say::priority($move['after']),
+            'before' => $move['before'] === null ? lcfirst($move['was']?->label() ?? 'new') : Format::priority($move['before']),
+            'after' => $move['after'] === null ? lcfirst($move['becomes']->label()) : Format::priority($move['after']),
         ], $this->biggest);
     }
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\View\Rules;
 
-use App\View\Say;
+use App\Support\Format;
 use Illuminate\Support\Facades\DB;
+use Luftig\Core\Buying\BuyerRole;
 use Luftig\Core\Person\Title;
-use Luftig\Core\Priority\BuyerRole;
 use Luftig\Core\Text\Fold;
 
 /** Whom a buyer role finds among the contacts there are, whom it just misses, and titles that may be missing in it. */
@@ -50,7 +50,7 @@ final readonly class RoleMatches
             $miss = match (true) {
                 $finds === false => 'excluded',
                 ! $title->status->holds() && ($title->functions & $role->functions) !== 0 => $title->status->value,
-                $match >= .4 => 'counts '.Say::part($match),
+                $match >= .4 => 'counts '.Format::part($match),
                 default => null,
             };
             if ($miss !== null) {

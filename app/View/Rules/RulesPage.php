@@ -9,7 +9,7 @@ use App\Models\Offer;
 use App\Models\RuleSet;
 use App\Models\TitleLesson;
 use App\Standings\RuleBook;
-use App\View\Say;
+use App\Support\Format;
 use Illuminate\Support\Collection;
 use Luftig\Core\Person\Title;
 use Luftig\Core\Signal\Catalogue;
@@ -43,7 +43,7 @@ final readonly class RulesPage
     public function about(): string
     {
         $author = $this->rules->author === null || $this->rules->created_at === null ? ''
-            : ", by {$this->rules->author->name} ".Say::ago($this->rules->created_at);
+            : ", by {$this->rules->author->name} ".Format::ago($this->rules->created_at);
 
         return "{$this->offer->name}, version {$this->rules->version}$author";
     }
@@ -121,7 +121,7 @@ final readonly class RulesPage
     {
         $unread = Contact::query()->unread()->count();
 
-        return $unread === 0 ? 'All titles are read.' : Say::count($unread, 'contact').($unread === 1 ? ' has' : ' have')
+        return $unread === 0 ? 'All titles are read.' : Format::count($unread, 'contact').($unread === 1 ? ' has' : ' have')
             .' a title that no dictionary knows. What you teach holds everywhere, at once, and can be undone.';
     }
 
@@ -129,7 +129,7 @@ final readonly class RulesPage
     public function titles(): array
     {
         return Contact::query()->unread()->groupBy('title')->selectRaw('title, COUNT(*) AS n')->orderByDesc('n')->limit(self::TITLES)
-            ->toBase()->get()->mapWithKeys(fn ($row): array => [(string) $row->title => Say::number((int) $row->n)])->all();
+            ->toBase()->get()->mapWithKeys(fn ($row): array => [(string) $row->title => Format::number((int) $row->n)])->all();
     }
 
     /** @return array<int, array{lesson: TitleLesson, says: string, by: string}> */

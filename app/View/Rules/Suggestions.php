@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\View\Rules;
 
-use App\Intake\Countries;
 use App\Models\Place;
 use App\Models\Technology;
+use App\Support\Countries;
 use App\Support\Like;
-use Luftig\Core\Firm\Industries;
-use Luftig\Core\Profile\Field;
+use Luftig\Core\Company\Industries;
+use Luftig\Core\Fit\CriterionField;
 use Luftig\Core\Text\Fold;
 
 /** Values of a criterion that begin, or in which a word begins, as typed. */
@@ -18,7 +18,7 @@ final class Suggestions
     private const MOST = 12;
 
     /** @return array<int|string, string> value → as people read it */
-    public static function of(Field $field, string $typed): array
+    public static function of(CriterionField $field, string $typed): array
     {
         $typed = trim($typed);
         if ($typed === '') {
@@ -26,13 +26,13 @@ final class Suggestions
         }
 
         return match ($field) {
-            Field::Industries => self::industries($typed),
-            Field::Country => self::named(Countries::all(), $typed),
-            Field::Technologies => self::same(Technology::query()->where('name', 'like', Like::begins($typed))->orderBy('name')
+            CriterionField::Industries => self::industries($typed),
+            CriterionField::Country => self::named(Countries::all(), $typed),
+            CriterionField::Technologies => self::same(Technology::query()->where('name', 'like', Like::begins($typed))->orderBy('name')
                 ->limit(self::MOST)->pluck('name')->all()),
-            Field::Region => self::same(Place::query()->where('region', 'like', Like::begins($typed))->distinct()->orderBy('region')
+            CriterionField::Region => self::same(Place::query()->where('region', 'like', Like::begins($typed))->distinct()->orderBy('region')
                 ->limit(self::MOST)->pluck('region')->all()),
-            Field::PostalCode => self::same(Place::query()->where('postal_code', 'like', Like::begins($typed))->distinct()
+            CriterionField::PostalCode => self::same(Place::query()->where('postal_code', 'like', Like::begins($typed))->distinct()
                 ->orderBy('postal_code')->limit(self::MOST)->pluck('postal_code')->all()),
             default => [],
         };
@@ -53,7 +53,7 @@ final class Suggestions
         $found = array_slice($found, 0, self::MOST, true);
 
         return array_combine(array_keys($found), array_map(
-            fn (int|string $code): string => CriterionRow::label(Field::Industries, (string) $code),
+            fn (int|string $code): string => CriterionRow::label(CriterionField::Industries, (string) $code),
             array_keys($found),
         ));
     }

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\View\Today;
 
+use App\Contacts\ContactChoice;
+use App\Contacts\ForemostContacts;
+use App\Contacts\Reach;
+use App\KeepOut\EntriesInForce;
 use App\Models\Approach;
 use App\Models\Contact;
 use App\Models\Decision;
 use App\Models\Offer;
 use App\Models\Standing;
+use App\Models\StandingState;
 use App\Models\User;
-use App\People\Choosing;
-use App\People\Foremost;
-use App\Standings\Barred;
-use App\Standings\StandingState;
+use App\Reasons\Drafts;
 use App\View\Accounts\Ranking;
-use App\View\Reach;
-use App\View\Reasons\Drafting;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 
@@ -75,13 +75,13 @@ final readonly class Plan
     private function rows(Builder $candidates, int $most): array
     {
         $rows = [];
-        $barred = Barred::now();
-        $choosing = new Choosing($this->offer, $this->rep);
+        $barred = EntriesInForce::now();
+        $choosing = new ContactChoice($this->offer, $this->rep);
         // Most are taken; so few more than are wanted are looked at first.
         $chunk = max(self::FEWEST, min(self::CHUNK, 2 * $most));
         for ($page = 1; count($rows) < $most; $page++) {
             $standings = Ranking::among($candidates, $page * $chunk)->with('account.places', 'account.industries')->forPage($page, $chunk)->get();
-            $contacts = Foremost::of($this->offer, $standings->toBase())->with('channels')->orderBy('id')->get();
+            $contacts = ForemostContacts::of($this->offer, $standings->toBase())->with('channels')->orderBy('id')->get();
             $choices = $choosing->of($standings->toBase(), $contacts);
             /** @var array<int|string, Contact> $byId */
             $byId = $contacts->keyBy('id')->all();
@@ -92,7 +92,7 @@ final readonly class Plan
                 $people = array_map(fn (int|string $id): Contact => $byId[$id], $choice->taken);
                 $contact = $people[0] ?? null;
                 $own = $lines[$standing->account_id];
-                $rows[] = new PlanRow($standing, $own, $contact, $contact === null ? null : Reach::of($contact, $barred), Drafting::of($this->offer, $standing->account->name, $contact, $own), array_slice($people, 1));
+                $rows[] = new PlanRow($standing, $own, $contact, $contact === null ? null : Reach::of($contact, $barred), Drafts::of($this->offer, $standing->account->name, $contact, $own), array_slice($people, 1));
             }
             if ($standings->count() < $chunk) {
                 break;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\View\Today;
 
+use App\Contacts\Reach;
 use App\Models\Contact;
 use App\Models\Standing;
-use App\View\Line;
-use App\View\Reach;
-use App\View\Say;
-use Luftig\Core\Firm\Industries;
+use App\Standings\SignalLine;
+use App\Support\Format;
+use Luftig\Core\Company\Industries;
 use Luftig\Core\Reason\Draft;
 
 /** An approach that is planned, as a row and as the one in focus. */
@@ -20,7 +20,7 @@ final readonly class PlanRow
     private const LINES = 6;
 
     /**
-     * @param  list<Line>  $lines
+     * @param  list<SignalLine>  $lines
      * @param  list<Contact>  $others  whom rule 9 takes beside the first
      */
     public function __construct(
@@ -45,7 +45,7 @@ final readonly class PlanRow
 
     public function priority(): string
     {
-        return Say::priority($this->standing->priority);
+        return Format::priority($this->standing->priority);
     }
 
     public function way(): string
@@ -53,7 +53,7 @@ final readonly class PlanRow
         return $this->reach?->label() ?? 'no contact known';
     }
 
-    /** @return list<Line> as many as a row has room for */
+    /** @return list<SignalLine> as many as a row has room for */
     public function barbs(): array
     {
         return array_slice($this->lines, 0, self::BARBS);
@@ -64,7 +64,7 @@ final readonly class PlanRow
         return max(0, count($this->lines) - self::BARBS);
     }
 
-    /** @return list<Line> */
+    /** @return list<SignalLine> */
     public function why(): array
     {
         return array_slice($this->lines, 0, self::LINES);
@@ -76,10 +76,10 @@ final readonly class PlanRow
         $account = $this->standing->account;
         $industry = $account->industries->first()?->code;
 
-        return Say::line(
+        return Format::line(
             $account->headquarters()?->city,
             $industry === null ? null : lcfirst(Industries::name($industry)),
-            $account->headcount === null ? null : Say::heads($account->headcount, $account->headcount_given),
+            $account->headcount === null ? null : Format::heads($account->headcount, $account->headcount_given),
         );
     }
 }

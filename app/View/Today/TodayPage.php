@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\View\Today;
 
+use App\KeepOut\EntriesInForce;
 use App\Models\Approach;
 use App\Models\Offer;
 use App\Models\User;
-use App\Standings\Barred;
-use App\View\Say;
+use App\Support\Format;
 use App\View\Ways;
 use Illuminate\Support\Collection;
 
@@ -86,7 +86,7 @@ final readonly class TodayPage
     private static function ways(?PlanRow $row): ?Ways
     {
         return $row === null ? null : Ways::toAccount(
-            $row->standing->account, $row->contact, $row->draft->words(), $row->draft->subject(), Barred::now(),
+            $row->standing->account, $row->contact, $row->draft->words(), $row->draft->subject(), EntriesInForce::now(),
         );
     }
 
@@ -94,7 +94,7 @@ final readonly class TodayPage
     {
         $left = $plan->left();
         if ($left > 0) {
-            return Say::count($left, 'approach', 'approaches').' left in your pace.';
+            return Format::count($left, 'approach', 'approaches').' left in your pace.';
         }
 
         return "Done for today: {$plan->usedToday()} of {$rep->pace} approaches made. Tomorrow begins with "

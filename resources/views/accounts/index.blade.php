@@ -1,4 +1,4 @@
-@use('App\View\Say')
+@use('App\Support\Format')
 <x-layout title="Accounts" at="accounts">
     <x-heading title="Accounts" :about="$page->offer->name">
         <x-form method="get" :to="route('accounts.index')" class="d-flex flex-wrap gap-2" role="search">

@@ -1,4 +1,4 @@
-@use('App\View\Say')
+@use('App\Support\Format')
 <x-layout :title="$page->account->name" at="accounts">
     <div class="d-flex flex-wrap justify-content-between small">
         <x-back :to="$page->back()">{{ $page->backTo() }}</x-back>
@@ -25,7 +25,7 @@
         @if ($page->standing)
             <div class="col-lg-5 hstack gap-3 align-items-start">
                 <div class="text-center"><span class="font-figure fs-1
-                    fw-bold">{{ Say::priority($page->standing->priority) }}</span><br>
+                    fw-bold">{{ Format::priority($page->standing->priority) }}</span><br>
                     <span class="small text-body-secondary">priority</span></div>
                 <div class="flex-grow-1"><x-parts :standing="$page->standing" /></div>
             </div>

@@ -1,3 +1,3 @@
 @props(['time', 'short' => false])
-<time class="text-nowrap" datetime="{{ $time->toIso8601ZuluString() }}" title="{{ App\View\Say::moment($time) }}">{{
-    $short ? App\View\Say::short($time) : App\View\Say::ago($time) }}</time>
+<time class="text-nowrap" datetime="{{ $time->toIso8601ZuluString() }}" title="{{ App\Support\Format::moment($time) }}">{{
+    $short ? App\Support\Format::short($time) : App\Support\Format::ago($time) }}</time>

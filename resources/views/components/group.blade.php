@@ -45,7 +45,7 @@
     @if ($group->unseen > 0)
         <p class="small text-body-secondary pt-2">
             <a href="{{ $parts->all($account) }}">{{
-                App\View\Say::count($group->unseen, 'more person', 'more people') }}</a>
+                App\Support\Format::count($group->unseen, 'more person', 'more people') }}</a>
         </p>
     @endif
     <datalist id="people-of-group">@foreach ($names as $name)<option>{{ $name }}</option>@endforeach</datalist>

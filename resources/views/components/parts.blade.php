@@ -8,7 +8,7 @@
                 <svg class="text-primary" width="5" height="38" viewBox="0 0 5 1" preserveAspectRatio="none"
                     aria-hidden="true">
                     <rect y="{{ 1 - $value }}" width="5" height="{{ $value }}" fill="currentColor"/></svg>
-                <div><span class="font-figure fs-4 fw-semibold">{{ App\View\Say::part($value) }}</span><br>
+                <div><span class="font-figure fs-4 fw-semibold">{{ App\Support\Format::part($value) }}</span><br>
                     <span class="small text-body-secondary">{{ $name }}</span></div>
             </div>
         </div>

@@ -2,6 +2,6 @@
 @props(['share', 'label' => null, 'tone' => 'primary'])
 <div {{ $attributes->class('progress') }} @if ($label) role="progressbar" aria-label="{{ $label }}" aria-valuemin="0"
     aria-valuemax="100"
-    aria-valuenow="{{ App\View\Say::hundredths($share) }}" @else aria-hidden="true" @endif>
-    <svg class="progress-bar bg-{{ $tone }}" width="{{ App\View\Say::hundredths($share) }}%" height="100%"></svg>
+    aria-valuenow="{{ App\Support\Format::hundredths($share) }}" @else aria-hidden="true" @endif>
+    <svg class="progress-bar bg-{{ $tone }}" width="{{ App\Support\Format::hundredths($share) }}%" height="100%"></svg>
 </div>

@@ -18,7 +18,7 @@
     <x-section title="Reasons and approaches">
         @foreach ($page->reasons as $reason)
             <p class="small border-bottom py-2"><a href="{{ route('reasons.show',
-                $reason) }}">{{ App\View\Say::cut($reason->words, 90) }}</a>
+                $reason) }}">{{ App\Support\Format::cut($reason->words, 90) }}</a>
                 <span class="text-body-secondary">{{ $reason->user->name }}, <x-ago
                     :time="$reason->created_at" /></span></p>
         @endforeach

@@ -1,4 +1,4 @@
-@use('App\View\Say')
+@use('App\Support\Format')
 <x-layout :title="$page->contact->name()" at="contacts">
     <x-back :to="route('accounts.show', $page->account).'#group'">{{ $page->account->name }}</x-back>
     <div class="row g-3">
@@ -16,11 +16,11 @@
         @if ($page->row)
             <div class="col-lg-5 d-flex gap-4 align-items-center justify-content-lg-end">
                 <div><span class="font-figure fs-1
-                    fw-bold">{{ Say::priority($page->row->ranked?->priority) }}</span><br>
+                    fw-bold">{{ Format::priority($page->row->ranked?->priority) }}</span><br>
                     <span class="small text-body-secondary">priority</span></div>
                 <div><span class="font-figure fs-4 fw-semibold">{{ $page->part() }}</span><br>
                     <span class="small text-body-secondary">{{ $page->partBy() }}</span></div>
-                <div><span class="font-figure fs-4 fw-semibold">{{ Say::part($page->row->reach->access) }}</span><br>
+                <div><span class="font-figure fs-4 fw-semibold">{{ Format::part($page->row->reach->access) }}</span><br>
                     <span class="small text-body-secondary">Access</span></div>
             </div>
         @endif

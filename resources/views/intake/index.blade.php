@@ -17,7 +17,7 @@
                 <div class="d-flex flex-wrap gap-3 align-items-center"><x-button kind="primary" id="file-send"
                     ::disabled="told !== ''">Look at it</x-button>
                     <span class="small text-body-secondary">Templates to fill:
-                        @foreach (App\Intake\IntakeKind::cases() as $kind)<a
+                        @foreach (App\Models\IntakeKind::cases() as $kind)<a
                         href="{{ route('intake.template', $kind->value) }}">{{ $kind->value }}</a>@unless ($loop->last),
                         @endunless @endforeach</span></div>
             </x-form>

@@ -19,7 +19,7 @@
                                 $relation->email ?? $relation->profile ?? $relation->domain }}</span></td>
                             <td class="small">{{ $relation->user->name }}<br><span
                                 class="text-body-secondary">{{ $page->about($relation) }}</span></td>
-                            <td class="text-end">{{ App\View\Say::percent($relation->strength()) }}</td>
+                            <td class="text-end">{{ App\Support\Format::percent($relation->strength()) }}</td>
                             <td class="small">@if ($relation->contact)<a
                                 href="{{ route('contacts.show',
                                 $relation->contact) }}">{{ $relation->contact->account->name }}</a>

@@ -1,4 +1,4 @@
-@use('App\View\Say')
+@use('App\Support\Format')
 @if ($row = $page->focus)
     <section class="card card-body vstack gap-3" aria-label="{{ $row->standing->account->name }}"
         data-focused="{{ $row->standing->account_id }}">

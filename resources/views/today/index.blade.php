@@ -1,8 +1,8 @@
-@use('App\View\Say')
+@use('App\Support\Format')
 <x-layout title="Today" at="today">
     <div class="row g-4" x-data="rows" @keydown.window="press" @htmx:after-swap.window="opened">
         <div class="col-lg-8">
-            <x-heading title="Today" :about="Say::weekday(now())" />
+            <x-heading title="Today" :about="Format::weekday(now())" />
             <p class="text-body-tertiary mt-2">{{ $page->lead }}
                 @if ($page->isDone)<a href="/accounts">The ranking</a> shows the rest.@endif
                 @if ($page->hurry)<strong>{{ $page->hurry }}</strong>@endif</p>

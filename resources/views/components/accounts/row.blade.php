@@ -18,9 +18,9 @@
         @endif
     </td>
     <td class="text-end text-nowrap" title="{{ $row->bounds() }}">{{ $row->fit() }}</td>
-    <td class="text-end">{{ App\View\Say::part($row->standing->timing()) }}</td>
-    <td class="text-end">{{ App\View\Say::part($row->standing->access) }}</td>
-    @if ($ranked)<td class="small text-nowrap">{{ App\View\Say::hurry($row->standing->act_by) }}</td>@endif
+    <td class="text-end">{{ App\Support\Format::part($row->standing->timing()) }}</td>
+    <td class="text-end">{{ App\Support\Format::part($row->standing->access) }}</td>
+    @if ($ranked)<td class="small text-nowrap">{{ App\Support\Format::hurry($row->standing->act_by) }}</td>@endif
     <td class="small">{{ $row->owner() }}</td>
     <td class="small">@if ($row->approached())<x-ago :time="$row->approached()" />@endif</td>
     @if ($ranked)<td class="small text-end text-nowrap">{{ $row->moved() }}</td>@endif

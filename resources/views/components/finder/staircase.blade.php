@@ -6,7 +6,7 @@
         <li class="stair">
             <div class="well"><div class="column"><svg width="100%" height="{{ $page->height() }}"
                 aria-hidden="true"></svg>
-                <span class="figure">{{ App\View\Say::number($page->everybody) }}</span></div></div>
+                <span class="figure">{{ App\Support\Format::number($page->everybody) }}</span></div></div>
             <div class="under"><span class="small text-body-secondary">all
                 {{ $page->search->subject->value }}</span></div>
         </li>

@@ -1,13 +1,13 @@
 @props(['row'])
-@use('Luftig\Core\Profile\Field')
-@use('Luftig\Core\Profile\Mode')
+@use('Luftig\Core\Fit\CriterionField')
+@use('Luftig\Core\Fit\Mode')
 @use('App\View\Choices')
 <div class="border-bottom py-3" data-one>
     <div class="row g-2 align-items-end">
         <x-field width="col-6 col-md-4" label="Name of the criterion" :name="$row->name('name')"
             :value="$row->given('name')" maxlength="100" />
         <x-field width="col-6 col-md-4" label="Looks at" :name="$row->name('field')"
-            :options="Choices::of(Field::class)" :value="$row->field()->value"
+            :options="Choices::of(CriterionField::class)" :value="$row->field()->value"
             hx-get="{{ route('rules.values', ['key' => $row->key]) }}" hx-target="next .criterion-values"
                 hx-trigger="change"
             hx-sync="this:replace" />

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Finder;
+
+use App\KeepOut\EntriesInForce;
+use App\Models\Account;
+use App\Models\Channel;
+use App\Models\Contact;
+use App\Models\Offer;
+use App\Models\Standing;
+use Illuminate\Support\Collection;
+use Luftig\Core\Buying\Part;
+use Luftig\Core\Reach\ChannelType;
+use Luftig\Core\Search\Subject;
+
+/** Those who were found, with what is shown of them, in the order given. */
+final readonly class ResultRows
+{
+    /** @var array<int, array{float, string}> contact → priority and part */
+    private array $ranked;
+
+    /**
+     * @param  Collection<int, Standing>  $standings  by account
+     * @param  list<Account|Contact>  $records
+     */
+    private function __construct(public array $records, public Collection $standings, private EntriesInForce $barred)
+    {
+        $ranked = [];
+        foreach ($standings as $standing) {
+            foreach ($standing->contacts ?? [] as [$id, $priority, $part]) {
+                $ranked[$id] = [$priority, $part];
+            }
+        }
+        $this->ranked = $ranked;
+    }
+
+    /** @param  list<int>  $ids */
+    public static function of(Offer $offer, Subject $subject, array $ids): self
+    {
+        $found = $subject === Subject::Accounts
+            ? Account::query()->with('places', 'industries', 'owner')->withCount('contacts')->whereIn('id', $ids)->get()->keyBy('id')
+            : Contact::query()->with('account.places', 'account.industries', 'account.owner', 'channels', 'posts.account')->whereIn('id', $ids)->get()->keyBy('id');
+        $records = array_values(array_filter(array_map(fn (int $id) => $found[$id] ?? null, $ids)));
+        $accounts = array_map(fn (Account|Contact $record): int => $record instanceof Account ? $record->id : $record->account_id, $records);
+
+        return new self($records, Standing::query()->with('account')->where('offer_id', $offer->id)->whereIn('account_id', $accounts)->get()->keyBy('account_id'), EntriesInForce::now());
+    }
+
+    public function standing(Account|Contact $record): ?Standing
+    {
+        return $this->standings[$record instanceof Account ? $record->id : $record->account_id] ?? null;
+    }
+
+    public function part(Contact $contact): ?Part
+    {
+        return Part::tryFrom($this->ranked[$contact->id][1] ?? '');
+    }
+
+    /** What of somebody may be written to or called, the first of its type. */
+    public function channel(Contact $contact, ChannelType $type): ?Channel
+    {
+        return $contact->channels->first(fn (Channel $channel): bool => $channel->type === $type && $this->barred->address($channel->value) === null);
+    }
+
+    /** Why an account, or a person, is not to be approached. */
+    public function keptOut(Account|Contact $record): ?string
+    {
+        $account = $record instanceof Account ? $record : $record->account;
+
+        return $this->barred->account($account->id, $account->domain) ?? ($record instanceof Account ? null : $this->barred->contact($record->id)
+            ?? $this->barred->all(...$record->channels->where('type', ChannelType::Email)->pluck('value')->all()));
+    }
+
+    /** Whether the person asked not to be contacted, so that nothing of theirs is given out. */
+    public function asked(Account|Contact $record): bool
+    {
+        return $record instanceof Contact && $this->barred->asked($record->id);
+    }
+
+    /** The priority of an account, or of a contact. */
+    public function priority(Account|Contact $record): ?float
+    {
+        return $record instanceof Account ? $this->standing($record)?->priority : $this->ranked[$record->id][0] ?? null;
+    }
+}

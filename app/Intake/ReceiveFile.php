@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Models\Intake;
+use App\Models\IntakeKind;
+use App\Models\IntakeState;
+use App\Models\User;
+use App\Support\Folder;
+use Illuminate\Support\Str;
+
+/** Accepts a file: finds out how it is written and what it most likely holds. */
+final class ReceiveFile
+{
+    /** @throws UnreadableFile */
+    public static function file(string $path, string $name, ?User $by, ?IntakeKind $kind = null): Intake
+    {
+        $folder = config('luftig.intakes');
+        Folder::make($folder);
+        $copy = Str::ulid().'.csv';
+        $cards = CardFile::is($path) ? $folder.'/'.$copy.'.cards' : null;
+        try {
+            if ($cards !== null) {
+                CardFile::asCsv($path, $cards);
+                $kind ??= IntakeKind::Contacts;
+            }
+            $file = TextFile::take($cards ?? $path, $folder.'/'.$copy);
+        } catch (UnreadableFile $e) {
+            @unlink($folder.'/'.$copy);
+            throw $e;
+        } finally {
+            $cards === null || @unlink($cards);
+        }
+        $kind ??= Mapping::kind($file->columns, $name);
+
+        return Intake::query()->create([
+            'user_id' => $by?->id, 'kind' => $kind, 'name' => mb_substr($name, 0, 190), 'path' => $copy,
+            'checksum' => (string) sha1_file($folder.'/'.$copy), 'bytes' => filesize($folder.'/'.$copy) ?: 0,
+            'format' => ['encoding' => $file->encoding, 'delimiter' => $file->delimiter, 'columns' => $file->columns],
+            'mapping' => Mapping::guess($kind, $file->columns), 'state' => IntakeState::Draft,
+        ])->refresh();
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+/** What the rows of one kind of file mean, and how they become facts. */
+interface RowReader
+{
+    /** @return array<string, FileColumn> by field */
+    public static function columns(): array;
+
+    /**
+     * What one row says; what it leaves blank is absent.
+     *
+     * @param  array<string, string>  $cells  by field, trimmed, not empty
+     * @return array<string, mixed>
+     *
+     * @throws RejectedRow
+     */
+    public function read(array $cells): array;
+
+    /**
+     * What tells a record from the others of its file.
+     *
+     * @param  array<string, mixed>  $record
+     */
+    public function key(array $record): string;
+
+    /**
+     * Joins records to what is there, within the caller's transaction.
+     *
+     * @param  array<int, array<string, mixed>>  $records  by line, each key once
+     */
+    public function store(array $records, Ledger $ledger): Tally;
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lists;
+
+use App\Finder\Search;
+use App\Models\KeptList;
+use App\Models\Offer;
+use App\Models\User;
+use App\Support\Bulk;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Search\Subject;
+
+/** Keeps what a search finds as a list that remembers how it was made. */
+final class KeepResults
+{
+    /**
+     * @param  list<int>|null  $only  of those found; null: all
+     * @param  int|null  $perAccount  of contacts at most so many at one account
+     */
+    public static function asList(Offer $offer, Search $search, string $name, User $by, ?array $only = null, ?int $perAccount = null): KeptList
+    {
+        $ids = self::found($search, $perAccount);
+        if ($only !== null) {
+            $ids = array_values(array_intersect($ids, $only));
+        }
+
+        return self::keep(['offer_id' => $offer->id, 'name' => $name, 'subject' => $search->subject->value, 'search' => http_build_query($search->parameters()), 'per_account' => $perAccount, 'user_id' => $by->id], $ids);
+    }
+
+    /**
+     * A part of a list as a list of its own, which says the same of how it was made.
+     *
+     * @param  list<int>  $ids
+     */
+    public static function part(KeptList $list, string $label, array $ids, User $by): KeptList
+    {
+        $name = mb_substr("{$list->name} · $label", 0, 90);
+        for ($n = 2, $free = $name; KeptList::query()->where('offer_id', $list->offer_id)->where('name', $free)->exists(); $n++) {
+            $free = "$name ($n)";
+        }
+
+        return self::keep(['name' => $free, 'user_id' => $by->id] + $list->only('offer_id', 'subject', 'search', 'per_account'), $ids);
+    }
+
+    /**
+     * @param  array<string, mixed>  $columns
+     * @param  list<int>  $ids
+     */
+    private static function keep(array $columns, array $ids): KeptList
+    {
+        return DB::transaction(function () use ($columns, $ids): KeptList {
+            $list = KeptList::query()->create($columns);
+            Bulk::insert('list_members', ['list_id', 'record_id', 'position'], array_map(fn (int $id, int $position): array => [$list->id, $id, $position], $ids, array_keys($ids)));
+
+            return $list;
+        });
+    }
+
+    /** @return list<int> what a search finds, at most so many contacts of one account; the best first */
+    public static function found(Search $search, ?int $perAccount): array
+    {
+        return $perAccount === null || $search->subject === Subject::Accounts ? $search->ids() : self::fewOfEach($search->ids(), $perAccount);
+    }
+
+    /**
+     * @param  list<int>  $contacts  the best first
+     * @return list<int>
+     */
+    private static function fewOfEach(array $contacts, int $most): array
+    {
+        $at = [];
+        foreach (array_chunk($contacts, 5000) as $ids) {
+            $at += DB::table('contacts')->whereIn('id', $ids)->pluck('account_id', 'id')->all();
+        }
+        $taken = [];
+
+        return array_values(array_filter($contacts, function (int $id) use ($at, &$taken, $most): bool {
+            $account = $at[$id] ?? 0;
+            $taken[$account] = ($taken[$account] ?? 0) + 1;
+
+            return $taken[$account] <= $most;
+        }));
+    }
+}

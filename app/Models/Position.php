@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A present or past post of a contact.
+ *
+ * @property int $id
+ * @property int $contact_id
+ * @property int|null $account_id
+ * @property string|null $company
+ * @property string|null $title
+ * @property int $reading what the title says, packed
+ * @property string|null $company_key
+ * @property bool $by_hand
+ * @property CarbonImmutable|null $since
+ * @property CarbonImmutable|null $until
+ * @property-read Account|null $account
+ */
+final class Position extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['since' => 'date', 'until' => 'date', 'by_hand' => 'boolean'];
+
+    /** @return BelongsTo<Account, $this> */
+    public function account(): BelongsTo
+    {
+        return $this->belongsTo(Account::class);
+    }
+
+    /** The company by domain or name, where it is not the one a contact is at. */
+    public function elsewhere(Contact $contact): ?string
+    {
+        return $this->account_id === $contact->account_id ? null : $this->account->domain ?? $this->company;
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reasons;
+
+use App\Models\Account;
+use App\Models\Contact;
+use App\Models\Offer;
+use App\Models\Reason;
+use App\Models\Standing;
+use App\Models\User;
+use App\Standings\RuleBook;
+use App\Standings\SignalLine;
+use Carbon\CarbonImmutable;
+
+/** Freezes a reason with what it rests on, and says when it expires (rule 19). */
+final class RecordReason
+{
+    private const DAYS_OF_FACTS = 60;
+
+    /**
+     * @param  list<SignalLine>  $lines  the signals that the words mention
+     * @param  list<string>  $facts  facts that the words mention
+     */
+    public static function record(Offer $offer, Account $account, ?Contact $contact, User $by, Standing $standing, string $words, ?string $channel, array $lines, array $facts): Reason
+    {
+        $catalogue = RuleBook::catalogueOf($offer->rules ?? throw new \LogicException('An offer without rules has no reasons.'));
+
+        return Reason::query()->create([
+            'offer_id' => $offer->id, 'account_id' => $account->id, 'contact_id' => $contact?->id, 'user_id' => $by->id, 'words' => $words, 'channel' => $channel,
+            'expires_on' => self::expiry($standing, array_map(fn (SignalLine $line): CarbonImmutable => $line->freshUntil($catalogue), $lines)),
+            'evidence' => [
+                'account' => ['name' => $account->name, 'domain' => $account->domain],
+                'contact' => $contact === null ? null : ['name' => $contact->name(), 'title' => $contact->title],
+                'standing' => ['priority' => $standing->priority, 'fit' => $standing->fit, 'push' => $standing->push, 'access' => $standing->access, 'act_by' => $standing->act_by?->toDateString(), 'rules' => $standing->rule_set_id],
+                'signals' => array_map(fn (SignalLine $line): array => [
+                    'id' => $line->signal->id, 'kind' => $line->kind->value, 'title' => $line->signal->title, 'occurred_at' => $line->signal->occurred_at->toIso8601ZuluString(),
+                    'source' => $line->signal->source, 'quote' => $line->signal->quote, 'link' => $line->signal->link, 'freshness' => $line->freshness, 'push' => $line->push, 'fresh_until' => $line->freshUntil($catalogue)->toDateString(),
+                ], $lines),
+                'facts' => $facts,
+            ],
+        ]);
+    }
+
+    /** @param  list<CarbonImmutable>  $freshUntil first days on which what it rests on is no longer fresh */
+    private static function expiry(Standing $standing, array $freshUntil): CarbonImmutable
+    {
+        if ($freshUntil === []) {
+            return CarbonImmutable::today()->addDays(self::DAYS_OF_FACTS);
+        }
+        $first = min($freshUntil);
+
+        // An act-by day that lies behind us no longer says anything about these words.
+        return $standing->act_by !== null && $standing->act_by > today() ? $first->min($standing->act_by) : $first;
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reasons;
+
+use App\Models\Account;
+use App\Models\Technology;
+
+/** What is known of an account without a date, as words can rest on it (rule 19). */
+final class UndatedFacts
+{
+    /** @return list<string> */
+    public static function of(Account $account): array
+    {
+        $account->loadMissing('technologies');
+
+        return array_values(array_filter([
+            ...$account->technologies->map(fn (Technology $technology): string => 'runs '.$technology->name),
+            ...collect(explode('; ', (string) $account->keywords))->filter()
+                ->map(fn (string $phrase): string => "says “{$phrase}” of itself"),
+            $account->sites > 1 ? 'has '.$account->sites.' sites' : null,
+        ]));
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Locale;
+use Luftig\Core\Text\Fold;
+use ResourceBundle;
+
+/** Names of countries in the languages of our files. */
+final class Countries
+{
+    private const LANGUAGES = ['en', 'de', 'sv', 'da', 'nb', 'nl', 'pl', 'fi', 'fr', 'cs', 'et', 'lv', 'lt'];
+
+    /** @var array<string, string>|null */
+    private static ?array $codes = null;
+
+    /** ISO 3166-1 alpha-2, or null. */
+    public static function code(string $name): ?string
+    {
+        static $known = [];
+        $codes = self::$codes ??= self::read();
+
+        return $known[$name] ??= $codes[Fold::letters(trim($name))] ?? null;
+    }
+
+    public static function name(?string $code): string
+    {
+        return $code === null ? '' : (string) Locale::getDisplayRegion('-'.$code, 'en');
+    }
+
+    /** @return array<string, string> code → English name */
+    public static function all(): array
+    {
+        $names = [];
+        foreach (ResourceBundle::create('en', 'ICUDATA-region')?->get('Countries') ?? [] as $code => $name) {
+            if (preg_match('/^[A-Z]{2}$/', (string) $code)) {
+                $names[(string) $code] = (string) $name;
+            }
+        }
+
+        return $names;
+    }
+
+    /** @return array<string, string> */
+    private static function read(): array
+    {
+        $codes = ['uk' => 'GB', 'england' => 'GB', 'usa' => 'US', 'holland' => 'NL'];
+        foreach (self::LANGUAGES as $language) {
+            foreach (ResourceBundle::create($language, 'ICUDATA-region')?->get('Countries') ?? [] as $code => $name) {
+                if (preg_match('/^[A-Z]{2}$/', (string) $code)) {
+                    $codes[Fold::letters((string) $name)] ??= (string) $code;
+                    $codes[strtolower((string) $code)] ??= (string) $code;
+                }
+            }
+        }
+
+        return $codes;
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Luftig\Core\Fit;
+
+use Luftig\Core\Geo\Coordinates;
+use Luftig\Core\Text\Fold;
+
+/** What is known of an account when its fit is asked. Null, and an empty list, mean unknown. */
+final class AccountFacts
+{
+    private ?string $line = null;
+
+    /**
+     * @param  float|null  $revenue  EUR a year
+     * @param  float|null  $growth  of headcount over a year, as a fraction
+     * @param  list<string>  $industries  ISIC codes, the main one first
+     * @param  list<string>  $technologies
+     */
+    public function __construct(
+        public readonly ?int $headcount = null,
+        public readonly ?float $revenue = null,
+        public readonly ?float $growth = null,
+        public readonly ?int $sites = null,
+        public readonly array $industries = [],
+        public readonly ?string $country = null,
+        public readonly ?string $region = null,
+        public readonly ?string $postalCode = null,
+        public readonly ?Coordinates $place = null,
+        public readonly array $technologies = [],
+        public readonly ?string $text = null,
+    ) {
+    }
+
+    /** The text as folded words, made once; null where there is none. */
+    public function line(): ?string
+    {
+        if ($this->text === null || trim($this->text) === '') {
+            return null;
+        }
+
+        return $this->line ??= Fold::line($this->text);
+    }
+}

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Luftig\Core\Index;
+
+use Luftig\Core\Search\Subject;
+
+/** Where accounts and contacts stand in an index: on pages, and in levels over them (Indexer). */
+final class Layout
+{
+    /** So few accounts are looked for one by one. */
+    private const SOUGHT = 1000;
+
+    /** Bytes of ids that are searched at once. */
+    private const BLOCK = 1024;
+
+    public readonly int $pages;
+
+    /** @var array<int, int>|null page → account */
+    private ?array $accounts = null;
+
+    public function __construct(private readonly Pieces $pieces)
+    {
+        /** @var array{1: int} $pages */
+        $pages = unpack('P', $pieces->store->get('pages') ?? pack('P', 0));
+        $this->pages = $pages[1];
+    }
+
+    /**
+     * The pages of these accounts.
+     *
+     * @param  list<int>  $accounts
+     */
+    public function pagesOf(array $accounts): Bitmap
+    {
+        $pages = [];
+        if (count($accounts) < self::SOUGHT) {
+            $ids = $this->pieces->get('accounts');
+            foreach ($accounts as $account) {
+                for ($page = Pieces::lowest($ids, $account); 4 * $page < strlen($ids) && Pieces::number($ids, $page) === $account; $page++) {
+                    $pages[] = $page;
+                }
+            }
+
+            return Bitmap::of($pages);
+        }
+        $wanted = array_fill_keys($accounts, true);
+        foreach ($this->accounts() as $page => $id) {
+            if (isset($wanted[$id])) {
+                $pages[] = $page;
+            }
+        }
+
+        return Bitmap::of($pages);
+    }
+
+    /** All contacts on these pages. */
+    public function spread(Bitmap $pages): Bitmap
+    {
+        return $pages->isEmpty() ? $pages : $pages->repeated(Indexer::LEVELS, $this->pages)->and($this->pieces->set('c:all'));
+    }
+
+    /** How many accounts contacts are at. */
+    public function accountsOf(Bitmap $contacts): int
+    {
+        $pages = array_reduce($contacts->stretches($this->pages), static fn (Bitmap $all, Bitmap $level): Bitmap => $all->or($level), Bitmap::none());
+        $first = $this->pieces->set('a:first');
+        $ids = [];
+        foreach ($pages->without($first)->positions() as $page) {
+            $ids[$this->accounts()[$page]] = true;
+        }
+        // Pages after the first count unless the first of their account counts already.
+        foreach ($ids === [] ? [] : $pages->and($first)->positions() as $page) {
+            unset($ids[$this->accounts()[$page]]);
+        }
+
+        return $pages->countWith($first) + count($ids);
+    }
+
+    /** @return array<int, int> */
+    public function accounts(): array
+    {
+        return $this->accounts ??= array_values(unpack('V*', $this->pieces->get('accounts')) ?: []);
+    }
+
+    public function id(int $place, Subject $subject): int
+    {
+        return $subject === Subject::Accounts ? $this->accounts()[$place] : Pieces::number($this->pieces->store->part('c:ids', 4 * $place, 4), 0);
+    }
+
+    /**
+     * Where these contacts stand, as far as they do.
+     *
+     * @param  list<int>  $ids
+     */
+    public function placesOf(array $ids): Bitmap
+    {
+        $known = $this->pieces->get('by id');
+        $places = $this->pieces->get('places by id');
+        sort($ids);
+        $found = [];
+        $block = '';
+        $start = 0;
+        $last = -1;
+        foreach ($ids as $id) {
+            if ($id > $last) {
+                $start = Pieces::lowest($known, $id);
+                $block = substr($known, 4 * $start, self::BLOCK);
+                if ($block === '') {
+                    break;
+                }
+                $last = Pieces::number($block, intdiv(strlen($block), 4) - 1);
+            }
+            // A string is searched many times as fast as numbers are compared.
+            $bytes = pack('V', $id);
+            $at = strpos($block, $bytes);
+            while ($at !== false && $at % 4 !== 0) {
+                $at = strpos($block, $bytes, $at + 1);
+            }
+            if ($at !== false) {
+                $found[] = Pieces::number($places, $start + intdiv($at, 4));
+            }
+        }
+
+        return Bitmap::of($found);
+    }
+}
