@@ -67,9 +67,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/contacts/{contact}/known.json', [ContactExportController::class, 'known'])->name('contacts.known');
     Route::post('/contacts/{contact}/reservation', [ReservationController::class, 'store'])->name('reservations.store');
     Route::delete('/contacts/{contact}/reservation', [ReservationController::class, 'destroy'])->name('reservations.destroy');
-    Route::post('/contacts/{contact}/posts', [PositionController::class, 'store'])->name('posts.store');
-    Route::patch('/contacts/{contact}/posts/{post}', [PositionController::class, 'update'])->scopeBindings()->name('posts.update');
-    Route::delete('/contacts/{contact}/posts/{post}', [PositionController::class, 'destroy'])->scopeBindings()->name('posts.destroy');
+    Route::post('/contacts/{contact}/positions', [PositionController::class, 'store'])->name('positions.store');
+    Route::patch('/contacts/{contact}/positions/{position}', [PositionController::class, 'update'])->scopeBindings()->name('positions.update');
+    Route::delete('/contacts/{contact}/positions/{position}', [PositionController::class, 'destroy'])->scopeBindings()->name('positions.destroy');
     Route::post('/titles', [TitleLessonController::class, 'store'])->name('titles.store');
     Route::delete('/titles/{lesson}', [TitleLessonController::class, 'destroy'])->name('titles.destroy');
     Route::patch('/doubles/{double}', [DoubleController::class, 'update'])->name('doubles.update');

@@ -20,7 +20,7 @@ use Luftig\Core\Signal\Kind;
 use stdClass;
 
 /**
- * The signals that follow from people's posts: made, changed and withdrawn as posts, customers and buyer roles change.
+ * The signals that follow from people's positions: made, changed and withdrawn as positions, customers and buyer roles change.
  * A signal that a file brought of the same person and kind at about the same time stands for it.
  */
 final class CareerSignals
@@ -58,14 +58,14 @@ final class CareerSignals
     public function refreshAt(int ...$accounts): void
     {
         $keys = DB::table('accounts')->whereIn('id', $accounts)->pluck('name_key')->filter()->all();
-        $this->refresh(DB::table('posts')->whereIn('account_id', $accounts)->orWhereIn('company_key', $keys)->distinct()->pluck('contact_id')->all());
+        $this->refresh(DB::table('positions')->whereIn('account_id', $accounts)->orWhereIn('company_key', $keys)->distinct()->pluck('contact_id')->all());
     }
 
     public function refreshAll(): void
     {
         $last = 0;
         do {
-            $ids = DB::table('posts')->where('contact_id', '>', $last)->groupBy('contact_id')->havingRaw('COUNT(*) > 1')->orderBy('contact_id')->limit(self::CHUNK)->pluck('contact_id')->all();
+            $ids = DB::table('positions')->where('contact_id', '>', $last)->groupBy('contact_id')->havingRaw('COUNT(*) > 1')->orderBy('contact_id')->limit(self::CHUNK)->pluck('contact_id')->all();
             $this->refresh($ids);
             $last = end($ids);
         } while (count($ids) === self::CHUNK);
@@ -77,26 +77,26 @@ final class CareerSignals
      */
     private function wanted(array $ids): array
     {
-        $posts = [];
-        foreach (DB::table('posts')->leftJoin('accounts', 'accounts.id', '=', 'posts.account_id')->whereIn('contact_id', $ids)->get(['contact_id', 'posts.account_id', 'accounts.name', 'accounts.merged_into', 'company', 'company_key', 'title', 'reading', 'since', 'until']) as $post) {
-            $posts[$post->contact_id][] = $post;
+        $positions = [];
+        foreach (DB::table('positions')->leftJoin('accounts', 'accounts.id', '=', 'positions.account_id')->whereIn('contact_id', $ids)->get(['contact_id', 'positions.account_id', 'accounts.name', 'accounts.merged_into', 'company', 'company_key', 'title', 'reading', 'since', 'until']) as $position) {
+            $positions[$position->contact_id][] = $position;
         }
-        $posts = array_filter($posts, fn (array $own): bool => count($own) > 1);
-        if ($posts === []) {
+        $positions = array_filter($positions, fn (array $own): bool => count($own) > 1);
+        if ($positions === []) {
             return [];
         }
-        $byName = $this->accountsByName($posts);
+        $byName = $this->accountsByName($positions);
         $brought = [];
-        foreach (DB::table('signals')->where('derived', false)->whereIn('contact_id', array_keys($posts))->whereIn('kind', self::KINDS)->get(['contact_id', 'kind', 'occurred_at']) as $row) {
+        foreach (DB::table('signals')->where('derived', false)->whereIn('contact_id', array_keys($positions))->whereIn('kind', self::KINDS)->get(['contact_id', 'kind', 'occurred_at']) as $row) {
             $brought[$row->contact_id.$row->kind][] = self::day($row->occurred_at);
         }
         $wanted = [];
         $people = DB::table('contacts')->join('accounts', 'accounts.id', '=', 'contacts.account_id')->leftJoin('places', fn ($join) => $join->on('places.account_id', '=', 'accounts.id')->where('headquarters', true))
             ->leftJoin('account_industry', fn ($join) => $join->on('account_industry.account_id', '=', 'accounts.id')->where('position', 0))
-            ->whereIn('contacts.id', array_keys($posts))->whereNull('contacts.merged_into')->whereNull('accounts.merged_into')
+            ->whereIn('contacts.id', array_keys($positions))->whereNull('contacts.merged_into')->whereNull('accounts.merged_into')
             ->get(['contacts.id', 'contacts.account_id', 'first_name', 'last_name', 'contacts.confidence', 'headcount', 'places.country', 'code']);
         foreach ($people as $person) {
-            $career = Career::at($person->account_id, array_map(fn (stdClass $post): PositionHeld => $this->held($post, $byName), $posts[$person->id]));
+            $career = Career::at($person->account_id, array_map(fn (stdClass $position): PositionHeld => $this->held($position, $byName), $positions[$person->id]));
             if ($career->now?->since === null || $career->now->since < self::day($this->now->subDays(self::DAYS)->toDateString())) {
                 continue;
             }
@@ -106,7 +106,7 @@ final class CareerSignals
                         continue 2;
                     }
                 }
-                $from = $signal->from === null ? null : collect($posts[$person->id])->first(fn (stdClass $post): bool => $post->title === $signal->from->text && self::optionalDay($post->since) === $signal->from->since);
+                $from = $signal->from === null ? null : collect($positions[$person->id])->first(fn (stdClass $position): bool => $position->title === $signal->from->text && self::optionalDay($position->since) === $signal->from->since);
                 $wanted[sha1("derived|{$person->id}|{$signal->kind->value}|$offer")] = [
                     'account_id' => $person->account_id, 'contact_id' => $person->id, 'kind' => $signal->kind->value, 'offer_id' => $offer,
                     'title' => mb_substr(self::says($signal->kind, trim("$person->first_name $person->last_name"), $career->now->text, $from === null ? null : $from->name ?? $from->company), 0, 255),
@@ -155,7 +155,7 @@ final class CareerSignals
         foreach ($wanted as $fingerprint => $signal) {
             $existing = $there[$fingerprint] ?? null;
             if ($existing === null) {
-                $new[] = [...array_values($signal), 'posts', true, $now, $fingerprint, $now, $now];
+                $new[] = [...array_values($signal), 'positions', true, $now, $fingerprint, $now, $now];
             } elseif (array_filter(['account_id', ...self::FIELDS], fn (string $field): bool => $signal[$field] != $existing->$field) !== []) {
                 DB::table('signals')->where('id', $existing->id)->update(array_intersect_key($signal, array_flip(['account_id', ...self::FIELDS])) + ['updated_at' => $now]);
                 $touched[] = $existing->account_id;
@@ -171,24 +171,24 @@ final class CareerSignals
     }
 
     /**
-     * Companies that posts name and that are accounts; a name that two accounts have is nobody's.
+     * Companies that positions name and that are accounts; a name that two accounts have is nobody's.
      *
-     * @param  array<int, list<stdClass>>  $posts
+     * @param  array<int, list<stdClass>>  $positions
      * @return array<string, int>
      */
-    private function accountsByName(array $posts): array
+    private function accountsByName(array $positions): array
     {
-        $keys = array_unique(array_filter(array_map(fn (stdClass $post): ?string => $post->account_id === null ? $post->company_key : null, array_merge(...array_values($posts)))));
+        $keys = array_unique(array_filter(array_map(fn (stdClass $position): ?string => $position->account_id === null ? $position->company_key : null, array_merge(...array_values($positions)))));
 
         return DB::table('accounts')->whereIn('name_key', $keys)->whereNull('merged_into')->groupBy('name_key')->havingRaw('COUNT(*) = 1')->selectRaw('name_key, MIN(id) AS id')->pluck('id', 'name_key')->all();
     }
 
     /** @param  array<string, int>  $byName */
-    private function held(stdClass $post, array $byName): PositionHeld
+    private function held(stdClass $position, array $byName): PositionHeld
     {
-        $named = $post->account_id === null ? $byName[(string) $post->company_key] ?? null : null;
+        $named = $position->account_id === null ? $byName[(string) $position->company_key] ?? null : null;
 
-        return new PositionHeld($post->merged_into ?? $post->account_id ?? $named, (string) $post->title, Title::unpacked($post->reading), self::optionalDay($post->since), self::optionalDay($post->until), $named !== null);
+        return new PositionHeld($position->merged_into ?? $position->account_id ?? $named, (string) $position->title, Title::unpacked($position->reading), self::optionalDay($position->since), self::optionalDay($position->until), $named !== null);
     }
 
     /** @return array<int, PeopleSignals> */

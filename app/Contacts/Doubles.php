@@ -22,8 +22,8 @@ final class Doubles
 {
     /** What belongs to a record and moves with it: table → columns. */
     private const MOVES = [
-        'account' => ['contacts' => ['account_id'], 'signals' => ['account_id'], 'notes' => ['account_id'], 'reasons' => ['account_id'], 'approaches' => ['account_id'], 'customer_periods' => ['account_id'], 'posts' => ['account_id'], 'keep_outs' => ['account_id'], 'reservations' => ['account_id'], 'group_places' => ['account_id'], 'accounts' => ['parent_id'], 'stations' => ['account_id']],
-        'contact' => ['posts' => ['contact_id'], 'signals' => ['contact_id'], 'reasons' => ['contact_id'], 'approaches' => ['contact_id'], 'keep_outs' => ['contact_id'], 'group_places' => ['reports_to'], 'relations' => ['contact_id']],
+        'account' => ['contacts' => ['account_id'], 'signals' => ['account_id'], 'notes' => ['account_id'], 'reasons' => ['account_id'], 'approaches' => ['account_id'], 'customer_periods' => ['account_id'], 'positions' => ['account_id'], 'keep_outs' => ['account_id'], 'reservations' => ['account_id'], 'group_places' => ['account_id'], 'accounts' => ['parent_id'], 'stations' => ['account_id']],
+        'contact' => ['positions' => ['contact_id'], 'signals' => ['contact_id'], 'reasons' => ['contact_id'], 'approaches' => ['contact_id'], 'keep_outs' => ['contact_id'], 'group_places' => ['reports_to'], 'relations' => ['contact_id']],
     ];
 
     /** Moves only where the first has nothing of the kind: table → what must not be there twice. */

@@ -48,26 +48,26 @@ final class EditContact
     }
 
     /** @param  array<string, mixed>  $fields */
-    public static function post(Contact $contact, array $fields, ?Position $post = null): void
+    public static function position(Contact $contact, array $fields, ?Position $position = null): void
     {
-        DB::transaction(function () use ($contact, $fields, $post): void {
-            $post === null ? Position::query()->create(['contact_id' => $contact->id] + $fields) : $post->update($fields);
-            self::followPost($contact);
+        DB::transaction(function () use ($contact, $fields, $position): void {
+            $position === null ? Position::query()->create(['contact_id' => $contact->id] + $fields) : $position->update($fields);
+            self::followPosition($contact);
             self::settle($contact);
         });
     }
 
-    public static function removePost(Contact $contact, Position $post): void
+    public static function removePosition(Contact $contact, Position $position): void
     {
-        DB::transaction(function () use ($contact, $post): void {
-            $post->delete();
-            self::followPost($contact);
+        DB::transaction(function () use ($contact, $position): void {
+            $position->delete();
+            self::followPosition($contact);
             self::settle($contact);
         });
     }
 
-    /** The title is that of the present post at the account. */
-    private static function followPost(Contact $contact): void
+    /** The title is that of the present position at the account. */
+    private static function followPosition(Contact $contact): void
     {
         $now = Position::query()->where('contact_id', $contact->id)->where('account_id', $contact->account_id)->whereNull('until')->orderByDesc('since')->first();
         if ($now !== null && $now->title !== $contact->title) {
@@ -82,8 +82,8 @@ final class EditContact
         $titles = new Titles;
         $read = fn (?string $title): int => $titles->read($title, $account->headquarters()?->country, $account->headcount);
         Contact::query()->whereKey($contact->id)->update(['reading' => $read($contact->title)]);
-        foreach (Position::query()->where('contact_id', $contact->id)->get() as $post) {
-            $post->update(['reading' => $read($post->title)]);
+        foreach (Position::query()->where('contact_id', $contact->id)->get() as $position) {
+            $position->update(['reading' => $read($position->title)]);
         }
         (new CareerSignals)->refresh([$contact->id]);
         AccountIds::markStale([$contact->account_id]);

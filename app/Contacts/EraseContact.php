@@ -23,13 +23,13 @@ final class EraseContact
     /** @return array<string, mixed> everything that is kept of a person, to be given to them */
     public static function known(Contact $contact): array
     {
-        $contact->load('account', 'channels', 'posts.account');
+        $contact->load('account', 'channels', 'positions.account');
 
         return [
             'name' => $contact->name(), 'account' => $contact->account->name, 'title' => $contact->title, 'about' => $contact->about, 'interests' => $contact->interests, 'city' => $contact->city,
             'country' => $contact->country, 'profile' => $contact->profile, 'source' => $contact->source, 'seen_at' => $contact->seen_at?->toIso8601ZuluString(),
             'channels' => $contact->channels->map(fn ($channel): array => ['type' => $channel->type->value, 'value' => $channel->value, 'state' => $channel->state->value])->all(),
-            'posts' => $contact->posts->map(fn ($post): array => ['title' => $post->title, 'company' => $post->account->name ?? $post->company, 'since' => $post->since?->toDateString(), 'until' => $post->until?->toDateString()])->all(),
+            'positions' => $contact->positions->map(fn ($position): array => ['title' => $position->title, 'company' => $position->account->name ?? $position->company, 'since' => $position->since?->toDateString(), 'until' => $position->until?->toDateString()])->all(),
             'languages, schools, associations' => DB::table('affiliations')->where('contact_id', $contact->id)->get(['kind', 'name'])->all(),
             'known_by' => Relation::query()->with('user')->where('contact_id', $contact->id)->get()->map(fn (Relation $relation): array => ['who' => $relation->user->name, 'since' => $relation->since?->toDateString(), 'exchanges' => $relation->exchanges, 'last_exchange' => $relation->last_exchange?->toDateString(), 'source' => $relation->source])->all(),
             'lists' => DB::table('list_members')->join('lists', 'lists.id', '=', 'list_id')->where('subject', 'contacts')->where('record_id', $contact->id)->pluck('name')->all(),

@@ -94,7 +94,7 @@ final class Titles
             }
             foreach ($changed as $reading => $ids) {
                 DB::table('contacts')->whereIn('id', $ids)->update(['reading' => $reading]);
-                DB::table('posts')->join('contacts', 'contacts.id', '=', 'contact_id')->whereIn('contact_id', $ids)->whereColumn('posts.title', 'contacts.title')->update(['posts.reading' => $reading]);
+                DB::table('positions')->join('contacts', 'contacts.id', '=', 'contact_id')->whereIn('contact_id', $ids)->whereColumn('positions.title', 'contacts.title')->update(['positions.reading' => $reading]);
             }
             AccountIds::markStale($accounts);
             (new CareerSignals)->refresh(array_merge([], ...array_values($changed)));

@@ -55,7 +55,7 @@ final class Bands
             Field::Fit, Field::Coverage, Field::Timing, Field::Access => [null, .2, .4, .6, .8, null],
             Field::Priority => [null, 20, 40, 60, 80, null],
             Field::NewestSignal, Field::LastApproach, Field::Engaged => [null, 1, 3, 6, 12, null],
-            Field::InPost, Field::InCompany => [null, 3, 6, 12, 36, null],
+            Field::InPosition, Field::InCompany => [null, 3, 6, 12, 36, null],
             Field::AtWork => [null, 24, 60, 120, 240, null],
             default => [],
         };

@@ -15,7 +15,7 @@ final class Menu
 {
     private const GROUPS = [
         'Who they are' => [
-            Field::Title, Field::BusinessFunction, Field::Seniority, Field::BuyerRole, Field::Part, Field::InPost, Field::InCompany, Field::AtWork, Field::Arrival, Field::Before, Field::Origin, Field::About,
+            Field::Title, Field::BusinessFunction, Field::Seniority, Field::BuyerRole, Field::Part, Field::InPosition, Field::InCompany, Field::AtWork, Field::Arrival, Field::Before, Field::Origin, Field::About,
             Field::OwnCountry, Field::OwnCity, Field::Language, Field::School, Field::Association,
         ],
         'The way to them' => [Field::Reach, Field::Channel, Field::Engaged],

@@ -31,7 +31,7 @@ final class Records
 {
     private const CHUNK = 1000;
 
-    /** Up to so many days one is new in a post. */
+    /** Up to so many days one is new in a position. */
     private const NEW = 180;
 
     private const REMEMBERED = 50_000;
@@ -56,7 +56,7 @@ final class Records
     /** @var list<string> names of the buyer roles */
     private readonly array $roles;
 
-    /** @var array<int, list<list<mixed>>>|null account → since and until of its customer periods, in days since 1970; looked up with the first post */
+    /** @var array<int, list<list<mixed>>>|null account → since and until of its customer periods, in days since 1970; looked up with the first position */
     private ?array $customers = null;
 
     private readonly PDO $database;
@@ -106,7 +106,7 @@ final class Records
                 UNION ALL SELECT 'attribute', account_id, name, value, NULL, NULL, NULL, NULL, NULL FROM account_attribute JOIN attributes ON attributes.id = attribute_id WHERE {$on('account_id')}
                 UNION ALL SELECT 'place', account_id, headquarters, country, region, city, postal_code, latitude, longitude FROM places WHERE {$on('account_id')}
                 UNION ALL SELECT 'affiliation', account_id, contact_id, kind, name, NULL, NULL, NULL, NULL FROM affiliations JOIN contacts ON contacts.id = contact_id WHERE {$on('account_id')}
-                UNION ALL SELECT 'post', c.account_id, contact_id, p.account_id, COALESCE(a.name, company), p.title, p.reading, TO_DAYS(since) - 719528, TO_DAYS(until) - 719528 FROM posts p JOIN contacts c ON c.id = contact_id LEFT JOIN accounts a ON a.id = p.account_id AND p.account_id <> c.account_id WHERE {$on('c.account_id')}") as $row) {
+                UNION ALL SELECT 'position', c.account_id, contact_id, p.account_id, COALESCE(a.name, company), p.title, p.reading, TO_DAYS(since) - 719528, TO_DAYS(until) - 719528 FROM positions p JOIN contacts c ON c.id = contact_id LEFT JOIN accounts a ON a.id = p.account_id AND p.account_id <> c.account_id WHERE {$on('c.account_id')}") as $row) {
                 $facts[$row[1]][$row[0]][] = array_slice($row, 2);
             }
             // With a row for each of their channels: the contacts are looked up once, which is most of the time.
@@ -133,16 +133,16 @@ final class Records
                         $channels[$contact[0]][] = $contact;
                     }
                 }
-                $own = $affiliations = $posts = [];
+                $own = $affiliations = $positions = [];
                 foreach ($facts[$row[0]]['affiliation'] ?? [] as [$id, $kind, $name]) {
                     $affiliations[$id][] = [$kind, $name];
                 }
-                foreach ($facts[$row[0]]['post'] ?? [] as [$id, $at, $company, $title, $reading, $since, $until]) {
+                foreach ($facts[$row[0]]['position'] ?? [] as [$id, $at, $company, $title, $reading, $since, $until]) {
                     // What stands in one column with texts, or with fractions, comes as these.
-                    $posts[$id][] = [self::whole($at), self::whole($at) === $row[0] ? $row[1] : $company, $title, (int) $reading, self::whole($since), self::whole($until)];
+                    $positions[$id][] = [self::whole($at), self::whole($at) === $row[0] ? $row[1] : $company, $title, (int) $reading, self::whole($since), self::whole($until)];
                 }
                 foreach ($people as $id => $contact) {
-                    $own[] = $this->contact($row[0], $contact, $posts[$id] ?? [], $channels[$id] ?? [], $affiliations[$id] ?? [], $ranked[$id] ?? null, $engaged[$id] ?? null);
+                    $own[] = $this->contact($row[0], $contact, $positions[$id] ?? [], $channels[$id] ?? [], $affiliations[$id] ?? [], $ranked[$id] ?? null, $engaged[$id] ?? null);
                 }
                 yield $this->account($row, $facts[$row[0]] ?? [], $own, $events, $newest, $ranked);
             }
@@ -242,13 +242,13 @@ final class Records
      * In plain steps, since it is done a million times.
      *
      * @param  list<mixed>  $row
-     * @param  list<list<mixed>>  $posts
+     * @param  list<list<mixed>>  $positions
      * @param  list<list<mixed>>  $channels  type, state and day of activity from the eighth on
      * @param  list<list<string>>  $affiliations  kind and name
      * @param  list<mixed>|null  $ranked  id, priority, part, buyer role
      * @param  int|null  $active  day on which they last wrote or reacted, since 1970
      */
-    private function contact(int $account, array $row, array $posts, array $channels, array $affiliations, ?array $ranked, ?int $active): Record
+    private function contact(int $account, array $row, array $positions, array $channels, array $affiliations, ?array $ranked, ?int $active): Record
     {
         [$id, $title, $reading, $about, $interests, $city, $country] = $row;
         $values = $this->titleValues($reading);
@@ -280,10 +280,10 @@ final class Records
         }
         $numbers = $active === null ? [] : ['engaged' => $active];
         $before = null;
-        if ($posts !== []) {
-            [$held, $ofPosts, $before] = $this->career($account, $posts);
+        if ($positions !== []) {
+            [$held, $ofPositions, $before] = $this->career($account, $positions);
             $values += $held;
-            $numbers += $ofPosts;
+            $numbers += $ofPositions;
         }
         $texts = $title === null || $title === '' ? [] : ['title' => $this->fold($title)];
         if ($about !== null || $interests !== null) {
@@ -294,16 +294,16 @@ final class Records
     }
 
     /**
-     * What posts tell: how somebody came to the present one and from where, since when, and the earlier ones.
+     * What positions tell: how somebody came to the present one and from where, since when, and the earlier ones.
      *
-     * @param  non-empty-list<list<mixed>>  $posts
+     * @param  non-empty-list<list<mixed>>  $positions
      * @return array{array<string, list<string>>, array<string, int>, list<Record>|null}
      */
-    private function career(int $account, array $posts): array
+    private function career(int $account, array $positions): array
     {
-        $career = Career::at($account, array_map(static fn (array $post): PositionHeld => new PositionHeld($post[0], (string) $post[2], Title::unpacked($post[3]), $post[4], $post[5]), $posts));
+        $career = Career::at($account, array_map(static fn (array $position): PositionHeld => new PositionHeld($position[0], (string) $position[2], Title::unpacked($position[3]), $position[4], $position[5]), $positions));
         $since = $career->now?->since;
-        $before = array_values(array_filter($posts, static fn (array $post): bool => $post[5] !== null));
+        $before = array_values(array_filter($positions, static fn (array $position): bool => $position[5] !== null));
         $values = [];
         if ($since !== null) {
             $values[Field::Arrival->value] = [$this->today - $since > self::NEW ? 'settled' : $career->arrival()->value];
@@ -311,30 +311,30 @@ final class Records
         if ($before !== []) {
             $values[Field::Origin->value] = array_filter($before, $this->wasAtCustomer(...)) === [] ? ['elsewhere'] : ['customer'];
         }
-        $starts = array_filter(array_column($posts, 4), is_int(...));
-        $numbers = array_filter([Field::InPost->value => $since, Field::InCompany->value => $career->atAccountSince(), Field::AtWork->value => $starts === [] ? null : min($starts)], is_int(...));
+        $starts = array_filter(array_column($positions, 4), is_int(...));
+        $numbers = array_filter([Field::InPosition->value => $since, Field::InCompany->value => $career->atAccountSince(), Field::AtWork->value => $starts === [] ? null : min($starts)], is_int(...));
 
-        return [$values, $numbers, $before === [] ? null : array_map($this->postBefore(...), $before)];
+        return [$values, $numbers, $before === [] ? null : array_map($this->positionBefore(...), $before)];
     }
 
-    /** @param  list<mixed>  $post */
-    private function postBefore(array $post): Record
+    /** @param  list<mixed>  $position */
+    private function positionBefore(array $position): Record
     {
-        $texts = array_filter([Field::BeforeTitle->value => (string) $post[2], Field::BeforeCompany->value => (string) $post[1]], static fn (string $text): bool => $text !== '');
+        $texts = array_filter([Field::BeforeTitle->value => (string) $position[2], Field::BeforeCompany->value => (string) $position[1]], static fn (string $text): bool => $text !== '');
 
-        return new Record(0, [], [Field::BeforeEnded->value => $post[5]], array_map($this->fold(...), $texts));
+        return new Record(0, [], [Field::BeforeEnded->value => $position[5]], array_map($this->fold(...), $texts));
     }
 
     /**
-     * Whether a post was at an account while it was a customer.
+     * Whether a position was at an account while it was a customer.
      *
-     * @param  list<mixed>  $post
+     * @param  list<mixed>  $position
      */
-    private function wasAtCustomer(array $post): bool
+    private function wasAtCustomer(array $position): bool
     {
         $this->customers ??= $this->grouped('SELECT account_id, TO_DAYS(since) - 719528, TO_DAYS(until) - 719528 FROM customer_periods');
-        foreach ($post[0] === null ? [] : $this->customers[$post[0]] ?? [] as [$since, $until]) {
-            if (($since === null || $post[5] >= $since) && ($until === null || $post[4] === null || $post[4] <= $until)) {
+        foreach ($position[0] === null ? [] : $this->customers[$position[0]] ?? [] as [$since, $until]) {
+            if (($since === null || $position[5] >= $since) && ($until === null || $position[4] === null || $position[4] <= $until)) {
                 return true;
             }
         }

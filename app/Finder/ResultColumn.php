@@ -20,7 +20,7 @@ enum ResultColumn: string
     case LastName = 'last name';
     case Title = 'title';
     case ReadAs = 'read as';
-    case InPostSince = 'in the position since';
+    case InPositionSince = 'in the position since';
     case Account = 'account';
     case Domain = 'domain';
     case Email = 'e-mail';
@@ -39,7 +39,7 @@ enum ResultColumn: string
     case Source = 'source';
     case KeptOut = 'kept out';
 
-    private const OF_CONTACTS = [self::Part, self::FirstName, self::LastName, self::Title, self::ReadAs, self::InPostSince, self::Email, self::EmailState, self::Phone, self::Profile];
+    private const OF_CONTACTS = [self::Part, self::FirstName, self::LastName, self::Title, self::ReadAs, self::InPositionSince, self::Email, self::EmailState, self::Phone, self::Profile];
 
     /** @return list<self> */
     public static function of(Subject $subject): array
@@ -78,7 +78,7 @@ enum ResultColumn: string
             self::LastName => $contact?->last_name,
             self::Title => $contact?->title,
             self::ReadAs => $contact === null ? '' : Title::unpacked($contact->reading)->inWords(),
-            self::InPostSince => $contact?->posts->firstWhere('until', null)?->since?->toDateString(),
+            self::InPositionSince => $contact?->positions->firstWhere('until', null)?->since?->toDateString(),
             self::Account => $account->name,
             self::Domain => $account->domain,
             self::Email => $contact === null ? '' : $rows->channel($contact, ChannelType::Email)?->value,

@@ -41,7 +41,7 @@ final readonly class ResultRows
     {
         $found = $subject === Subject::Accounts
             ? Account::query()->with('places', 'industries', 'owner')->withCount('contacts')->whereIn('id', $ids)->get()->keyBy('id')
-            : Contact::query()->with('account.places', 'account.industries', 'account.owner', 'channels', 'posts.account')->whereIn('id', $ids)->get()->keyBy('id');
+            : Contact::query()->with('account.places', 'account.industries', 'account.owner', 'channels', 'positions.account')->whereIn('id', $ids)->get()->keyBy('id');
         $records = array_values(array_filter(array_map(fn (int $id) => $found[$id] ?? null, $ids)));
         $accounts = array_map(fn (Account|Contact $record): int => $record instanceof Account ? $record->id : $record->account_id, $records);
 

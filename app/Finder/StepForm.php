@@ -36,7 +36,7 @@ final readonly class StepForm
 
     /**
      * @param  array<string, string>  $given  f field; v values, all of them (all); w which: "any" site, passages, an attribute, a buyer role, whose relations, a share; lo, hi and their currency; q query or place, km;
-     *                                        of a signal also st states, slo and shi strength, rd rounds, alo and ahi amount; of a post before q2 company; n how many, or steps; new: without those known already;
+     *                                        of a signal also st states, slo and shi strength, rd rounds, alo and ahi amount; of a position before q2 company; n how many, or steps; new: without those known already;
      *                                        x exclude, u keep (1) or drop (0) unknowns, off
      */
     private function __construct(public Field $field, public array $given)
@@ -127,7 +127,7 @@ final readonly class StepForm
 
         return match (true) {
             $this->field === Field::Event => Condition::together($this->field, $this->eventParts(), $this->whole('n', 1), $x, $unknown),
-            $this->field === Field::Before => Condition::together($this->field, $this->postParts(), 1, $x, $unknown),
+            $this->field === Field::Before => Condition::together($this->field, $this->positionParts(), 1, $x, $unknown),
             $this->field === Field::Spending => Condition::range(Field::Revenue, $this->leastRevenue(), null, $x, $unknown),
             $this->field === Field::Attribute => Condition::any($this->field, $this->values() ?: ['*'], $x, $unknown, which: $which === '' ? throw new Mistake('Choose the attribute.') : $which),
             $this->field->test() === Comparison::Any => Condition::any($this->field, array_map($this->code(...), $this->values()), $x, $unknown, ($this->given['all'] ?? '') === '1', $which),
@@ -223,8 +223,8 @@ final readonly class StepForm
         return $parts;
     }
 
-    /** @return list<Condition> what has to be true of one and the same post */
-    private function postParts(): array
+    /** @return list<Condition> what has to be true of one and the same position */
+    private function positionParts(): array
     {
         $parts = [];
         foreach ([[Field::BeforeTitle, 'q'], [Field::BeforeCompany, 'q2']] as [$field, $key]) {

@@ -26,7 +26,7 @@ final class ContactRows implements RowReader
 {
     private const FIELDS = ['first_name', 'last_name', 'title', 'about', 'interests', 'city', 'country', 'profile', 'source'];
 
-    /** Kinds of what people share besides posts; each has a column. */
+    /** Kinds of what people share besides positions; each has a column. */
     private const AFFILIATIONS = ['language', 'school', 'association'];
 
     private const STATES = [
@@ -53,7 +53,7 @@ final class ContactRows implements RowReader
             'last_name' => new FileColumn('Last name', ['last name', 'lastname', 'surname', 'family name', 'nachname', 'efternamn', 'efternavn', 'etternavn', 'achternaam', 'nazwisko', 'sukunimi', 'nom'], 'Askov-Rye'),
             'name' => new FileColumn('Whole name', ['name', 'full name', 'contact', 'person', 'namn', 'navn', 'naam', 'kontaktperson', 'ansprechpartner'], ''),
             'title' => new FileColumn('Title', ['title', 'job title', 'position', 'role', 'funktion', 'titel', 'tittel', 'stanowisko', 'stilling', 'functie', 'befattning', 'titteli', 'poste'], 'Head of Maintenance'),
-            'since' => new FileColumn('In the position since', ['in the position since', 'in post since', 'since', 'start', 'started', 'seit', 'sedan', 'siden', 'sinds', 'od'], '11/2026'),
+            'since' => new FileColumn('In the position since', ['in the position since', 'in position since', 'in the post since', 'in post since', 'since', 'start', 'started', 'seit', 'sedan', 'siden', 'sinds', 'od'], '11/2026'),
             'email' => new FileColumn('E-mail address', ['email', 'e mail', 'mail', 'email address', 'e mail address', 'e post', 'epost', 'e mail adresse', 'sahkoposti', 'courriel'], 'p.askov-rye@tunhede.example'),
             'email_state' => new FileColumn('State of the address', ['email state', 'email status', 'state', 'address state', 'e mail status'], 'valid'),
             'phone' => new FileColumn('Direct phone', ['phone', 'direct phone', 'telephone', 'mobile', 'telefon', 'mobil', 'telefoon', 'direktwahl', 'puhelin', 'puh', 'komorka'], ''),
@@ -69,7 +69,7 @@ final class ContactRows implements RowReader
             'school' => new FileColumn('Schools', ['schools', 'school', 'university', 'education', 'hochschule', 'skola', 'uddannelse'], ''),
             'association' => new FileColumn('Associations', ['associations', 'association', 'memberships', 'verband', 'vereine', 'forening', 'forbund'], ''),
             'source' => new FileColumn('Source', ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'], 'trade register'),
-            'before' => new FileColumn('Earlier posts', ['earlier posts', 'before', 'past posts', 'previous', 'frueher', 'tidigare'], 'Shift Lead, Fjernlund Papir, 2019–2026'),
+            'before' => new FileColumn('Earlier positions', ['earlier positions', 'earlier posts', 'before', 'past positions', 'past posts', 'previous', 'frueher', 'tidigare'], 'Shift Lead, Fjernlund Papir, 2019–2026'),
         ];
     }
 
@@ -96,7 +96,7 @@ final class ContactRows implements RowReader
             'since' => $since === null ? null : substr($since, 0, 10),
             'channels' => self::channels($row, $email, $record['country'] ?? null),
             'affiliations' => array_merge(...array_map(fn (string $kind): array => array_map(fn (string $name): array => [$kind, mb_substr($name, 0, 120)], $row->list($kind)), self::AFFILIATIONS)),
-            'before' => array_map(self::post(...), preg_split('/\s*[;|]\s*/', $cells['before'] ?? '', flags: PREG_SPLIT_NO_EMPTY) ?: []),
+            'before' => array_map(self::position(...), preg_split('/\s*[;|]\s*/', $cells['before'] ?? '', flags: PREG_SPLIT_NO_EMPTY) ?: []),
         ];
     }
 
@@ -127,7 +127,7 @@ final class ContactRows implements RowReader
 
                 continue;
             }
-            $record['before'] = array_map(fn (array $post): array => ['account_id' => $accounts[$post['domain'] ?? ''] ?? null] + $post, $record['before']);
+            $record['before'] = array_map(fn (array $position): array => ['account_id' => $accounts[$position['domain'] ?? ''] ?? null] + $position, $record['before']);
             $id = $byProfile[$record['profile'] ?? ''] ?? $byAddress[$address ?? ''] ?? null;
             $namesake = $id === null ? $byName[$account.'|'.self::folded($record['first_name'], $record['last_name'])] ?? null : null;
             if ($namesake !== null && ! self::isToldApart($record, $people[$namesake])) {
@@ -183,7 +183,7 @@ final class ContactRows implements RowReader
         $byProfile = $byName = [];
         $rows = DB::table('contacts')->whereIn('account_id', $accounts)->orWhereIn('profile', $profiles)->orWhereIn('id', $byAddress)->get(['id', 'account_id', 'merged_into', 'by_hand', 'reading', ...self::FIELDS]);
         foreach ($rows as $row) {
-            $people[$row->id] = (array) $row + ['channels' => [], 'posts' => [], 'affiliations' => []];
+            $people[$row->id] = (array) $row + ['channels' => [], 'positions' => [], 'affiliations' => []];
             if ($row->merged_into !== null) {
                 continue;
             }
@@ -198,8 +198,8 @@ final class ContactRows implements RowReader
         foreach (DB::table('affiliations')->whereIn('contact_id', array_keys($people))->get() as $row) {
             $people[$row->contact_id]['affiliations'][$row->kind.'|'.mb_strtolower($row->name)] = true;
         }
-        foreach (DB::table('posts')->whereIn('contact_id', array_keys($people))->get() as $row) {
-            $people[$row->contact_id]['posts'][] = $row;
+        foreach (DB::table('positions')->whereIn('contact_id', array_keys($people))->get() as $row) {
+            $people[$row->contact_id]['positions'][] = $row;
         }
 
         return [$byProfile, $byAddress, $byName, $people];
@@ -248,18 +248,18 @@ final class ContactRows implements RowReader
                 $changed = true;
             }
         }
-        foreach ($this->posts($account, in_array('title', $byHand, true) ? array_diff_key($record, ['title' => 0]) : $record) as $post) {
-            $known = array_filter($person['posts'], fn (stdClass $there): bool => $there->title === $post['title'] && ($there->account_id === $post['account_id'] && $post['account_id'] !== null || $there->company === $post['company']) && ($post['since'] === null || $there->since === $post['since']));
+        foreach ($this->positions($account, in_array('title', $byHand, true) ? array_diff_key($record, ['title' => 0]) : $record) as $position) {
+            $known = array_filter($person['positions'], fn (stdClass $there): bool => $there->title === $position['title'] && ($there->account_id === $position['account_id'] && $position['account_id'] !== null || $there->company === $position['company']) && ($position['since'] === null || $there->since === $position['since']));
             if ($known === []) {
-                if ($post['until'] === null) {
-                    foreach ($person['posts'] as $there) {
+                if ($position['until'] === null) {
+                    foreach ($person['positions'] as $there) {
                         if ($there->until === null) {
-                            DB::table('posts')->where('id', $there->id)->update(['until' => $post['since'] ?? now()->toDateString()]);
-                            $ledger->changed('post', $there->id, ['until' => null], ['until' => $post['since'] ?? now()->toDateString()]);
+                            DB::table('positions')->where('id', $there->id)->update(['until' => $position['since'] ?? now()->toDateString()]);
+                            $ledger->changed('position', $there->id, ['until' => null], ['until' => $position['since'] ?? now()->toDateString()]);
                         }
                     }
                 }
-                $ledger->created('post', [DB::table('posts')->insertGetId(['contact_id' => $person['id']] + $post)]);
+                $ledger->created('position', [DB::table('positions')->insertGetId(['contact_id' => $person['id']] + $position)]);
                 $changed = true;
             }
         }
@@ -276,7 +276,7 @@ final class ContactRows implements RowReader
         $now = now()->toDateTimeString();
         $rows = array_map(fn (array $entry): array => [$entry[0], $this->reading($entry[1]['title'] ?? null, $entry[0]), ...array_map(fn (string $field) => $entry[1][$field] ?? null, self::FIELDS), $now, $now, $now], $new);
         $ids = Bulk::insert('contacts', ['account_id', 'reading', ...self::FIELDS, 'seen_at', 'created_at', 'updated_at'], $rows);
-        $channels = $posts = $affiliations = [];
+        $channels = $positions = $affiliations = [];
         foreach ($new as $i => [$account, $record]) {
             foreach ($record['affiliations'] as [$kind, $name]) {
                 $affiliations[$i.$kind.mb_strtolower($name)] = [$ids[$i], $kind, $name];
@@ -284,12 +284,12 @@ final class ContactRows implements RowReader
             foreach ($record['channels'] as $channel) {
                 $channels[] = [$ids[$i], $channel['type'], $channel['value'], $channel['state'] ?? 'unknown', $channel['active_at'] ?? null];
             }
-            foreach ($this->posts($account, $record) as $post) {
-                $posts[] = [$ids[$i], ...array_values($post)];
+            foreach ($this->positions($account, $record) as $position) {
+                $positions[] = [$ids[$i], ...array_values($position)];
             }
         }
         Bulk::insert('channels', ['contact_id', 'type', 'value', 'state', 'active_at'], $channels);
-        Bulk::insert('posts', ['contact_id', 'account_id', 'company', 'company_key', 'title', 'reading', 'since', 'until'], $posts);
+        Bulk::insert('positions', ['contact_id', 'account_id', 'company', 'company_key', 'title', 'reading', 'since', 'until'], $positions);
         Bulk::insert('affiliations', ['contact_id', 'kind', 'name'], array_values($affiliations));
         $ledger->created('contact', $ids);
 
@@ -300,17 +300,17 @@ final class ContactRows implements RowReader
      * @param  array<string, mixed>  $record
      * @return list<array<string, mixed>>
      */
-    private function posts(int $account, array $record): array
+    private function positions(int $account, array $record): array
     {
-        $posts = isset($record['title']) ? [['account_id' => $account, 'company' => null, 'company_key' => null, 'title' => $record['title'], 'reading' => $this->reading($record['title'], $account), 'since' => $record['since'], 'until' => null]] : [];
-        foreach ($record['before'] as $post) {
-            $posts[] = [
-                'account_id' => $post['account_id'] ?? null, 'company' => $post['company'], 'company_key' => $post['company'] === null ? null : CompanyName::of($post['company'])->key(),
-                'title' => $post['title'], 'reading' => $this->reading($post['title'], $post['account_id'] ?? $account), 'since' => $post['since'], 'until' => $post['until'],
+        $positions = isset($record['title']) ? [['account_id' => $account, 'company' => null, 'company_key' => null, 'title' => $record['title'], 'reading' => $this->reading($record['title'], $account), 'since' => $record['since'], 'until' => null]] : [];
+        foreach ($record['before'] as $position) {
+            $positions[] = [
+                'account_id' => $position['account_id'] ?? null, 'company' => $position['company'], 'company_key' => $position['company'] === null ? null : CompanyName::of($position['company'])->key(),
+                'title' => $position['title'], 'reading' => $this->reading($position['title'], $position['account_id'] ?? $account), 'since' => $position['since'], 'until' => $position['until'],
             ];
         }
 
-        return $posts;
+        return $positions;
     }
 
     /** What a title says at an account. */
@@ -413,7 +413,7 @@ final class ContactRows implements RowReader
      *
      * @return array{domain: string|null, company: string|null, title: string, since: string|null, until: string|null}
      */
-    private static function post(string $text): array
+    private static function position(string $text): array
     {
         $parts = array_map(trim(...), explode(',', $text));
         $years = count($parts) > 1 && preg_match('~^((?:\d{1,2}/)?\d{4})(?:\s*[–-]\s*((?:\d{1,2}/)?\d{4}))?$~u', (string) end($parts), $y) ? array_map(self::month(...), array_slice($y, 1)) : [];

@@ -21,7 +21,7 @@ final class SignalRows implements RowReader
     private const KINDS = [
         'funding' => ['round', 'finanzierung', 'finansiering', 'investment'], 'hiring' => ['opening', 'openings', 'job', 'job posting', 'stelle', 'stellenanzeige', 'jobb'], 'growth' => ['wachstum', 'tillväxt'],
         'decline' => ['shrinking'], 'new_leader' => ['new head', 'neue leitung', 'ny chef'], 'promotion' => ['promoted', 'beförderung'], 'customer_alum' => ['came from a customer'], 'leadership_change' => ['new chief'],
-        'tech_adopted' => ['technology adopted', 'adopted'], 'tech_dropped' => ['technology dropped', 'dropped'], 'post_engagement' => ['post', 'engaged with a post'], 'own_engagement' => ['engaged with us'],
+        'tech_adopted' => ['technology adopted', 'adopted'], 'tech_dropped' => ['technology dropped', 'dropped'], 'post_engagement' => ['position', 'engaged with a position'], 'own_engagement' => ['engaged with us'],
         'topic_interest' => ['topic', 'interest'], 'news' => ['press', 'presse'], 'expansion' => ['new site', 'new plant', 'neues werk', 'contract'], 'hiring_freeze' => ['layoffs', 'hiring stop', 'einstellungsstopp'], 'rival_signed' => ['signed with a competitor'],
     ];
 
@@ -143,7 +143,7 @@ final class SignalRows implements RowReader
         $ids = Bulk::insert('signals', ['account_id', 'contact_id', 'kind', ...self::FIELDS, 'seen_at', 'fingerprint', 'concerns', 'created_at', 'updated_at'], $new);
         $ledger->created('signal', $ids);
         $tally->created = count($ids);
-        // A signal that was brought stands for one that follows from posts.
+        // A signal that was brought stands for one that follows from positions.
         (new CareerSignals)->refresh(array_filter(array_column($new, 1)));
         AccountIds::markStale($touched);
 

@@ -20,7 +20,7 @@ final class UndoIntake
     private const BATCH = 100;
 
     private const TABLES = [
-        'account' => 'accounts', 'contact' => 'contacts', 'signal' => 'signals', 'customer_period' => 'customer_periods', 'channel' => 'channels', 'post' => 'posts', 'relation' => 'relations', 'affiliation' => 'affiliations',
+        'account' => 'accounts', 'contact' => 'contacts', 'signal' => 'signals', 'customer_period' => 'customer_periods', 'channel' => 'channels', 'position' => 'positions', 'relation' => 'relations', 'affiliation' => 'affiliations',
     ];
 
     /** What a person, or another file, may have added to a record; a record with such is kept. */
@@ -93,7 +93,7 @@ final class UndoIntake
     {
         $all = count($ids);
         if ($record === 'account' || $record === 'contact') {
-            // What follows from posts goes with them, and is no reason to stay.
+            // What follows from positions goes with them, and is no reason to stay.
             DB::table('signals')->where('derived', true)->whereIn($record.'_id', $ids)->delete();
         }
         foreach (self::BUILT_ON[$record] ?? [] as $table => $column) {
@@ -111,7 +111,7 @@ final class UndoIntake
     }
 
     /**
-     * Of whom, and where, signals that follow from posts may have changed.
+     * Of whom, and where, signals that follow from positions may have changed.
      *
      * @param  array<int>  $ids
      */
@@ -119,7 +119,7 @@ final class UndoIntake
     {
         if ($record === 'contact') {
             array_push($this->people, ...$ids);
-        } elseif ($record === 'post' || $record === 'signal') {
+        } elseif ($record === 'position' || $record === 'signal') {
             array_push($this->people, ...DB::table(self::TABLES[$record])->whereIn('id', $ids)->whereNotNull('contact_id')->pluck('contact_id')->all());
         } elseif ($record === 'customer_period') {
             array_push($this->customers, ...DB::table('customer_periods')->whereIn('id', $ids)->pluck('account_id')->all());

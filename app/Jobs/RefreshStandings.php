@@ -46,7 +46,7 @@ final class RefreshStandings implements ShouldBeUniqueUntilProcessing, ShouldQue
     public function handle(Standings $standings): void
     {
         if ($this->offer !== null) {
-            // Whom openings concern, and what follows from posts, hangs on the rules.
+            // Whom openings concern, and what follows from positions, hangs on the rules.
             (new OpeningFunctions)->refreshAll();
             (new CareerSignals)->refreshAll();
         }

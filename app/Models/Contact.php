@@ -14,7 +14,7 @@ use Spatie\Activitylog\LogOptions;
 use Spatie\Activitylog\Traits\LogsActivity;
 
 /**
- * A person with a present or past post at an account.
+ * A person with a present or past position at an account.
  *
  * @property int $id
  * @property int $account_id
@@ -34,7 +34,7 @@ use Spatie\Activitylog\Traits\LogsActivity;
  * @property CarbonImmutable|null $seen_at
  * @property-read Account $account
  * @property-read Collection<int, Channel> $channels
- * @property-read Collection<int, Position> $posts
+ * @property-read Collection<int, Position> $positions
  */
 final class Contact extends Model
 {
@@ -58,7 +58,7 @@ final class Contact extends Model
     }
 
     /** @return HasMany<Position, $this> */
-    public function posts(): HasMany
+    public function positions(): HasMany
     {
         return $this->hasMany(Position::class)->orderByDesc('since');
     }

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * A present or past post of a contact.
+ * A present or past position of a contact.
  *
  * @property int $id
  * @property int $contact_id

@@ -12,7 +12,7 @@ enum Result: string
     case Later = 'later';
     case No = 'no';
     case WrongPerson = 'wrong_person';
-    case LeftPost = 'left_post';
+    case Left = 'left';
     case Bounced = 'bounced';
     case Silent = 'silent';
     case Stop = 'stop';
@@ -25,7 +25,7 @@ enum Result: string
             self::Later => 'later',
             self::No => 'no',
             self::WrongPerson => 'wrong person',
-            self::LeftPost => 'left the position',
+            self::Left => 'left the position',
             self::Bounced => 'bounced',
             self::Silent => 'silent',
             self::Stop => 'stop',

@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property int $id
  * @property int $user_id
- * @property string $kind post, school or association
+ * @property string $kind position, school or association
  * @property string $name
  * @property string|null $title
  * @property int $reading what the title says, packed

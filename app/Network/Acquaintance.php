@@ -7,8 +7,8 @@ namespace App\Network;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Who knows whom (rule 10), asked of the facts each time, so that it follows them: address books, and posts, schools and associations
- * that two people share. Two posts lie at the same time where both are known to have been held on one day.
+ * Who knows whom (rule 10), asked of the facts each time, so that it follows them: address books, and positions, schools and associations
+ * that two people share. Two positions lie at the same time where both are known to have been held on one day.
  */
 final class Acquaintance
 {
@@ -23,8 +23,8 @@ final class Acquaintance
         $in = self::in($users);
 
         return self::ids("SELECT contact_id FROM relations WHERE user_id IN ($in) AND contact_id IS NOT NULL
-            UNION SELECT p.contact_id FROM stations s JOIN posts p ON p.account_id = s.account_id WHERE s.user_id IN ($in) AND s.kind = 'post' AND ".self::atOneTime('p', 's')."
-            UNION SELECT p.contact_id FROM stations s JOIN posts p ON p.company = s.name AND p.account_id IS NULL WHERE s.user_id IN ($in) AND s.kind = 'post' AND s.account_id IS NULL AND ".self::atOneTime('p', 's')."
+            UNION SELECT p.contact_id FROM stations s JOIN positions p ON p.account_id = s.account_id WHERE s.user_id IN ($in) AND s.kind = 'position' AND ".self::atOneTime('p', 's')."
+            UNION SELECT p.contact_id FROM stations s JOIN positions p ON p.company = s.name AND p.account_id IS NULL WHERE s.user_id IN ($in) AND s.kind = 'position' AND s.account_id IS NULL AND ".self::atOneTime('p', 's')."
             UNION SELECT a.contact_id FROM stations s JOIN affiliations a ON a.kind = s.kind AND a.name = s.name WHERE s.user_id IN ($in)");
     }
 
@@ -38,8 +38,8 @@ final class Acquaintance
     {
         $in = self::in($users);
 
-        return self::ids("SELECT p.contact_id FROM stations s JOIN posts p ON p.account_id = s.account_id WHERE s.user_id IN ($in) AND s.kind = 'post'
-            UNION SELECT p.contact_id FROM stations s JOIN posts p ON p.company = s.name AND p.account_id IS NULL WHERE s.user_id IN ($in) AND s.kind = 'post' AND s.account_id IS NULL");
+        return self::ids("SELECT p.contact_id FROM stations s JOIN positions p ON p.account_id = s.account_id WHERE s.user_id IN ($in) AND s.kind = 'position'
+            UNION SELECT p.contact_id FROM stations s JOIN positions p ON p.company = s.name AND p.account_id IS NULL WHERE s.user_id IN ($in) AND s.kind = 'position' AND s.account_id IS NULL");
     }
 
     /** Changes with whatever says who knows whom and is no fact of an account; those of accounts are dated in the Finder. */
@@ -47,7 +47,7 @@ final class Acquaintance
     {
         $of = fn (string $table, string $more): string => "(SELECT CONCAT_WS(' ', COUNT(*), MAX(id), $more) FROM $table)";
 
-        return today()->toDateString().' '.DB::scalar("SELECT CONCAT_WS(' ', {$of('relations', 'MAX(updated_at)')}, {$of('stations', 'MAX(updated_at)')}, {$of('users', 'SUM(signs_in)')}, (SELECT MAX(id) FROM posts), (SELECT MAX(id) FROM affiliations))");
+        return today()->toDateString().' '.DB::scalar("SELECT CONCAT_WS(' ', {$of('relations', 'MAX(updated_at)')}, {$of('stations', 'MAX(updated_at)')}, {$of('users', 'SUM(signs_in)')}, (SELECT MAX(id) FROM positions), (SELECT MAX(id) FROM affiliations))");
     }
 
     /** Ties people in address books to contacts who came in since: by address, by profile, or by name at the domain. */
@@ -63,11 +63,11 @@ final class Acquaintance
         }
     }
 
-    /** Whether two posts were held on the same day. */
+    /** Whether two positions were held on the same day. */
     private static function atOneTime(string $one, string $other): string
     {
-        $since = fn (string $post): string => "COALESCE($post.since, $post.until, CURRENT_DATE)";
-        $until = fn (string $post): string => "COALESCE($post.until, CURRENT_DATE)";
+        $since = fn (string $position): string => "COALESCE($position.since, $position.until, CURRENT_DATE)";
+        $until = fn (string $position): string => "COALESCE($position.until, CURRENT_DATE)";
 
         return "{$since($one)} <= {$until($other)} AND {$since($other)} <= {$until($one)}";
     }

@@ -8,7 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Luftig\Core\Reach\Spans;
 
 /**
- * Whom contacts reach through each other in so many steps: those who held posts at one company at the same time, and those who share a
+ * Whom contacts reach through each other in so many steps: those who held positions at one company at the same time, and those who share a
  * school or an association. Each place is looked at once for all who were there, since there may be thousands of them.
  */
 final class AcquaintanceSpread
@@ -36,7 +36,7 @@ final class AcquaintanceSpread
 
     /**
      * @param  list<int>  $contacts
-     * @param  int  $many  from so many companies on all posts are read in their order, which is quicker than looking them up
+     * @param  int  $many  from so many companies on all positions are read in their order, which is quicker than looking them up
      * @return list<int> they, and whom they reach
      */
     public static function from(array $contacts, int $steps, int $many = self::MANY): array
@@ -99,7 +99,7 @@ final class AcquaintanceSpread
     {
         $stretches = $names = [];
         foreach (array_chunk($contacts, self::CHUNK) as $some) {
-            foreach ($this->posts('contact_id IN ('.implode(',', $some).')') as [, $where, $company, $first, $last]) {
+            foreach ($this->positions('contact_id IN ('.implode(',', $some).')') as [, $where, $company, $first, $last]) {
                 $stretches[$where][] = [$first, $last];
                 if ($company !== null) {
                     $names[$where] = $company;
@@ -107,7 +107,7 @@ final class AcquaintanceSpread
             }
         }
         $spans = array_map(Spans::of(...), $stretches);
-        foreach ($this->postsAt(array_filter(array_keys($spans), is_int(...)), array_values($names)) as [$contact, $where, , $first, $last]) {
+        foreach ($this->positionsAt(array_filter(array_keys($spans), is_int(...)), array_values($names)) as [$contact, $where, , $first, $last]) {
             if (($spans[$where] ?? null)?->meets($first, $last)) {
                 yield $contact;
             }
@@ -119,21 +119,21 @@ final class AcquaintanceSpread
      * @param  list<string>  $companies  that are no accounts
      * @return iterable<array{int, int|string, string|null, int, int}>
      */
-    private function postsAt(array $accounts, array $companies): iterable
+    private function positionsAt(array $accounts, array $companies): iterable
     {
         if (count($accounts) + count($companies) > $this->many) {
-            $most = (int) DB::table('posts')->max('contact_id');
+            $most = (int) DB::table('positions')->max('contact_id');
             for ($from = 0; $from <= $most; $from += self::WINDOW) {
-                yield from $this->posts("contact_id BETWEEN $from AND ".($from + self::WINDOW - 1));
+                yield from $this->positions("contact_id BETWEEN $from AND ".($from + self::WINDOW - 1));
             }
 
             return;
         }
         foreach (array_chunk($accounts, self::CHUNK) as $some) {
-            yield from $this->posts('account_id IN ('.implode(',', $some).')');
+            yield from $this->positions('account_id IN ('.implode(',', $some).')');
         }
         foreach (array_chunk($companies, self::CHUNK) as $some) {
-            yield from $this->posts('account_id IS NULL AND company IN ('.implode(',', array_fill(0, count($some), '?')).')', $some);
+            yield from $this->positions('account_id IS NULL AND company IN ('.implode(',', array_fill(0, count($some), '?')).')', $some);
         }
     }
 
@@ -141,9 +141,9 @@ final class AcquaintanceSpread
      * @param  list<string>  $with
      * @return iterable<array{int, int|string, string|null, int, int}> contact, account (or, of a company that is none, how the database compares its name), that name, first and last day that is known of
      */
-    private function posts(string $which, array $with = []): iterable
+    private function positions(string $which, array $with = []): iterable
     {
-        foreach (DB::select("SELECT contact_id AS contact, account_id AS account, IF(account_id IS NULL, company, NULL) AS company, IF(account_id IS NULL, WEIGHT_STRING(company), NULL) AS weight, TO_DAYS(since) AS since, TO_DAYS(until) AS until FROM posts WHERE ($which) AND (account_id IS NOT NULL OR company IS NOT NULL)", $with) as $row) {
+        foreach (DB::select("SELECT contact_id AS contact, account_id AS account, IF(account_id IS NULL, company, NULL) AS company, IF(account_id IS NULL, WEIGHT_STRING(company), NULL) AS weight, TO_DAYS(since) AS since, TO_DAYS(until) AS until FROM positions WHERE ($which) AND (account_id IS NOT NULL OR company IS NOT NULL)", $with) as $row) {
             yield [$row->contact, $row->account ?? 'named '.$row->weight, $row->company, $row->since ?? $row->until ?? $this->today, $row->until ?? $this->today];
         }
     }

@@ -23,7 +23,7 @@ final class Ties
     /** @var array<int, array<int, array{user: User, strengths: list<float>, because: list<string>}>> contact → one of us → */
     private array $ties = [];
 
-    /** @param  Collection<array-key, Contact>  $contacts  with their posts and the accounts of these */
+    /** @param  Collection<array-key, Contact>  $contacts  with their positions and the accounts of these */
     public function __construct(Collection $contacts)
     {
         $ids = $contacts->pluck('id')->all();
@@ -33,7 +33,7 @@ final class Ties
         $stations = Station::query()->with('user', 'account')->get();
         $affiliations = DB::table('affiliations')->whereIn('contact_id', $ids)->whereIn('kind', ['school', 'association'])->get();
         foreach ($stations as $station) {
-            if ($station->kind === 'post') {
+            if ($station->kind === 'position') {
                 $this->addColleagues($station, $contacts);
             } else {
                 foreach ($affiliations->filter(fn ($one): bool => $one->kind === $station->kind && mb_strtolower($one->name) === mb_strtolower($station->name)) as $shared) {
@@ -56,15 +56,15 @@ final class Ties
     private function addColleagues(Station $station, Collection $contacts): void
     {
         foreach ($contacts as $contact) {
-            foreach ($contact->posts as $post) {
-                $same = $station->account_id !== null ? $post->account_id === $station->account_id : $post->account_id === null && mb_strtolower((string) $post->company) === mb_strtolower($station->name);
+            foreach ($contact->positions as $position) {
+                $same = $station->account_id !== null ? $position->account_id === $station->account_id : $position->account_id === null && mb_strtolower((string) $position->company) === mb_strtolower($station->name);
                 if (! $same) {
                     continue;
                 }
                 $today = CarbonImmutable::today();
-                [$from, $to] = [max($station->since ?? $station->until ?? $today, $post->since ?? $post->until ?? $today), min($station->until ?? $today, $post->until ?? $today)];
+                [$from, $to] = [max($station->since ?? $station->until ?? $today, $position->since ?? $position->until ?? $today), min($station->until ?? $today, $position->until ?? $today)];
                 if ($from <= $to) {
-                    $functions = Title::unpacked($station->reading)->functions & Title::unpacked($post->reading)->functions;
+                    $functions = Title::unpacked($station->reading)->functions & Title::unpacked($position->reading)->functions;
                     $this->add($contact->id, $station->user, RelationStrength::ofWorkingTogether($from->diffInDays($to) / self::DAYS_IN_MONTH, $station->account?->headcount, $functions !== 0), 'worked at '.($station->account->name ?? $station->name).' together until '.$to->isoFormat('MMM YYYY'));
                 }
             }

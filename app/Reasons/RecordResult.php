@@ -30,14 +30,14 @@ final class RecordResult
             if ($contact !== null) {
                 match ($result) {
                     Result::Bounced => Channel::query()->where('contact_id', $contact->id)->where('type', ChannelType::Email)->where('state', '<>', AddressState::Shared)->update(['state' => AddressState::Invalid]),
-                    Result::LeftPost => Position::query()->where('contact_id', $contact->id)->whereNull('until')->update(['until' => today()]),
+                    Result::Left => Position::query()->where('contact_id', $contact->id)->whereNull('until')->update(['until' => today()]),
                     default => null,
                 };
             }
-            if ($contact !== null && in_array($result, [Result::LeftPost, Result::Stop], true)) {
+            if ($contact !== null && in_array($result, [Result::Left, Result::Stop], true)) {
                 self::keepOut($contact, $result, $by);
             }
-            if ($contact !== null && $result === Result::LeftPost) {
+            if ($contact !== null && $result === Result::Left) {
                 (new CareerSignals)->refresh([$contact->id]);
             }
             AccountIds::markStale([$approach->account_id]);
@@ -48,7 +48,7 @@ final class RecordResult
     private static function keepOut(Contact $contact, Result $result, User $by): void
     {
         $entries = KeepOut::query()->where('type', KeepOutType::Contact)->where('contact_id', $contact->id);
-        if ($result === Result::LeftPost && (clone $entries)->inForce()->exists()) {
+        if ($result === Result::Left && (clone $entries)->inForce()->exists()) {
             return;
         }
         $entries->firstOrNew(['type' => KeepOutType::Contact, 'contact_id' => $contact->id])->fill([

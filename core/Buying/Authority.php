@@ -35,7 +35,7 @@ final readonly class Authority
     /**
      * @param  bool  $association  the account is an association (ISIC 94), where boards decide
      * @param  bool  $known  that the title is read as a specialist where it names no rank: a function, or a query found it
-     * @return self|null null: not eligible, as former posts and assistants are
+     * @return self|null null: not eligible, as former positions and assistants are
      */
     public static function of(Title $title, ?int $headcount, bool $association = false, bool $known = false): ?self
     {

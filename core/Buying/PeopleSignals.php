@@ -10,13 +10,13 @@ use Luftig\Core\Person\PositionHeld;
 use Luftig\Core\Signal\Kind;
 
 /**
- * What somebody's posts say of the account where they are now (rule 2): new_leader, promotion, leadership_change and
- * customer_alum, each dated by the beginning of the present post. Where nothing is known of the time before it, nobody is said to
- * have joined or risen: that they are new in their post is shown, and no signal.
+ * What somebody's positions say of the account where they are now (rule 2): new_leader, promotion, leadership_change and
+ * customer_alum, each dated by the beginning of the present position. Where nothing is known of the time before it, nobody is said to
+ * have joined or risen: that they are new in their position is shown, and no signal.
  */
 final readonly class PeopleSignals
 {
-    /** From this authority on a post is a top post. */
+    /** From this authority on a position is a top position. */
     private const TOP = .7;
 
     private const BY_NAME = .6;
@@ -30,7 +30,7 @@ final readonly class PeopleSignals
     }
 
     /**
-     * @param  float  $confidence  of the source of the posts, 0–1
+     * @param  float  $confidence  of the source of the positions, 0–1
      * @return list<PeopleSignal>
      */
     public function of(Career $career, ?string $country, ?int $headcount, float $confidence = 1.0, bool $association = false): array
@@ -43,7 +43,7 @@ final readonly class PeopleSignals
         $signals = [];
         $change = $this->change($career, $now, $role, $country, $headcount);
         if ($change !== null) {
-            $from = $career->arrival() === Arrival::Joined ? $career->earlier[0] : $career->postBefore();
+            $from = $career->arrival() === Arrival::Joined ? $career->earlier[0] : $career->positionBefore();
             $signals[] = new PeopleSignal($change, $now->since, $change === Kind::LeadershipChange ? 1.0 : (float) $role?->authority, $confidence, $from);
         }
         $customer = isset($this->customers[(int) $now->account]) ? null : $this->atCustomer($career, $now->since);
@@ -66,23 +66,23 @@ final readonly class PeopleSignals
         if ($arrival === Arrival::Joined) {
             return Kind::NewLeader;
         }
-        $before = $career->postBefore();
+        $before = $career->positionBefore();
         $was = $before === null ? null : RoleOfContact::best($this->roles, $before->title, $before->text, $country, $headcount);
 
         // Sideways within the same role is no news.
         return $arrival === Arrival::Promoted || $was === null || ! $was->isInRole() ? Kind::Promotion : null;
     }
 
-    /** An earlier post at a customer, held while it was one. */
+    /** An earlier position at a customer, held while it was one. */
     private function atCustomer(Career $career, int $joined): ?PositionHeld
     {
-        foreach ($career->earlier as $post) {
-            if ($post->account === null || $post->account === $career->now?->account || $post->since === null && $post->until === null) {
+        foreach ($career->earlier as $position) {
+            if ($position->account === null || $position->account === $career->now?->account || $position->since === null && $position->until === null) {
                 continue;
             }
-            foreach ($this->customers[$post->account] ?? [] as [$since, $until]) {
-                if (($post->since ?? PHP_INT_MIN) <= ($until ?? PHP_INT_MAX) && ($since ?? PHP_INT_MIN) <= ($post->until ?? $joined)) {
-                    return $post;
+            foreach ($this->customers[$position->account] ?? [] as [$since, $until]) {
+                if (($position->since ?? PHP_INT_MIN) <= ($until ?? PHP_INT_MAX) && ($since ?? PHP_INT_MIN) <= ($position->until ?? $joined)) {
+                    return $position;
                 }
             }
         }

@@ -102,13 +102,13 @@ final class Evaluation
     }
 
     /**
-     * Those with a signal, or a post before, of which all parts hold; not known where one would, were the unknown of it so.
+     * Those with a signal, or a position before, of which all parts hold; not known where one would, were the unknown of it so.
      *
      * @return array{Bitmap, Bitmap} who meets it, and of whom it is known
      */
     private function together(Condition $condition, int $today): array
     {
-        $of = $condition->field === Field::Event ? Entity::Event : Entity::PostBefore;
+        $of = $condition->field === Field::Event ? Entity::Event : Entity::PositionBefore;
         $sure = $maybe = $items = $this->pieces->set("{$of->value}:all");
         foreach ($condition->parts as $part) {
             [$meet, $known] = $this->one($of, $part, $today);
@@ -121,10 +121,10 @@ final class Evaluation
         return [$meet, $this->pieces->set($condition->field->of()->value.':parts:known')->without($open)];
     }
 
-    /** The accounts, or contacts, that have so many of these signals, or posts. */
+    /** The accounts, or contacts, that have so many of these signals, or positions. */
     private function owners(Entity $of, Bitmap $items, int $times): Bitmap
     {
-        if ($of === Entity::PostBefore) {
+        if ($of === Entity::PositionBefore) {
             return (new Slices(Slices::sums($items, Indexer::LEVELS * $this->layout->pages)))->atLeast($times, $this->pieces->set('c:all'));
         }
         $digits = Slices::sums($items, $this->layout->pages);
@@ -159,7 +159,7 @@ final class Evaluation
         }
         [$low, $high] = [$condition->low, $condition->high];
         if ($field->countsBack()) {
-            // A few months in the post is a day not long ago.
+            // A few months in the position is a day not long ago.
             [$low, $high] = [$high === null ? null : $today - $high, $low === null ? null : $today - $low];
         }
 

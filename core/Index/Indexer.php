@@ -14,7 +14,7 @@ use Luftig\Core\Search\Passage;
  *
  * An account has as many *pages* as it needs for its contacts, LEVELS on each, and its signals, EVENTS on each; contact j of a page stands at
  * j · pages + page, and so does signal j. So a set of pages becomes the set of all their contacts by repeating it once a level, and a set of
- * signals becomes the set of their pages by laying the levels over each other. Posts that contacts had before stand over the contacts likewise.
+ * signals becomes the set of their pages by laying the levels over each other. Positions that contacts had before stand over the contacts likewise.
  */
 final class Indexer
 {
@@ -109,9 +109,9 @@ final class Indexer
             $this->pack('c:ids', $place, $contact->id, $levels);
             $this->describe('c', $contact, $place, $levels);
             $this->pack('c:order', $place, self::order($contact), $levels);
-            foreach ($contact->parts ?? [] as $j => $post) {
+            foreach ($contact->parts ?? [] as $j => $position) {
                 $this->set('b:all', $j * $levels + $place, ($j + 1) * $levels);
-                $this->describe('b', $post, $j * $levels + $place, ($j + 1) * $levels);
+                $this->describe('b', $position, $j * $levels + $place, ($j + 1) * $levels);
             }
         }
         $this->page += $own;

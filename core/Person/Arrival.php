@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Person;
 
-/** How somebody came to a post. */
+/** How somebody came to a position. */
 enum Arrival: string
 {
     case Joined = 'joined';

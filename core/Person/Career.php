@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Person;
 
-/** The posts of one person, as seen from the account where they are now. */
+/** The positions of one person, as seen from the account where they are now. */
 final readonly class Career
 {
     /** Longer away than this, and one has come back from elsewhere. */
@@ -16,35 +16,35 @@ final readonly class Career
     }
 
     /**
-     * @param  iterable<PositionHeld>  $posts
+     * @param  iterable<PositionHeld>  $positions
      * @param  int  $account  where they are now
      */
-    public static function at(int $account, iterable $posts): self
+    public static function at(int $account, iterable $positions): self
     {
         $now = null;
         $earlier = [];
-        foreach ($posts as $post) {
-            if ($post->until === null && $post->account === $account && ($now === null || ($post->since ?? 0) > ($now->since ?? 0))) {
+        foreach ($positions as $position) {
+            if ($position->until === null && $position->account === $account && ($now === null || ($position->since ?? 0) > ($now->since ?? 0))) {
                 if ($now !== null) {
                     $earlier[] = $now;
                 }
-                $now = $post;
+                $now = $position;
             } else {
-                $earlier[] = $post;
+                $earlier[] = $position;
             }
         }
         if ($now !== null) {
-            $earlier = array_filter($earlier, static fn (PositionHeld $post): bool => $post->since === null || $now->since === null || $post->since < $now->since);
+            $earlier = array_filter($earlier, static fn (PositionHeld $position): bool => $position->since === null || $now->since === null || $position->since < $now->since);
         }
         usort($earlier, static fn (PositionHeld $a, PositionHeld $b): int => ($b->until ?? $b->since ?? 0) <=> ($a->until ?? $a->since ?? 0));
 
         return new self($now, $earlier);
     }
 
-    /** How they came to their present post; unknown where no earlier post is known. */
+    /** How they came to their present position; unknown where no earlier position is known. */
     public function arrival(): Arrival
     {
-        $inside = $this->postBefore();
+        $inside = $this->positionBefore();
         if ($this->now === null || $this->earlier === []) {
             return Arrival::Unknown;
         }
@@ -56,27 +56,27 @@ final readonly class Career
         };
     }
 
-    /** The post at the same account that they came from. */
-    public function postBefore(): ?PositionHeld
+    /** The position at the same account that they came from. */
+    public function positionBefore(): ?PositionHeld
     {
-        foreach ($this->earlier as $post) {
-            if ($post->account === $this->now?->account && ($post->until === null || $this->now?->since === null || $post->until >= $this->now->since - self::GAP)) {
-                return $post;
+        foreach ($this->earlier as $position) {
+            if ($position->account === $this->now?->account && ($position->until === null || $this->now?->since === null || $position->until >= $this->now->since - self::GAP)) {
+                return $position;
             }
         }
 
         return null;
     }
 
-    /** Since when they have been at the account, through posts that follow each other; null where it is not known. */
+    /** Since when they have been at the account, through positions that follow each other; null where it is not known. */
     public function atAccountSince(): ?int
     {
         $since = $this->now?->since;
-        foreach ($this->earlier as $post) {
-            if ($since === null || $post->account !== $this->now?->account || ($post->until !== null && $post->until < $since - self::GAP)) {
+        foreach ($this->earlier as $position) {
+            if ($since === null || $position->account !== $this->now?->account || ($position->until !== null && $position->until < $since - self::GAP)) {
                 continue;
             }
-            $since = min($since, $post->since ?? $since);
+            $since = min($since, $position->since ?? $since);
         }
 
         return $since;

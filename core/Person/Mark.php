@@ -7,7 +7,7 @@ namespace Luftig\Core\Person;
 /** What a word does in a title beside naming a rank or function. */
 enum Mark: string
 {
-    /** Joins two posts, or two functions of one. */
+    /** Joins two positions, or two functions of one. */
     case And = 'and';
 
     /** What follows is the employer. */

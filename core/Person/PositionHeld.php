@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Person;
 
-/** A present or past post. Days are counted since 1970-01-01; null is unknown, for the last day also: not over. */
+/** A present or past position. Days are counted since 1970-01-01; null is unknown, for the last day also: not over. */
 final readonly class PositionHeld
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Person;
 
-/** Whether somebody holds the post that the title names (rule 7). On leave is current. */
+/** Whether somebody holds the position that the title names (rule 7). On leave is current. */
 enum Status: string
 {
     case Current = 'current';

@@ -10,7 +10,7 @@ use Luftig\Core\Text\Fold;
  * Reads titles in nine languages (rule 7): what a title says of status, seniority and functions.
  *
  * A title is cut into parts; each part is looked up in the dictionary of the language that understands most of the
- * title, and English beside it. Of several posts the highest rank counts and the functions of all; what is former counts only
+ * title, and English beside it. Of several positions the highest rank counts and the functions of all; what is former counts only
  * where nothing current is named. An assistant to a person or to the management is a specialist in administration.
  */
 final class TitleReader
@@ -93,7 +93,7 @@ final class TitleReader
     private static function clauses(string $title): array
     {
         $title = mb_scrub($title);
-        // (m/w/d) and Leiter:in say whom an opening addresses, and nothing of the post.
+        // (m/w/d) and Leiter:in say whom an opening addresses, and nothing of the position.
         $title = (string) preg_replace(['~\(?\b[mwfdxhi](?:\s?/\s?[mwfdxhi]){1,2}\b\)?~iu', '~(\p{L})(?:[*:_/]|\()(?:in|innen)\)?(?!\p{L})~u', '~@~'], ['', '$1', ' at '], $title);
         $clauses = [];
         foreach (preg_split(self::CUT, $title) ?: [] as $clause) {

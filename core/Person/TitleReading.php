@@ -13,7 +13,7 @@ final class TitleReading
     private readonly int $all;
 
     /** @var array<string, array{Seniority, int}> status → the highest rank and the functions of its parts */
-    private array $posts = [];
+    private array $positions = [];
 
     /** A word for the head of a firm was read. */
     private bool $firm = false;
@@ -42,16 +42,16 @@ final class TitleReading
         return $this->letters >= $this->all;
     }
 
-    /** What is current counts before what is former, and a post of one's own before a seat on a board. */
+    /** What is current counts before what is former, and a position of one's own before a seat on a board. */
     public function title(): Title
     {
         // An assistant who also runs the office is an assistant.
-        if (isset($this->posts['assistant'], $this->posts['current']) && $this->posts['current'][0]->rank() <= Seniority::Specialist->rank()) {
-            unset($this->posts['current']);
+        if (isset($this->positions['assistant'], $this->positions['current']) && $this->positions['current'][0]->rank() <= Seniority::Specialist->rank()) {
+            unset($this->positions['current']);
         }
         foreach ([Status::Current, Status::Acting, Status::Assistant, Status::Board, Status::Former] as $status) {
-            if (isset($this->posts[$status->value])) {
-                [$seniority, $functions] = $this->posts[$status->value];
+            if (isset($this->positions[$status->value])) {
+                [$seniority, $functions] = $this->positions[$status->value];
                 if ($this->firm && $seniority === Seniority::Director && $functions === 0) {
                     return new Title($status, Seniority::Chief, BusinessFunction::GeneralManagement->bit());
                 }
@@ -145,7 +145,7 @@ final class TitleReading
 
             return $status ?? $before;
         }
-        // Functions without a rank belong to the post before.
+        // Functions without a rank belong to the position before.
         $status ??= $before ?? ($seniority === Seniority::Unknown ? $this->last : null) ?? Status::Current;
         $this->keep($status, $seniority, $functions);
 
@@ -154,15 +154,15 @@ final class TitleReading
 
     private function keep(Status $status, Seniority $seniority, int $functions): void
     {
-        [$rank, $set] = $this->posts[$status->value] ?? [Seniority::Unknown, 0];
-        $this->posts[$status->value] = [self::joined($rank, $seniority), $set | $functions];
+        [$rank, $set] = $this->positions[$status->value] ?? [Seniority::Unknown, 0];
+        $this->positions[$status->value] = [self::joined($rank, $seniority), $set | $functions];
         $this->last = $status;
     }
 
     private function turn(Status $from, Status $to): void
     {
-        $this->posts[$to->value] = $this->posts[$from->value];
-        unset($this->posts[$from->value]);
+        $this->positions[$to->value] = $this->positions[$from->value];
+        unset($this->positions[$from->value]);
         $this->last = $to;
     }
 

@@ -22,6 +22,6 @@ enum Comparison: string
     /** Any of several sets that are kept outside the index, such as lists. */
     case Sets = 'sets';
 
-    /** Several conditions that hold of one and the same signal or post. */
+    /** Several conditions that hold of one and the same signal or position. */
     case Parts = 'parts';
 }

@@ -17,8 +17,8 @@ final readonly class Condition
      * @param  list<string>  $any  values, or the names of sets
      * @param  bool  $all  all of the values, and not any of them
      * @param  array{float, float}|null  $of  latitude and longitude
-     * @param  list<self>  $parts  that hold of one and the same signal or post
-     * @param  int  $times  how many signals or posts there must be
+     * @param  list<self>  $parts  that hold of one and the same signal or position
+     * @param  int  $times  how many signals or positions there must be
      */
     private function __construct(
         public Field $field,

@@ -13,6 +13,6 @@ enum Entity: string
     /** A signal of an account. */
     case Event = 'e';
 
-    /** A post that a contact had before. */
-    case PostBefore = 'b';
+    /** A position that a contact had before. */
+    case PositionBefore = 'b';
 }

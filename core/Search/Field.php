@@ -58,7 +58,7 @@ enum Field: string
     case BusinessFunction = 'function';
     case BuyerRole = 'buyer_role';
     case Part = 'part';
-    case InPost = 'in_post';
+    case InPosition = 'in_position';
     case InCompany = 'in_company';
     case AtWork = 'at_work';
     case Arrival = 'arrival';
@@ -80,7 +80,7 @@ enum Field: string
     {
         return match ($this) {
             self::Headcount, self::Revenue, self::Spending, self::Growth, self::Sites, self::Founded, self::KnownContacts, self::NewestSignal, self::LastApproach, self::Fit, self::Coverage, self::Timing, self::Access, self::Priority,
-            self::InPost, self::InCompany, self::AtWork, self::Engaged, self::EventAge, self::EventStrength, self::EventAmount, self::BeforeEnded => Comparison::Range,
+            self::InPosition, self::InCompany, self::AtWork, self::Engaged, self::EventAge, self::EventStrength, self::EventAmount, self::BeforeEnded => Comparison::Range,
             self::Name, self::Words, self::Title, self::About, self::EventText, self::BeforeTitle, self::BeforeCompany => Comparison::Query,
             self::Near => Comparison::Near,
             self::Work, self::ListOf, self::Tag, self::KeptOut, self::Approached, self::Reach => Comparison::Sets,
@@ -94,8 +94,8 @@ enum Field: string
     {
         return match ($this) {
             self::EventKind, self::EventAge, self::EventStage, self::EventStrength, self::EventRound, self::EventAmount, self::EventText => Entity::Event,
-            self::BeforeTitle, self::BeforeCompany, self::BeforeEnded => Entity::PostBefore,
-            self::Title, self::Before, self::About, self::Seniority, self::BusinessFunction, self::BuyerRole, self::Part, self::InPost, self::InCompany, self::AtWork, self::Arrival, self::Origin,
+            self::BeforeTitle, self::BeforeCompany, self::BeforeEnded => Entity::PositionBefore,
+            self::Title, self::Before, self::About, self::Seniority, self::BusinessFunction, self::BuyerRole, self::Part, self::InPosition, self::InCompany, self::AtWork, self::Arrival, self::Origin,
             self::OwnCountry, self::OwnCity, self::Language, self::School, self::Association, self::Engaged, self::Channel, self::Reach => Entity::Contact,
             default => Entity::Account,
         };
@@ -113,7 +113,7 @@ enum Field: string
     }
 
     /**
-     * The fields that are asked together, of one and the same signal or post.
+     * The fields that are asked together, of one and the same signal or position.
      *
      * @return list<self>
      */
@@ -180,7 +180,7 @@ enum Field: string
     /** Days a range counts back from today, rather than the numbers themselves. */
     public function countsBack(): bool
     {
-        return in_array($this, [self::InPost, self::InCompany, self::AtWork, self::Engaged, self::NewestSignal, self::LastApproach, self::EventAge, self::BeforeEnded], true);
+        return in_array($this, [self::InPosition, self::InCompany, self::AtWork, self::Engaged, self::NewestSignal, self::LastApproach, self::EventAge, self::BeforeEnded], true);
     }
 
     public function label(): string
@@ -208,7 +208,7 @@ enum Field: string
             self::BeforeCompany => 'company',
             self::BeforeEnded => 'ended, months ago',
             self::BuyerRole => 'buyer role',
-            self::InPost => 'in the position (months)',
+            self::InPosition => 'in the position (months)',
             self::InCompany => 'in the company (months)',
             self::AtWork => 'at work in all (months)',
             self::Arrival => 'how they came there',

@@ -74,7 +74,7 @@ final class Acquaintances
         $customers = Account::query()->whereHas('customerPeriods')->where('headcount', '>', 100)->orderBy('domain')->limit(3)->get();
         foreach ([[$team[6], 0, 'Plant Manager', 4200, 2100], [$team[7], 1, 'Head of Maintenance', 3600, 1500], [$team[1], 2, 'Sales Engineer', 2400, 900]] as [$user, $i, $title, $from, $to]) {
             if (isset($customers[$i])) {
-                Station::query()->create(['user_id' => $user->id, 'kind' => 'post', 'name' => $customers[$i]->name, 'account_id' => $customers[$i]->id, 'title' => $title, 'reading' => $titles->read($title, null, $customers[$i]->headcount), 'since' => $this->now->subDays($from), 'until' => $this->now->subDays($to), 'brought_by' => $team[0]->id]);
+                Station::query()->create(['user_id' => $user->id, 'kind' => 'position', 'name' => $customers[$i]->name, 'account_id' => $customers[$i]->id, 'title' => $title, 'reading' => $titles->read($title, null, $customers[$i]->headcount), 'since' => $this->now->subDays($from), 'until' => $this->now->subDays($to), 'brought_by' => $team[0]->id]);
             }
         }
         Station::query()->create(['user_id' => $team[0]->id, 'kind' => 'school', 'name' => self::SCHOOLS['SE'], 'brought_by' => $team[0]->id]);

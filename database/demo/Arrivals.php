@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-/** Invents how people came to their posts, and knows what has to follow from it. */
+/** Invents how people came to their positions, and knows what has to follow from it. */
 final class Arrivals
 {
     /** Titles in a buyer role of the first offer, whatever the size of the company, and their step below. */
@@ -13,7 +13,7 @@ final class Arrivals
         ['Plant Manager', 'Production Planner'], ['Energy Manager', 'Energy Engineer'], ['Kierownik Utrzymania Ruchu', 'Inżynier Utrzymania Ruchu'], ['Vedligeholdelseschef', 'Vedligeholdstekniker'],
     ];
 
-    /** Top posts outside the buyer roles, in every size class. */
+    /** Top positions outside the buyer roles, in every size class. */
     private const TOP = ['CFO', 'Chief Human Resources Officer', 'General Counsel'];
 
     /** Neither. */
@@ -38,8 +38,8 @@ final class Arrivals
         [$title, $below] = $this->dice->pick(self::IN_ROLE);
         [$title, $before, $follows] = match ($sort) {
             'joined' => [$title, $this->elsewhere($below, $days), ['new_leader']],
-            'promoted' => [$title, $this->post($below, $domain, $days + 900, $days), ['promotion']],
-            'sideways' => ['Maintenance Manager', $this->post('Maintenance Supervisor', $domain, $days + 700, $days), []],
+            'promoted' => [$title, $this->position($below, $domain, $days + 900, $days), ['promotion']],
+            'sideways' => ['Maintenance Manager', $this->position('Maintenance Supervisor', $domain, $days + 700, $days), []],
             'customer' => $this->fromCustomer($domain, $title, $below, $days),
             'top' => [$this->dice->pick(self::TOP), $this->elsewhere('Controller', $days), ['leadership_change']],
             default => [$this->dice->pick(self::OTHER), $this->elsewhere('Consultant', $days), []],
@@ -58,15 +58,15 @@ final class Arrivals
         }
         $customer = $this->dice->pick($at)['domain'];
 
-        return [$title, $this->post($below, $customer, $days + 2000, $days), $own ? ['new_leader'] : ['new_leader', 'customer_alum']];
+        return [$title, $this->position($below, $customer, $days + 2000, $days), $own ? ['new_leader'] : ['new_leader', 'customer_alum']];
     }
 
     private function elsewhere(string $title, int $days): string
     {
-        return $this->post($title, $this->dice->pick(self::ELSEWHERE), $days + 1500, $days);
+        return $this->position($title, $this->dice->pick(self::ELSEWHERE), $days + 1500, $days);
     }
 
-    private function post(string $title, string $where, int $from, int $to): string
+    private function position(string $title, string $where, int $from, int $to): string
     {
         return "$title, $where, ".gmdate('n/Y', $this->now - 86400 * $from).'–'.gmdate('n/Y', $this->now - 86400 * $to);
     }

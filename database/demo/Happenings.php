@@ -64,7 +64,7 @@ final class Happenings
         return $facts + match ($kind) {
             'hiring' => $this->hiring(),
             'news' => ['title' => $this->dice->pick(['Named in a report on the duty to audit energy', 'Portrayed in the regional paper', 'Wins a prize for recycled material', 'Named among firms hit by power prices']), 'source' => 'press', 'link' => 'https://press.example/'.$company['truth']['domain']],
-            'post_engagement' => ['title' => $name.' '.$this->dice->pick(['reacted to a post about power prices', 'reacted to a post about leak surveys', 'passed on a post about energy audits', 'commented on a post about leak surveys']), 'source' => 'posts', 'person' => $person['email']],
+            'post_engagement' => ['title' => $name.' '.$this->dice->pick(['reacted to a post about power prices', 'reacted to a post about leak surveys', 'passed on a post about energy audits', 'commented on a post about leak surveys']), 'source' => 'positions', 'person' => $person['email']],
             'growth' => ['title' => 'Headcount up '.($up = $this->dice->int(3, 24)).' % in 90 days', 'heads before' => (string) max(12, $heads), 'heads after' => (string) (int) ceil(max(12, $heads) * (1 + $up / 100)), 'source' => 'headcounts'],
             'decline' => ['title' => 'Headcount down '.($down = $this->dice->int(3, 15)).' % in 90 days', 'heads before' => (string) max(12, $heads), 'heads after' => (string) (int) floor(max(12, $heads) * (1 - $down / 100)), 'source' => 'headcounts'],
             'own_engagement' => ['title' => $name.' '.$this->dice->pick(['came to our open day', 'follows us', 'looked at our page on leaks']), 'deed' => $this->dice->pick(['event', 'follows', 'page']), 'source' => 'our pages', 'person' => $person['email']],

@@ -57,11 +57,11 @@ final class People
 
         return [
             'domain' => $company['truth']['domain'], 'first_name' => $first, 'last_name' => $last, 'title' => $this->dice->chance(.03) && $arrival === null ? '' : $arrival['title'] ?? $title,
-            'in post since' => $arrival['since'] ?? gmdate('n/Y', $this->now - 86400 * $this->dice->int(20, 3600)),
+            'in position since' => $arrival['since'] ?? gmdate('n/Y', $this->now - 86400 * $this->dice->int(20, 3600)),
             'email' => $this->dice->chance(.22) ? '' : ($this->dice->chance(.04) ? 'info@'.$company['truth']['domain'] : $address), 'email state' => $state,
             'phone' => $this->phone($country),
             'active' => $this->dice->chance(.25) ? gmdate('Y-m-d', $this->now - 86400 * $this->dice->int(0, 90)) : '',
-            'earlier posts' => $arrival['before'] ?? '', 'truth' => $arrival['follows'] ?? [],
+            'earlier positions' => $arrival['before'] ?? '', 'truth' => $arrival['follows'] ?? [],
         ];
     }
 
@@ -85,8 +85,8 @@ final class People
 
         return [
             'domain' => $person['domain'], 'first_name' => $person['first_name'], 'last_name' => $person['last_name'], 'title' => $person['title'],
-            'in post since' => gmdate('Y-m-d', $this->now - 86400 * $person['in post days']), 'email' => $person['email'], 'email state' => $person['email state'],
-            'phone' => $person['phone'] ?? '', 'active' => $active, 'earlier posts' => $person['earlier posts'] ?? '', 'truth' => $person['follows'] ?? [],
+            'in position since' => gmdate('Y-m-d', $this->now - 86400 * $person['in position days']), 'email' => $person['email'], 'email state' => $person['email state'],
+            'phone' => $person['phone'] ?? '', 'active' => $active, 'earlier positions' => $person['earlier positions'] ?? '', 'truth' => $person['follows'] ?? [],
         ];
     }
 }

@@ -40,7 +40,7 @@ final class Scenario
 
     private readonly Acquaintances $acquaintances;
 
-    /** @var list<array<string, mixed>> who was made, with what has to follow from their posts under `truth` */
+    /** @var list<array<string, mixed>> who was made, with what has to follow from their positions under `truth` */
     public array $people = [];
 
     public function __construct(private readonly int $accounts = 1200, private readonly int $contacts = 9000, private readonly int $signals = 6000, private readonly int $approaches = 400, private readonly int $relations = 3500, int $seed = 23)
@@ -168,7 +168,7 @@ final class Scenario
                 $points += (Kind::tryFrom($kind) === null ? 0 : self::HIDDEN[$kind] ?? .2) * $x;
             }
             $answered = $this->dice->chance(1 / (1 + exp(-$points)));
-            $result = $answered ? $this->dice->pick(['interested', 'meeting']) : $this->dice->weighted(['silent' => 62, 'no' => 14, 'later' => 8, 'wrong_person' => 7, 'bounced' => 5, 'left_post' => 4]);
+            $result = $answered ? $this->dice->pick(['interested', 'meeting']) : $this->dice->weighted(['silent' => 62, 'no' => 14, 'later' => 8, 'wrong_person' => 7, 'bounced' => 5, 'left' => 4]);
             $rows[] = [
                 'offer_id' => $offer->id, 'account_id' => $account, 'contact_id' => $this->dice->pick($contacts[$account]->pluck('id')->all()), 'user_id' => $this->dice->pick(array_slice($team, 0, 4))->id,
                 'kind' => $this->dice->pick(['email', 'call', 'message', 'connect']), 'made_at' => $at, 'result' => $result, 'result_at' => $at->addDays($this->dice->int(1, 9))->min($this->now),

@@ -222,7 +222,7 @@ final class FinderTest extends TestCase
         for ($id = 1, $count = $random->getInt(1, 12); $id <= $count; $id++) {
             $contacts = [];
             for ($i = $random->getInt(0, 2) === 0 ? $random->getInt(17, 40) : $random->getInt(0, 5); $i > 0; $i--) {
-                $contacts[] = new Record(++$contact, $this->maybe($random, ['seniority' => [['head', 'manager'][$random->getInt(0, 1)]]]), $this->maybe($random, ['in_post' => self::TODAY - $random->getInt(0, 900)]), $this->maybe($random, ['title' => Fold::line(['Head of Maintenance', 'Plant Manager', 'Maintenance Planner'][$random->getInt(0, 2)])]), order: $contact,
+                $contacts[] = new Record(++$contact, $this->maybe($random, ['seniority' => [['head', 'manager'][$random->getInt(0, 1)]]]), $this->maybe($random, ['in_position' => self::TODAY - $random->getInt(0, 900)]), $this->maybe($random, ['title' => Fold::line(['Head of Maintenance', 'Plant Manager', 'Maintenance Planner'][$random->getInt(0, 2)])]), order: $contact,
                     parts: $random->getInt(0, 2) === 0 ? null : $this->some($random, 3, fn (): Record => new Record(0, [], $this->maybe($random, ['before_ended' => self::TODAY - $random->getInt(0, 900)]), $this->maybe($random, ['before_title' => ' shift lead ']) + $this->maybe($random, ['before_company' => Fold::line(['Fjernlund Papir', 'Shift Works'][$random->getInt(0, 1)])]))));
             }
             $accounts[] = new Record($id, $this->maybe($random, ['country' => [['SE', 'DE', 'DK'][$random->getInt(0, 2)]]]) + ['technology' => array_slice([['Tryklog', 'TRYK-log v2'][$random->getInt(0, 1)], ['Ordvika', 'tryklog 3'][$random->getInt(0, 1)]], 0, $random->getInt(0, 2))] + $this->maybe($random, ['attribute:shifts' => ['*', 'Three']]),
@@ -269,7 +269,7 @@ final class FinderTest extends TestCase
             3 => Condition::range(Field::Fit, null, $low / 1000, $exclude, $unknown),
             4 => Condition::query(Field::Title, ['maintenance -planner', 'plant OR "head of"', '-plant', "Plant Manager\nmaintenance planners", implode("\n", array_map(fn (int $i): string => $i === $low % 20 ? 'of maintenance' : "head no $i", range(0, 19)))][$random->getInt(0, 4)], $exclude, $unknown),
             5 => Condition::query(Field::Words, ['shift*', 'three -air', '-glass', '"works three"', 'works AND three'][$random->getInt(0, 4)], $exclude, $unknown, ['', 'keywords', 'keywords,description', 'name', 'description'][$random->getInt(0, 4)]),
-            6 => Condition::range(Field::InPost, $random->getInt(0, 1) ? 100 : null, 500, $exclude, $unknown),
+            6 => Condition::range(Field::InPosition, $random->getInt(0, 1) ? 100 : null, 500, $exclude, $unknown),
             7 => Condition::near([56.0, 12.0], $random->getInt(20, 200), $exclude, $unknown, $random->getInt(0, 1) === 1),
             8 => Condition::any(Field::Attribute, [['*', 'three', 'two'][$random->getInt(0, 2)]], $exclude, $unknown, which: 'shifts'),
             9, 10 => Condition::together(Field::Event, $this->some($random, 3, fn (int $i): Condition => [

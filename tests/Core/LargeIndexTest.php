@@ -40,7 +40,7 @@ final class LargeIndexTest extends TestCase
         for ($id = 10; $id < 4510; $id += 3) {
             $contacts = $events = [];
             for ($i = $random->getInt(0, 15) === 0 ? 45 : $random->getInt(0, 9); $i > 0; $i--) {
-                $contacts[] = new Record($contact += $random->getInt(1, 3), ['seniority' => [['head', 'manager', 'specialist'][$random->getInt(0, 2)]], 'language' => ['German']], ['in_post' => self::TODAY - $random->getInt(0, 4000)], ['title' => $random->getInt(0, 2) === 0 ? ' plant manager ' : Fold::line("Planner of line {$random->getInt(1, 900)}")], order: $random->getInt(0, 1_000_000) / 10_000);
+                $contacts[] = new Record($contact += $random->getInt(1, 3), ['seniority' => [['head', 'manager', 'specialist'][$random->getInt(0, 2)]], 'language' => ['German']], ['in_position' => self::TODAY - $random->getInt(0, 4000)], ['title' => $random->getInt(0, 2) === 0 ? ' plant manager ' : Fold::line("Planner of line {$random->getInt(1, 900)}")], order: $random->getInt(0, 1_000_000) / 10_000);
             }
             for ($i = $random->getInt(25, 50); $i > 0; $i--) {
                 $events[] = new Record(0, ['event_kind' => ['news']], ['event_age' => self::TODAY - $random->getInt(0, 700)], ['event_text' => $random->getInt(0, 9) === 0 ? ' in the press ' : Fold::line("Named for the {$random->getInt(1, 90_000)}th time")]);

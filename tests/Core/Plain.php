@@ -75,7 +75,7 @@ final class Plain
         return self::one($today, $condition, $of);
     }
 
-    /** Of one and the same signal or post: as many as are asked for, for sure or perhaps. */
+    /** Of one and the same signal or position: as many as are asked for, for sure or perhaps. */
     private static function together(int $today, Condition $condition, Record $of): ?bool
     {
         if ($of->parts === null) {

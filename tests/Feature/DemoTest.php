@@ -38,7 +38,7 @@ final class DemoTest extends TestCase
         self::assertEquals($prints[0], $prints[1]);
     }
 
-    public function test_every_signal_that_follows_from_posts_is_what_the_seed_knows(): void
+    public function test_every_signal_that_follows_from_positions_is_what_the_seed_knows(): void
     {
         RuleSet::query()->delete();
         Offer::query()->delete();

@@ -113,8 +113,8 @@ final class DoorsTest extends TestCase
         $this->actingAs($this->lead);
         $this->post(route('finder.keep'), ['name' => 'All', 'on' => 'contacts', 'c' => ['']])->assertSessionHasNoErrors();
         $station = Station::query()->create(['user_id' => $this->lead->id, 'kind' => 'school', 'name' => 'Kråkvik skola']);
-        $post = Position::query()->create(['contact_id' => $contact->id, 'company' => 'Fjernlund Papir', 'title' => 'Planner', 'since' => '2019-01-01', 'until' => '2022-01-01']);
-        $ids = ['{account}' => $account->id, '{contact}' => $contact->id, '{list}' => KeptList::query()->value('id'), '{offer}' => $this->offer->id, '{user}' => $this->rep->id, '{station}' => $station->id, '{post}' => $post->id, '{intake}' => Intake::query()->value('id'), '{label}' => IndustryLabel::query()->value('id') ?? 0];
+        $position = Position::query()->create(['contact_id' => $contact->id, 'company' => 'Fjernlund Papir', 'title' => 'Planner', 'since' => '2019-01-01', 'until' => '2022-01-01']);
+        $ids = ['{account}' => $account->id, '{contact}' => $contact->id, '{list}' => KeptList::query()->value('id'), '{offer}' => $this->offer->id, '{user}' => $this->rep->id, '{station}' => $station->id, '{position}' => $position->id, '{intake}' => Intake::query()->value('id'), '{label}' => IndustryLabel::query()->value('id') ?? 0];
         $bad = [];
         $tried = 0;
         foreach ($this->routes() as $route) {

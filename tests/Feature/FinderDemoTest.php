@@ -33,7 +33,7 @@ final class FinderDemoTest extends TestCase
 {
     /** Conditions as their addresses have them, at least one for each field; those of tags, lists and people are filled in. */
     private const CONDITIONS = [
-        'f=title&q=maintenance OR Instandhaltung -assistant', 'f=function&v=maintenance,operations', 'f=seniority&v=head,manager', 'f=buyer_role&v=Maintenance', 'f=part&v=signs_off,shapes', 'f=in_post&hi=12', 'f=in_company&lo=24', 'f=at_work&lo=30&hi=200', 'f=arrival&v=joined,promoted',
+        'f=title&q=maintenance OR Instandhaltung -assistant', 'f=function&v=maintenance,operations', 'f=seniority&v=head,manager', 'f=buyer_role&v=Maintenance', 'f=part&v=signs_off,shapes', 'f=in_position&hi=12', 'f=in_company&lo=24', 'f=at_work&lo=30&hi=200', 'f=arrival&v=joined,promoted',
         'f=before&q=maintenance&q2=verk*', 'f=before&hi=20', 'f=origin&v=customer', 'f=about&q=pumps', 'f=own_country&v=SE', 'f=own_city&v=Aarhus', 'f=language&v=german,Danish', 'f=school&v=Kråkvik tekniska skola', 'f=association&v=circle of air users',
         'f=reach&w=leaders&n=1', 'f=reach&w=anyone&n=2&new=1', 'f=reach&w=anyone&n=worked', 'f=channel&v=email_checked,direct_phone', 'f=engaged&hi=2',
         'f=name&q=glas* OR papper', 'f=domain&v=tunhede.example', 'f=parent&v=Glasverk Tunhede', 'f=industry&v=22,glass', 'f=main_industry&v=C', 'f=country&v=Sweden,DE', 'f=country&v=DK&w=any', 'f=region&v=Stockholm', 'f=city&v=hobro', 'f=postal_area&v=95', 'f=near&q=56.6,9.8&km=250', 'f=near&q=56.6,9.8&km=250&w=any',

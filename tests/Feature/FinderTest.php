@@ -50,7 +50,7 @@ final class FinderTest extends TestCase
         foreach (['tunhede.example' => 'three', 'ostholz.example' => 'two'] as $domain => $value) {
             DB::table('account_attribute')->insert(['account_id' => Account::query()->where('domain', $domain)->value('id'), 'attribute_id' => $shifts->id, 'value' => $value]);
         }
-        $this->bring(IntakeKind::Contacts, "domain;first name;last name;title;since;email;email state;phone;earlier posts\n"
+        $this->bring(IntakeKind::Contacts, "domain;first name;last name;title;since;email;email state;phone;earlier positions\n"
             ."tunhede.example;Pernille;Rye;Head of Maintenance;2026-11-03;pernille@tunhede.example;valid;;Planner, Fjernlund Papir, 2019–2026\n"
             ."tunhede.example;Olav;Brekke;Plant Manager;2015-01-01;olav@tunhede.example;invalid;+45 32100001;Planner, Hollenbruk Verk, 2001–2009 | Shift Lead, Fjernlund Papir, 2009–2014\n"
             ."sverkhult.example;Ida;Lie;Maintenance Planner;;ida@sverkhult.example;unknown;;\n"
@@ -71,7 +71,7 @@ final class FinderTest extends TestCase
             ['contacts', 'f=revenue&hi=9000000', ['Maren']], ['contacts', 'f=postal_area&v=95', ['Olav', 'Pernille']], ['contacts', 'f=near&q=56.6,9.8&km=50', ['Olav', 'Pernille']], ['contacts', 'f=technology&v=Tryklog,Ordvika', ['Maren', 'Olav', 'Pernille']],
             ['contacts', 'f=words&q="three shifts" -glasverk', ['Maren']], ['contacts', 'f=words&q="three shifts" -glasverk&w=keywords', ['Maren', 'Olav', 'Pernille']], ['contacts', 'f=words&q=-shifts&w=keywords', []], ['contacts', 'f=words&q=-shifts&w=keywords&u=1', ['Ida', 'Rolf']], ['contacts', 'f=words&q=tunhede three&w=name,keywords,description', ['Olav', 'Pernille']], ['contacts', 'f=words&q="tunhede three"', []], ['contacts', 'f=signal&v=expansion', ['Olav', 'Pernille']], ['contacts', 'f=title&q=maintenance -planner', ['Pernille', 'Rolf']], ['contacts', 'f=before&q=planner', ['Olav', 'Pernille']],
             ['contacts', 'f=before&q2=fjernlund', ['Olav', 'Pernille']], ['contacts', 'f=seniority&v=head', ['Pernille', 'Rolf']], ['contacts', 'f=function&v=maintenance,operations', ['Ida', 'Olav', 'Pernille', 'Rolf']], ['contacts', 'f=function&v=operations&x=1', ['Ida', 'Maren', 'Pernille', 'Rolf']],
-            ['contacts', 'f=part&v=signs_off', ['Pernille']], ['contacts', 'f=in_post&hi=6', ['Maren', 'Pernille']], ['contacts', 'f=in_post&lo=6', ['Olav']], ['contacts', 'f=arrival&v=joined', ['Pernille']], ['contacts', 'f=channel&v=email_checked,direct_phone', ['Olav', 'Pernille', 'Rolf']],
+            ['contacts', 'f=part&v=signs_off', ['Pernille']], ['contacts', 'f=in_position&hi=6', ['Maren', 'Pernille']], ['contacts', 'f=in_position&lo=6', ['Olav']], ['contacts', 'f=arrival&v=joined', ['Pernille']], ['contacts', 'f=channel&v=email_checked,direct_phone', ['Olav', 'Pernille', 'Rolf']],
             ['contacts', 'f=kept_out&x=1', ['Ida', 'Maren', 'Olav', 'Pernille']], ['contacts', 'f=founded&lo=1990', ['Maren']],
             ['contacts', 'f=name&q=glas* OR papir', ['Ida', 'Olav', 'Pernille']], ['contacts', 'f=newest_signal&hi=1', ['Ida', 'Olav', 'Pernille']], ['contacts', 'f=last_approach&hi=2', ['Maren']], ['contacts', 'f=last_approach&hi=2&x=1', ['Ida', 'Olav', 'Pernille', 'Rolf']],
             ['accounts', 'f=known_contacts&lo=2', ['Glasverk Tunhede']], ['accounts', 'f=known_contacts&hi=0', []], ['accounts', 'f=newest_signal&lo=1', []],

@@ -95,7 +95,7 @@ final class IntakeRowsTest extends TestCase
     public function test_what_cannot_be_right_is_said_and_nothing_comes_of_it(IntakeKind $kind, string $text, string $part): void
     {
         $this->tunhede();
-        $count = fn (): array => array_map(fn (string $table): int => DB::table($table)->count(), ['accounts', 'contacts', 'signals', 'channels', 'posts', 'places']);
+        $count = fn (): array => array_map(fn (string $table): int => DB::table($table)->count(), ['accounts', 'contacts', 'signals', 'channels', 'positions', 'places']);
         $before = $count();
         $intake = $this->bring($kind, $text);
         self::assertSame([0, 0, 1], [$intake->created, $intake->updated, $intake->rejected]);

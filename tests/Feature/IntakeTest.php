@@ -163,10 +163,10 @@ final class IntakeTest extends TestCase
         $this->bring(IntakeKind::Accounts, "domain;name\na.example;A\nb.example;B\n");
         $this->bring(IntakeKind::Contacts, "name;email;title;phone;country\nIda Sandmo-Lie;ida@a.example;COO;031-390 06 12;Sweden\n");
         $moved = $this->bring(IntakeKind::Contacts, "name;email;domain;title\nIda Sandmo-Lie;ida@a.example;b.example;CEO\n");
-        $contact = Contact::query()->with('account', 'posts', 'channels')->sole();
+        $contact = Contact::query()->with('account', 'positions', 'channels')->sole();
 
         self::assertSame([0, 1, 'b.example', 'CEO'], [$moved->created, $moved->updated, $contact->account->domain, $contact->title]);
-        self::assertSame([['CEO', true], ['COO', false]], $contact->posts->map(fn ($post): array => [$post->title, $post->until === null])->sort()->values()->all());
+        self::assertSame([['CEO', true], ['COO', false]], $contact->positions->map(fn ($position): array => [$position->title, $position->until === null])->sort()->values()->all());
         self::assertContains('+46 31 390 06 12', $contact->channels->pluck('value')->all());
         $other = $this->bring(IntakeKind::Contacts, "name;domain\nIda Sandmo-Lie;a.example\n");
         self::assertSame(1, $other->created, 'the same name elsewhere is somebody else');
@@ -250,7 +250,7 @@ final class IntakeTest extends TestCase
     private function everything(): array
     {
         $all = [];
-        foreach (['accounts', 'account_industry', 'account_technology', 'places', 'contacts', 'channels', 'posts', 'signals'] as $table) {
+        foreach (['accounts', 'account_industry', 'account_technology', 'places', 'contacts', 'channels', 'positions', 'signals'] as $table) {
             $all[$table] = DB::table($table)->get()->map(fn (object $row): array => array_diff_key((array) $row, array_flip(['updated_at', 'stale']) + ($table === 'places' ? ['id' => 0] : [])))->all();
         }
 

@@ -33,7 +33,7 @@ final class KeepOutTest extends TestCase
         $this->comesOf($contact, Result::Stop);
         $entry = KeepOut::query()->sole();
         self::assertSame(['asked not to be contacted', null], [$entry->reason, $entry->until]);
-        $this->comesOf($contact, Result::LeftPost);
+        $this->comesOf($contact, Result::Left);
         self::assertSame('asked not to be contacted', KeepOut::query()->sole()->reason, 'what they asked is not overwritten');
     }
 

@@ -34,7 +34,7 @@ final class NetworkTest extends TestCase
         $this->greta = User::query()->create(['name' => 'Greta Nystierna', 'role' => 'rep', 'signs_in' => false]);
         $this->anton = $this->person('Anton', $this->rep->role);
         $this->bring(IntakeKind::Accounts, "domain;name;industry;headcount\ntunhede.example;Glasverk Tunhede;glass;420\nsverkhult.example;Papir Sverkhult;paper;60\nostholz.example;Ostholz Platten;wood panels;600\n");
-        $this->bring(IntakeKind::Contacts, "domain;first name;last name;title;since;email;schools;associations;earlier posts\n"
+        $this->bring(IntakeKind::Contacts, "domain;first name;last name;title;since;email;schools;associations;earlier positions\n"
             ."tunhede.example;Pernille;Rye;Head of Maintenance;2024-01-01;pernille@tunhede.example;Kråkvik skola;;Planner, Fjernlund Papir, 2019–2022\n"
             ."tunhede.example;Olav;Brekke;Plant Manager;2015-01-01;olav@tunhede.example;;;\n"
             ."sverkhult.example;Ida;Lie;Maintenance Planner;2023-01-01;ida@sverkhult.example;;Air Circle;Planner, Fjernlund Papir, 2020–2022\n"
@@ -109,7 +109,7 @@ final class NetworkTest extends TestCase
     {
         $this->bring(IntakeKind::Relations, "known by;name;email\nGreta Nystierna;Pernille Rye;pernille@tunhede.example\n");
         $tunhede = Account::query()->where('domain', 'tunhede.example')->value('id');
-        Station::query()->create(['user_id' => $this->anton->id, 'kind' => 'post', 'name' => 'Glasverk Tunhede', 'account_id' => $tunhede, 'since' => '2014-01-01', 'until' => '2016-01-01']);
+        Station::query()->create(['user_id' => $this->anton->id, 'kind' => 'position', 'name' => 'Glasverk Tunhede', 'account_id' => $tunhede, 'since' => '2014-01-01', 'until' => '2016-01-01']);
         Station::query()->create(['user_id' => $this->rep->id, 'kind' => 'school', 'name' => 'KRÅKVIK SKOLA']);
         $greta = (string) $this->greta->id;
 
@@ -123,22 +123,22 @@ final class NetworkTest extends TestCase
         self::assertSame([['Pernille'], ['Maren', 'Olav', 'Pernille']], [$this->reached('leaders', '1'), $this->reached('mates', '1')]);
         self::assertSame(['Ida', 'Lena'], $this->reached('anyone', '1', exclude: true));
         $ida = Contact::query()->where('first_name', 'Ida')->sole();
-        DB::table('posts')->where('company', 'Fjernlund Papir')->where('contact_id', $ida->id)->update(['since' => '2023-01-01', 'until' => '2024-01-01']);
+        DB::table('positions')->where('company', 'Fjernlund Papir')->where('contact_id', $ida->id)->update(['since' => '2023-01-01', 'until' => '2024-01-01']);
         AccountIds::markStale([$ida->account_id]);
         (new Standings)->refresh();
-        self::assertSame(['Maren', 'Olav', 'Pernille'], $this->reached($greta, '2'), 'it follows the posts');
+        self::assertSame(['Maren', 'Olav', 'Pernille'], $this->reached($greta, '2'), 'it follows the positions');
         Relation::query()->delete();
         self::assertSame([], $this->reached($greta, '2'), 'and the books');
     }
 
     public function test_companies_that_are_no_accounts_are_one_as_far_as_letters_and_accents_go(): void
     {
-        $this->bring(IntakeKind::Contacts, "domain;first name;last name;email;earlier posts\n"
+        $this->bring(IntakeKind::Contacts, "domain;first name;last name;email;earlier positions\n"
             ."tunhede.example;Aino;Lind;aino@tunhede.example;Planner, Møllekær Værk, 2001–2004\n"
             ."sverkhult.example;Berit;Lind;berit@sverkhult.example;Fitter, MØLLEKÆR VÆRK, 2003–2006\n"
             ."ostholz.example;Carl;Lind;carl@ostholz.example;Fitter, Møllekær-Værk, 2003–2006\n");
         $contacts = Contact::query()->whereIn('first_name', ['Aino', 'Berit', 'Carl'])->pluck('id', 'first_name');
-        DB::table('posts')->whereIn('contact_id', $contacts)->whereNotNull('account_id')->delete();
+        DB::table('positions')->whereIn('contact_id', $contacts)->whereNotNull('account_id')->delete();
         self::assertEqualsCanonicalizing([$contacts['Aino'], $contacts['Berit']], AcquaintanceSpread::from([$contacts['Aino']], 3));
     }
 
@@ -146,7 +146,7 @@ final class NetworkTest extends TestCase
     {
         $random = new Randomizer(new Mt19937(11));
         $accounts = Account::query()->orderBy('id')->pluck('id')->all();
-        DB::table('posts')->delete();
+        DB::table('positions')->delete();
         DB::table('affiliations')->delete();
         foreach (range(1, 70) as $i) {
             DB::table('contacts')->insert(['id' => 1000 + $i, 'account_id' => $accounts[$i % 3], 'first_name' => "No$i", 'last_name' => 'Body']);
@@ -155,7 +155,7 @@ final class NetworkTest extends TestCase
         // Each with its spellings, which are one company.
         $companies = [['Møllekær Værk', 'MØLLEKÆR VÆRK'], ['Fjernlund Papír', 'fjernlund papir'], ['Kvarnbäck', 'KVARNBACK']];
         $today = intdiv(today()->getTimestamp(), 86_400);
-        $posts = $circles = [];
+        $positions = $circles = [];
         foreach ($ids as $id) {
             for ($n = $random->getInt(0, 2); $n > 0; $n--) {
                 $company = $random->getInt(0, 1);
@@ -164,17 +164,17 @@ final class NetworkTest extends TestCase
                 $first = 11_000 + $random->getInt(0, 8000);
                 [$since, $until] = [$random->getInt(0, 4) === 0 ? null : $first, $random->getInt(0, 3) === 0 ? null : $first + $random->getInt(0, 900)];
                 $day = fn (?int $day): ?string => $day === null ? null : gmdate('Y-m-d', $day * 86_400);
-                DB::table('posts')->insert(['contact_id' => $id, 'account_id' => $company ? null : $account, 'company' => $company ? $name : null, 'title' => 'Planner', 'since' => $day($since), 'until' => $day($until)]);
-                $posts[$id][] = [$company ? "c$which" : "a$account", $since ?? $until ?? $today, $until ?? $today];
+                DB::table('positions')->insert(['contact_id' => $id, 'account_id' => $company ? null : $account, 'company' => $company ? $name : null, 'title' => 'Planner', 'since' => $day($since), 'until' => $day($until)]);
+                $positions[$id][] = [$company ? "c$which" : "a$account", $since ?? $until ?? $today, $until ?? $today];
             }
             if ($random->getInt(0, 7) === 0) {
                 $circles[$id] = [['school', 'association', 'language'][$random->getInt(0, 2)], "Circle {$random->getInt(0, 4)}"];
                 DB::table('affiliations')->insert(['contact_id' => $id, 'kind' => $circles[$id][0], 'name' => $circles[$id][1]]);
             }
         }
-        $meet = function (int $a, int $b) use ($posts, $circles): bool {
-            foreach ($posts[$a] ?? [] as [$where, $first, $last]) {
-                foreach ($posts[$b] ?? [] as [$there, $from, $until]) {
+        $meet = function (int $a, int $b) use ($positions, $circles): bool {
+            foreach ($positions[$a] ?? [] as [$where, $first, $last]) {
+                foreach ($positions[$b] ?? [] as [$there, $from, $until]) {
                     if ($where === $there && max($first, $from) <= min($last, $until)) {
                         return true;
                     }
@@ -188,7 +188,7 @@ final class NetworkTest extends TestCase
             foreach ([1, 2, 3] as $steps) {
                 $reached = array_values(array_filter($ids, fn (int $id): bool => in_array($id, $reached, true) || array_filter($reached, fn (int $one): bool => $meet($one, $id)) !== []));
                 self::assertEqualsCanonicalizing($reached, AcquaintanceSpread::from([$from], $steps), "$steps steps from $from");
-                self::assertEqualsCanonicalizing($reached, AcquaintanceSpread::from([$from], $steps, many: 0), "$steps steps from $from, through all posts");
+                self::assertEqualsCanonicalizing($reached, AcquaintanceSpread::from([$from], $steps, many: 0), "$steps steps from $from, through all positions");
             }
         }
         self::assertGreaterThan(10, count($reached));
@@ -212,7 +212,7 @@ final class NetworkTest extends TestCase
 
     public function test_where_we_worked_is_kept_for_oneself_and_for_leaders(): void
     {
-        $post = fn (User $of, array $more = []) => $this->actingAs($this->rep)->post(route('stations.store'), $more + ['user' => $of->id, 'kind' => 'post', 'name' => 'tunhede.example', 'since' => '2014-01-01', 'until' => '2016-01-01', 'title' => 'Plant Manager']);
+        $post = fn (User $of, array $more = []) => $this->actingAs($this->rep)->post(route('stations.store'), $more + ['user' => $of->id, 'kind' => 'position', 'name' => 'tunhede.example', 'since' => '2014-01-01', 'until' => '2016-01-01', 'title' => 'Plant Manager']);
         $post($this->anton)->assertForbidden();
         $post($this->greta, ['until' => '2013-01-01'])->assertSessionHasErrors('until');
         $post($this->greta, ['since' => ''])->assertSessionHasErrors('since');

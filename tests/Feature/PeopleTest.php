@@ -36,10 +36,10 @@ use Luftig\Core\Buying\Part;
 use Luftig\Core\Buying\Skip;
 use Tests\TestCase;
 
-/** Titles, posts and what follows from them; the buying group; doubles, erasure, taking. */
+/** Titles, positions and what follows from them; the buying group; doubles, erasure, taking. */
 final class PeopleTest extends TestCase
 {
-    private const CONTACTS = "domain;first name;last name;title;since;email;email state;earlier posts\n"
+    private const CONTACTS = "domain;first name;last name;title;since;email;email state;earlier positions\n"
         ."tunhede.example;Pernille;Askov-Rye;Head of Maintenance;2026-11-03;pernille@tunhede.example;valid;Maintenance Lead, Fjernlund Papir, 2019–2026\n"
         ."tunhede.example;Olav;Brekkesund;Energy Manager;2020-01-01;olav@tunhede.example;valid;\n"
         ."tunhede.example;Jannik;Hvolby;Chief Operating Officer;2019-01-01;jannik@tunhede.example;valid;\n"
@@ -64,7 +64,7 @@ final class PeopleTest extends TestCase
         $this->account = Account::query()->where('domain', 'tunhede.example')->firstOrFail();
     }
 
-    public function test_signals_follow_the_posts_and_are_withdrawn_with_them(): void
+    public function test_signals_follow_the_positions_and_are_withdrawn_with_them(): void
     {
         $pernille = $this->contact('Pernille');
         self::assertSame(['new_leader|2026-11-03|0.75|Pernille Askov-Rye joined as Head of Maintenance from Fjernlund Papir'], $this->derived());
@@ -73,14 +73,14 @@ final class PeopleTest extends TestCase
         self::assertSame('customer_alum|2026-11-03|1|Pernille Askov-Rye came from Fjernlund Papir, a customer', $this->derived()[0]);
         self::assertSame(.6, Signal::query()->where('kind', 'customer_alum')->sole()->confidence, 'the customer was found by its name only');
 
-        $post = $pernille->posts()->whereNotNull('until')->sole();
-        $this->actingAs($this->rep)->patch(route('posts.update', [$pernille, $post]), ['title' => 'Maintenance Planner', 'company' => '', 'since' => '2019-01-01', 'until' => '2026-11-01'])->assertSessionHasNoErrors();
+        $position = $pernille->positions()->whereNotNull('until')->sole();
+        $this->actingAs($this->rep)->patch(route('positions.update', [$pernille, $position]), ['title' => 'Maintenance Planner', 'company' => '', 'since' => '2019-01-01', 'until' => '2026-11-01'])->assertSessionHasNoErrors();
         self::assertSame(['promotion|2026-11-03|0.75|Pernille Askov-Rye moved up to Head of Maintenance'], $this->derived());
-        $this->delete(route('posts.destroy', [$pernille, $post]));
+        $this->delete(route('positions.destroy', [$pernille, $position]));
         self::assertSame([], $this->derived(), 'nobody knows where from');
         $this->post(session('undo.to'), session('undo.fields'))->assertSessionHasNoErrors();
         self::assertCount(1, $this->derived());
-        $this->patch(route('posts.update', [$pernille, Position::query()->where('title', 'Maintenance Planner')->where('contact_id', $pernille->id)->sole()]), ['title' => 'X', 'since' => '2026-01-01', 'until' => '2025-01-01'])->assertSessionHasErrors('until');
+        $this->patch(route('positions.update', [$pernille, Position::query()->where('title', 'Maintenance Planner')->where('contact_id', $pernille->id)->sole()]), ['title' => 'X', 'since' => '2026-01-01', 'until' => '2025-01-01'])->assertSessionHasErrors('until');
     }
 
     public function test_a_signal_that_was_brought_stands_for_one_that_follows(): void
@@ -102,7 +102,7 @@ final class PeopleTest extends TestCase
         (new Standings)->all();
 
         self::assertSame([$this->offer->id], Signal::query()->where('kind', 'new_leader')->where('contact_id', $this->contact('Pernille')->id)->pluck('offer_id')->all());
-        self::assertSame($other->id, Signal::query()->where('kind', 'leadership_change')->where('contact_id', $this->contact('Pernille')->id)->value('offer_id'), 'to the other offer it is a top post outside its roles');
+        self::assertSame($other->id, Signal::query()->where('kind', 'leadership_change')->where('contact_id', $this->contact('Pernille')->id)->value('offer_id'), 'to the other offer it is a top position outside its roles');
         $push = fn (int $offer): array => array_column(Standing::query()->where('offer_id', $offer)->where('account_id', $this->account->id)->sole()->lines, 1);
         self::assertContains('new_leader', $push($this->offer->id));
         self::assertNotContains('new_leader', $push($other->id));
@@ -234,7 +234,7 @@ final class PeopleTest extends TestCase
         $this->post(route('rules.store', $this->offer), $form)->assertSessionHasNoErrors();
 
         self::assertSame(['name' => 'Quality', 'functions' => ['quality'], 'neighbours' => ['maintenance'], 'include' => '"chief operating"', 'exclude' => '', 'weight' => .7, 'variants' => ['DE' => 'qs*']], array_replace(['name' => 0, 'functions' => 0, 'neighbours' => 0, 'include' => 0, 'exclude' => 0, 'weight' => 0, 'variants' => 0], $this->offer->refresh()->rules->buyer_roles[0]));
-        self::assertSame(['leadership_change'], array_map(fn (string $line): string => strtok($line, '|'), $this->derived()), 'what follows from posts follows the roles');
+        self::assertSame(['leadership_change'], array_map(fn (string $line): string => strtok($line, '|'), $this->derived()), 'what follows from positions follows the roles');
         self::assertSame(\Luftig\Core\Person\BusinessFunction::Quality->bit(), Signal::query()->where('kind', 'hiring')->sole()->concerns);
         self::assertSame('Jannik', Contact::query()->findOrFail($this->standing($this->account)->contacts[0][0])->first_name);
     }

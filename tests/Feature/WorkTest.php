@@ -68,7 +68,7 @@ final class WorkTest extends TestCase
     {
         return [
             'bounced' => ['bounced', fn (Contact $contact): bool => Channel::query()->where('contact_id', $contact->id)->sole()->state->isDead()],
-            'left the position' => ['left_post', fn (Contact $contact): bool => $contact->posts()->sole()->until !== null && KeepOut::query()->sole()->reason === 'left the position'],
+            'left the position' => ['left', fn (Contact $contact): bool => $contact->positions()->sole()->until !== null && KeepOut::query()->sole()->reason === 'left the position'],
             'stop' => ['stop', fn (Contact $contact): bool => KeepOut::query()->sole()->contact_id === $contact->id],
             'later' => ['later', fn (Contact $contact): bool => Approach::query()->sole()->later_on->toDateString() === '2027-03-01' && KeepOut::query()->count() === 0],
         ];

@@ -11,29 +11,29 @@ use App\Models\Position;
 use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 
-/** The posts of a contact, entered and corrected by hand; signals follow them. */
+/** The positions of a contact, entered and corrected by hand; signals follow them. */
 final class PositionController extends Controller
 {
     public function store(PositionRequest $request, Contact $contact): RedirectResponse
     {
-        EditContact::post($contact, $request->held($contact->account_id));
+        EditContact::position($contact, $request->held($contact->account_id));
 
         return $this->done($contact, 'The position is kept.');
     }
 
-    public function update(PositionRequest $request, Contact $contact, Position $post): RedirectResponse
+    public function update(PositionRequest $request, Contact $contact, Position $position): RedirectResponse
     {
-        EditContact::post($contact, $request->held($contact->account_id), $post);
+        EditContact::position($contact, $request->held($contact->account_id), $position);
 
         return $this->done($contact, 'The position is corrected, and what followed from it.');
     }
 
-    public function destroy(Contact $contact, Position $post): RedirectResponse
+    public function destroy(Contact $contact, Position $position): RedirectResponse
     {
-        EditContact::removePost($contact, $post);
+        EditContact::removePosition($contact, $position);
 
-        return $this->done($contact, 'The position is removed, and what followed from it.')->with('undo', Undo::by('post', route('posts.store', $contact), [
-            'title' => $post->title, 'company' => $post->elsewhere($contact), 'since' => $post->since?->toDateString(), 'until' => $post->until?->toDateString(),
+        return $this->done($contact, 'The position is removed, and what followed from it.')->with('undo', Undo::by('post', route('positions.store', $contact), [
+            'title' => $position->title, 'company' => $position->elsewhere($contact), 'since' => $position->since?->toDateString(), 'until' => $position->until?->toDateString(),
         ]));
     }
 

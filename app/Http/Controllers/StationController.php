@@ -15,7 +15,7 @@ final class StationController extends Controller
     {
         $station = Station::query()->create($request->station());
 
-        return redirect()->route('network')->with('said', "{$station->name} is kept for {$station->user->name}; whoever was there at that time is known.".($station->kind === 'post' && $station->account_id === null ? ' It is no account; contacts are found by its exact name.' : ''))->with('undo', Undo::by('delete', route('stations.destroy', $station)));
+        return redirect()->route('network')->with('said', "{$station->name} is kept for {$station->user->name}; whoever was there at that time is known.".($station->kind === 'position' && $station->account_id === null ? ' It is no account; contacts are found by its exact name.' : ''))->with('undo', Undo::by('delete', route('stations.destroy', $station)));
     }
 
     public function destroy(Station $station): RedirectResponse

@@ -27,7 +27,7 @@ final class ContactRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['first_name.required_without' => 'Give a name.', 'email.email' => 'That is not an e-mail address.', 'phone.regex' => 'That is not a phone number.', 'since.before_or_equal' => 'Nobody is in a post since a day to come.', 'since.date' => 'Give a day, as in 2026-11-03.'];
+        return ['first_name.required_without' => 'Give a name.', 'email.email' => 'That is not an e-mail address.', 'phone.regex' => 'That is not a phone number.', 'since.before_or_equal' => 'Nobody is in a position since a day to come.', 'since.date' => 'Give a day, as in 2026-11-03.'];
     }
 
     /** @return array<string, string|null> */

@@ -9,7 +9,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Luftig\Core\Company\CompanyName;
 use Luftig\Core\Company\Domain;
 
-/** A post that somebody enters or corrects. */
+/** A position that somebody enters or corrects. */
 final class PositionRequest extends FormRequest
 {
     /** @return array<string, list<string>> */
@@ -24,7 +24,7 @@ final class PositionRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['title.required' => 'Give the title of the post.', 'until.after_or_equal' => 'The post ends before it begins.', 'since.before_or_equal' => 'Nobody is in a post since a day to come.', 'until.before_or_equal' => 'A post that ends in the future is not over; leave the end empty.'];
+        return ['title.required' => 'Give the title of the position.', 'until.after_or_equal' => 'The position ends before it begins.', 'since.before_or_equal' => 'Nobody is in a position since a day to come.', 'until.before_or_equal' => 'A position that ends in the future is not over; leave the end empty.'];
     }
 
     /**

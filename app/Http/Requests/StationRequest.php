@@ -24,8 +24,8 @@ final class StationRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'user' => ['required', 'integer', 'exists:users,id'], 'kind' => ['required', 'in:post,school,association'], 'name' => ['required', 'string', 'max:190'], 'title' => ['nullable', 'string', 'max:190'],
-            'since' => ['nullable', 'required_if:kind,post', 'date', 'before_or_equal:today'], 'until' => ['nullable', 'date', 'after_or_equal:since'],
+            'user' => ['required', 'integer', 'exists:users,id'], 'kind' => ['required', 'in:position,school,association'], 'name' => ['required', 'string', 'max:190'], 'title' => ['nullable', 'string', 'max:190'],
+            'since' => ['nullable', 'required_if:kind,position', 'date', 'before_or_equal:today'], 'until' => ['nullable', 'date', 'after_or_equal:since'],
         ];
     }
 
@@ -39,7 +39,7 @@ final class StationRequest extends FormRequest
     public function station(): array
     {
         $name = $this->string('name')->trim()->toString();
-        $domain = $this->input('kind') === 'post' && str_contains($name, '.') ? Domain::from($name) : null;
+        $domain = $this->input('kind') === 'position' && str_contains($name, '.') ? Domain::from($name) : null;
         $account = $domain === null ? null : Account::query()->where('domain', $domain->name)->first();
         $title = $this->filled('title') ? $this->string('title')->trim()->toString() : null;
 

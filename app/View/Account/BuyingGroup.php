@@ -44,7 +44,7 @@ final readonly class BuyingGroup
     public static function of(Offer $offer, Account $account, Standing $standing, User $rep, ?Contact $also = null): self
     {
         $contacts = ForemostContacts::of($offer, collect([$standing]), $also === null ? [] : [$also->id])
-            ->with('channels', 'posts.account')->orderBy('id')->get();
+            ->with('channels', 'positions.account')->orderBy('id')->get();
         $book = RuleBook::of($standing->ruleSet);
         [$ranked, $marks] = self::ranked($book, $account, $standing->computed_at);
         $choice = (new ContactChoice($offer, $rep))->of(collect([$standing->setRelation('account', $account)]), $contacts)[$account->id];

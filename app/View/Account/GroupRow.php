@@ -54,8 +54,8 @@ final readonly class GroupRow
     /** How they are reached, since when they are where they are, to whom they report, and why not now. */
     public function about(?string $reportsTo): string
     {
-        $since = $this->contact->posts
-            ->first(fn (Position $post): bool => $post->until === null && $post->account_id === $this->contact->account_id)?->since;
+        $since = $this->contact->positions
+            ->first(fn (Position $position): bool => $position->until === null && $position->account_id === $this->contact->account_id)?->since;
 
         return Format::line(
             $this->reach->label(),

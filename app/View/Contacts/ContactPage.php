@@ -76,7 +76,7 @@ final readonly class ContactPage
 
     public static function of(Offer $offer, Contact $contact, User $reader): self
     {
-        $contact->load('account.places', 'channels', 'posts.account');
+        $contact->load('account.places', 'channels', 'positions.account');
         $account = $contact->account;
         $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->first();
         $group = $standing === null ? null : BuyingGroup::of($offer, $account, $standing, $reader, $contact);
@@ -110,7 +110,7 @@ final readonly class ContactPage
     public function about(): string
     {
         return Format::line(
-            $this->times->inPost() === null ? null : $this->times->inPost().' in the position',
+            $this->times->inPosition() === null ? null : $this->times->inPosition().' in the position',
             $this->times->inCompany() === null ? null : $this->times->inCompany().' in the company',
             $this->contact->city,
         );
@@ -163,12 +163,12 @@ final readonly class ContactPage
         return $this->contact->title !== null && $this->reader->can('create', RuleSet::class);
     }
 
-    /** @return array<int, array{post: Position, months: string, title: string, company: string, account: Account|null}> */
+    /** @return array<int, array{position: Position, months: string, title: string, company: string, account: Account|null}> */
     public function positions(): array
     {
-        return $this->contact->posts->map(fn (Position $post): array => [
-            'post' => $post, 'months' => Format::months($post->since, $post->until), 'title' => $post->title ?? 'title unknown',
-            'company' => $post->account->name ?? $post->company ?? 'company unknown', 'account' => $post->account,
+        return $this->contact->positions->map(fn (Position $position): array => [
+            'position' => $position, 'months' => Format::months($position->since, $position->until), 'title' => $position->title ?? 'title unknown',
+            'company' => $position->account->name ?? $position->company ?? 'company unknown', 'account' => $position->account,
         ])->all();
     }
 

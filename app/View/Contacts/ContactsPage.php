@@ -57,7 +57,7 @@ final readonly class ContactsPage
             $list,
             $counts,
             $pages->withQueryString(),
-            Contact::query()->with('channels', 'posts.account')->whereIn('id', array_column($rows, 0))->get()->keyBy('id'),
+            Contact::query()->with('channels', 'positions.account')->whereIn('id', array_column($rows, 0))->get()->keyBy('id'),
             $standings,
             $standings->isEmpty() ? [] : Ranking::lines($offer, $standings),
             EntriesInForce::now(),

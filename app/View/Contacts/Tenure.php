@@ -13,24 +13,24 @@ use Luftig\Core\Person\Career;
 use Luftig\Core\Person\PositionHeld;
 use Luftig\Core\Person\Title;
 
-/** How long somebody has been in the post and in the company, and how they came to it. */
+/** How long somebody has been in the position and in the company, and how they came to it. */
 final readonly class Tenure
 {
-    /** Up to so many days one is new in a post. */
+    /** Up to so many days one is new in a position. */
     private const NEW = 180;
 
     private const DAY = 86400;
 
-    /** @param  string|null  $arrival  in words, while they are new in the post */
-    private function __construct(private ?int $post, private ?int $company, public ?string $arrival)
+    /** @param  string|null  $arrival  in words, while they are new in the position */
+    private function __construct(private ?int $position, private ?int $company, public ?string $arrival)
     {
     }
 
-    /** @param  Contact  $contact  with `posts` */
+    /** @param  Contact  $contact  with `positions` */
     public static function of(Contact $contact): self
     {
         $day = fn (?CarbonImmutable $date): ?int => $date === null ? null : intdiv($date->getTimestamp(), self::DAY);
-        $career = Career::at($contact->account_id, $contact->posts->map(fn (Position $post): PositionHeld => new PositionHeld($post->account_id, (string) $post->title, Title::unpacked($post->reading), $day($post->since), $day($post->until))));
+        $career = Career::at($contact->account_id, $contact->positions->map(fn (Position $position): PositionHeld => new PositionHeld($position->account_id, (string) $position->title, Title::unpacked($position->reading), $day($position->since), $day($position->until))));
         $since = $career->now?->since;
         $today = intdiv(CarbonImmutable::today()->getTimestamp(), self::DAY);
 
@@ -41,9 +41,9 @@ final readonly class Tenure
         );
     }
 
-    public function inPost(): ?string
+    public function inPosition(): ?string
     {
-        return self::inWords($this->post);
+        return self::inWords($this->position);
     }
 
     public function inCompany(): ?string

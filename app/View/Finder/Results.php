@@ -79,7 +79,7 @@ final readonly class Results
                 $account->headquarters()?->city, $account->headcount === null ? null : Format::heads($account->headcount),
             ),
             'cells' => [
-                'before' => Tenure::of($contact)->inPost() ?? 'unknown',
+                'before' => Tenure::of($contact)->inPosition() ?? 'unknown',
                 'after' => $this->barred->contact($contact->id) !== null ? 'kept out' : Reach::of($contact, $this->barred)->label(),
             ],
         ];

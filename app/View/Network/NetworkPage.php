@@ -27,7 +27,7 @@ final readonly class NetworkPage
 
     private const KNOWN = [['f' => 'reach', 'w' => 'anyone', 'n' => '1'], ['f' => 'kept_out', 'x' => '1']];
 
-    public const KINDS = ['post' => 'a company', 'school' => 'a school', 'association' => 'an association'];
+    public const KINDS = ['position' => 'a company', 'school' => 'a school', 'association' => 'an association'];
 
     /**
      * @param  LengthAwarePaginator<int, mixed>  $pages
@@ -108,7 +108,7 @@ final readonly class NetworkPage
             'station' => $station,
             'about' => implode(', ', array_filter([
                 $station->user->name, $station->title,
-                $station->kind === 'post' ? Format::months($station->since, $station->until) : $station->kind,
+                $station->kind === 'position' ? Format::months($station->since, $station->until) : $station->kind,
             ])),
         ])->all();
     }

@@ -10,7 +10,7 @@
         <span class="small text-body-secondary">{{ $row['about'] }}</span></td>
     <td class="col-3 mw-0">@if ($row['line'])<x-barb :line="$row['line']" />@else<span
         class="small text-body-secondary">no live signal</span>@endif</td>
-    <td class="small text-nowrap">{{ $row['times']->inPost() ?? 'unknown' }}@if ($row['times']->arrival)<br>
+    <td class="small text-nowrap">{{ $row['times']->inPosition() ?? 'unknown' }}@if ($row['times']->arrival)<br>
         <span class="text-primary">{{ $row['times']->arrival }}</span>@endif</td>
     <td class="small text-nowrap">{{ $row['times']->inCompany() ?? 'unknown' }}</td>
     <td @class(['small', 'text-plum' => $row['isBarred']])>{{ $row['way'] }}</td>
