@@ -24,13 +24,20 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append(SecurityHeaders::class);
         $middleware->append(ReadableText::class);
         $middleware->authenticateSessions();
-        $middleware->web(append: [StillSignsIn::class, OnceOnly::class, ShareOffer::class, SettlesChanges::class], prepend: [FragmentsWithoutCookies::class]);
+        $middleware->web(
+            append: [StillSignsIn::class, OnceOnly::class, ShareOffer::class, SettlesChanges::class],
+            prepend: [FragmentsWithoutCookies::class],
+        );
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->render(fn (HttpException $e, Request $request) => $e->getStatusCode() !== 419 ? null : redirect()->back()
+        $exceptions->render(fn (HttpException $e, Request $request) =>
+            $e->getStatusCode() !== 419 ? null : redirect()->back()
             ->withInput($request->except('password', '_token', 'file'))
-            ->with('warning', 'The page had been open too long, so nothing was saved. What you typed is still here; send it again.'));
+            ->with(
+                'warning',
+                'The page had been open too long, so nothing was saved. What you typed is still here; send it again.',
+            ));
     })
     ->create();

@@ -13,8 +13,11 @@ use InvalidArgumentException;
 class Mistake extends InvalidArgumentException
 {
     /** @param  int|null  $character  where in the text of that place, from 0 */
-    final public function __construct(string $message, public readonly string|int|null $at = null, public readonly ?int $character = null)
-    {
+    final public function __construct(
+        string $message,
+        public readonly string|int|null $at = null,
+        public readonly ?int $character = null,
+    ) {
         parent::__construct($message);
     }
 

@@ -1,7 +1,7 @@
 <?php
 
-use App\Lists\RunWatch;
 use App\Jobs\RefreshStandings;
+use App\Lists\RunWatch;
 use App\Models\Submission;
 use Illuminate\Support\Facades\Schedule;
 

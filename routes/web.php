@@ -59,17 +59,22 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/accounts/{account}/contacts', [ContactController::class, 'store'])->name('contacts.store');
     Route::patch('/accounts/{account}/group/{contact}', [GroupPlaceController::class, 'update'])->name('group.update');
     Route::get('/contacts', [ContactController::class, 'index'])->name('contacts.index');
-    Route::get('/contacts.{format}', [ContactExportController::class, 'index'])->whereIn('format', ['csv', 'vcf'])->name('contacts.export');
-    Route::get('/contacts/{contact}', [ContactController::class, 'show'])->whereNumber('contact')->name('contacts.show');
+    Route::get('/contacts.{format}', [ContactExportController::class, 'index'])->whereIn('format', ['csv', 'vcf'])
+        ->name('contacts.export');
+    Route::get('/contacts/{contact}', [ContactController::class, 'show'])->whereNumber('contact')
+        ->name('contacts.show');
     Route::patch('/contacts/{contact}', [ContactController::class, 'update'])->name('contacts.update');
     Route::delete('/contacts/{contact}', [ContactController::class, 'destroy'])->name('contacts.erase');
     Route::get('/contacts/{contact}/card.vcf', [ContactExportController::class, 'card'])->name('contacts.card');
     Route::get('/contacts/{contact}/known.json', [ContactExportController::class, 'known'])->name('contacts.known');
     Route::post('/contacts/{contact}/reservation', [ReservationController::class, 'store'])->name('reservations.store');
-    Route::delete('/contacts/{contact}/reservation', [ReservationController::class, 'destroy'])->name('reservations.destroy');
+    Route::delete('/contacts/{contact}/reservation', [ReservationController::class, 'destroy'])
+        ->name('reservations.destroy');
     Route::post('/contacts/{contact}/positions', [PositionController::class, 'store'])->name('positions.store');
-    Route::patch('/contacts/{contact}/positions/{position}', [PositionController::class, 'update'])->scopeBindings()->name('positions.update');
-    Route::delete('/contacts/{contact}/positions/{position}', [PositionController::class, 'destroy'])->scopeBindings()->name('positions.destroy');
+    Route::patch('/contacts/{contact}/positions/{position}', [PositionController::class, 'update'])->scopeBindings()
+        ->name('positions.update');
+    Route::delete('/contacts/{contact}/positions/{position}', [PositionController::class, 'destroy'])->scopeBindings()
+        ->name('positions.destroy');
     Route::post('/titles', [TitleLessonController::class, 'store'])->name('titles.store');
     Route::delete('/titles/{lesson}', [TitleLessonController::class, 'destroy'])->name('titles.destroy');
     Route::patch('/doubles/{double}', [DoubleController::class, 'update'])->name('doubles.update');
@@ -84,7 +89,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/finder/words', [FinderController::class, 'words'])->name('finder.words');
     Route::get('/finder/places', [FinderController::class, 'places'])->name('finder.places');
     Route::post('/finder/lists', [FinderController::class, 'keep'])->name('finder.keep');
-    Route::get('/finder/found.{format}', FinderExportController::class)->whereIn('format', ['csv', 'jsonl', 'vcf'])->name('finder.export');
+    Route::get('/finder/found.{format}', FinderExportController::class)->whereIn('format', ['csv', 'jsonl', 'vcf'])
+        ->name('finder.export');
     Route::get('/lists', [ListController::class, 'index'])->name('lists.index');
     Route::get('/lists/{list}', [ListController::class, 'show'])->name('lists.show');
     Route::get('/lists/{list}/step-through', [StepThroughController::class, 'show'])->name('lists.steps');
@@ -99,9 +105,11 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/watches/{watch}', [WatchController::class, 'show'])->name('watches.show');
     Route::post('/watches/{watch}/read', [WatchController::class, 'read'])->name('watches.read');
     Route::delete('/watches/{watch}', [WatchController::class, 'destroy'])->name('watches.destroy');
-    Route::post('/watches/{watch}/restore', [WatchController::class, 'restore'])->whereNumber('watch')->name('watches.restore');
+    Route::post('/watches/{watch}/restore', [WatchController::class, 'restore'])->whereNumber('watch')
+        ->name('watches.restore');
     Route::delete('/lists/{list}', [ListController::class, 'destroy'])->name('lists.destroy');
-    Route::post('/lists/{list}/restore', [ListController::class, 'restore'])->whereNumber('list')->name('lists.restore');
+    Route::post('/lists/{list}/restore', [ListController::class, 'restore'])->whereNumber('list')
+        ->name('lists.restore');
     Route::get('/lists/{list}/spot-check', [ListController::class, 'sample'])->name('lists.sample');
     Route::post('/lists/{list}/spot-check', [ListController::class, 'judge'])->name('lists.judge');
     Route::post('/tags', [TagController::class, 'store'])->name('tags.store');
@@ -109,7 +117,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/network', [NetworkController::class, 'index'])->name('network');
     Route::get('/network/relations', [NetworkController::class, 'relations'])->name('network.relations');
     Route::delete('/network/relations', [NetworkController::class, 'withdrawAll'])->name('network.withdraw-all');
-    Route::delete('/network/relations/{relation}', [NetworkController::class, 'withdraw'])->whereNumber('relation')->name('network.withdraw');
+    Route::delete('/network/relations/{relation}', [NetworkController::class, 'withdraw'])->whereNumber('relation')
+        ->name('network.withdraw');
     Route::post('/network/stations', [StationController::class, 'store'])->name('stations.store');
     Route::delete('/network/stations/{station}', [StationController::class, 'destroy'])->name('stations.destroy');
     Route::get('/reasons', [ReasonController::class, 'index'])->name('reasons.index');

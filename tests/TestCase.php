@@ -68,7 +68,11 @@ abstract class TestCase extends LaravelTestCase
 
     protected function person(string $name, Role $role): User
     {
-        return User::query()->create(['name' => $name, 'email' => strtolower($name).'@blasvik.example', 'password' => 'a long password', 'role' => $role])->refresh();
+        return User::query()->create([
+            'name' => $name, 'email' => strtolower($name).'@blasvik.example', 'password' => 'a long password',
+            'role' => $role,
+        ])
+            ->refresh();
     }
 
     /** Takes a text in as a file would be. */
@@ -95,8 +99,16 @@ abstract class TestCase extends LaravelTestCase
     /** Glasverk Tunhede with the signals of the worked example. */
     protected function tunhede(): Account
     {
-        $this->bring(IntakeKind::Accounts, "domain;name;industry;headcount;country;city;keywords\ntunhede.example;Glasverk Tunhede;glass;420;Denmark;Hobro;three shifts\n");
-        $this->bring(IntakeKind::Contacts, "domain;first name;last name;title;email;email state\ntunhede.example;Pernille;Askov-Rye;Head of Maintenance;pernille@tunhede.example;valid\n");
+        $this->bring(
+            IntakeKind::Accounts,
+            "domain;name;industry;headcount;country;city;keywords\n"
+                ."tunhede.example;Glasverk Tunhede;glass;420;Denmark;Hobro;three shifts\n",
+        );
+        $this->bring(
+            IntakeKind::Contacts,
+            "domain;first name;last name;title;email;email state\n"
+                ."tunhede.example;Pernille;Askov-Rye;Head of Maintenance;pernille@tunhede.example;valid\n",
+        );
         $this->bring(IntakeKind::Signals, "domain;kind;date;title;strength;confidence;person\n"
             ."tunhede.example;funding;2026-11-17T09:00:00Z;Round B;.5;1;\n"
             ."tunhede.example;hiring;2026-11-20T09:00:00Z;Planners sought;.75;.9;\n"

@@ -20,7 +20,8 @@ use Luftig\Core\Signal\Kind;
 use stdClass;
 
 /**
- * The signals that follow from people's positions: made, changed and withdrawn as positions, customers and buyer roles change.
+ * The signals that follow from people's positions: made, changed and withdrawn as positions, customers and buyer roles
+ * change.
  * A signal that a file brought of the same person and kind at about the same time stands for it.
  */
 final class CareerSignals
@@ -58,14 +59,18 @@ final class CareerSignals
     public function refreshAt(int ...$accounts): void
     {
         $keys = DB::table('accounts')->whereIn('id', $accounts)->pluck('name_key')->filter()->all();
-        $this->refresh(DB::table('positions')->whereIn('account_id', $accounts)->orWhereIn('company_key', $keys)->distinct()->pluck('contact_id')->all());
+        $this->refresh(
+            DB::table('positions')->whereIn('account_id', $accounts)->orWhereIn('company_key', $keys)->distinct()
+                ->pluck('contact_id')->all(),
+        );
     }
 
     public function refreshAll(): void
     {
         $last = 0;
         do {
-            $ids = DB::table('positions')->where('contact_id', '>', $last)->groupBy('contact_id')->havingRaw('COUNT(*) > 1')->orderBy('contact_id')->limit(self::CHUNK)->pluck('contact_id')->all();
+            $ids = DB::table('positions')->where('contact_id', '>', $last)->groupBy('contact_id')
+                ->havingRaw('COUNT(*) > 1')->orderBy('contact_id')->limit(self::CHUNK)->pluck('contact_id')->all();
             $this->refresh($ids);
             $last = end($ids);
         } while (count($ids) === self::CHUNK);
@@ -78,7 +83,15 @@ final class CareerSignals
     private function wanted(array $ids): array
     {
         $positions = [];
-        foreach (DB::table('positions')->leftJoin('accounts', 'accounts.id', '=', 'positions.account_id')->whereIn('contact_id', $ids)->get(['contact_id', 'positions.account_id', 'accounts.name', 'accounts.merged_into', 'company', 'company_key', 'title', 'reading', 'since', 'until']) as $position) {
+        foreach (
+            DB::table('positions')->leftJoin('accounts', 'accounts.id', '=', 'positions.account_id')
+                ->whereIn('contact_id', $ids)->get(
+                    [
+                        'contact_id', 'positions.account_id', 'accounts.name', 'accounts.merged_into', 'company',
+                        'company_key', 'title', 'reading', 'since', 'until',
+                    ],
+                ) as $position
+        ) {
             $positions[$position->contact_id][] = $position;
         }
         $positions = array_filter($positions, fn (array $own): bool => count($own) > 1);
@@ -87,17 +100,36 @@ final class CareerSignals
         }
         $byName = $this->accountsByName($positions);
         $brought = [];
-        foreach (DB::table('signals')->where('derived', false)->whereIn('contact_id', array_keys($positions))->whereIn('kind', self::KINDS)->get(['contact_id', 'kind', 'occurred_at']) as $row) {
+        foreach (
+            DB::table('signals')->where('derived', false)->whereIn('contact_id', array_keys($positions))
+                ->whereIn('kind', self::KINDS)->get(['contact_id', 'kind', 'occurred_at']) as $row
+        ) {
             $brought[$row->contact_id.$row->kind][] = self::day($row->occurred_at);
         }
         $wanted = [];
-        $people = DB::table('contacts')->join('accounts', 'accounts.id', '=', 'contacts.account_id')->leftJoin('places', fn ($join) => $join->on('places.account_id', '=', 'accounts.id')->where('headquarters', true))
-            ->leftJoin('account_industry', fn ($join) => $join->on('account_industry.account_id', '=', 'accounts.id')->where('position', 0))
-            ->whereIn('contacts.id', array_keys($positions))->whereNull('contacts.merged_into')->whereNull('accounts.merged_into')
-            ->get(['contacts.id', 'contacts.account_id', 'first_name', 'last_name', 'contacts.confidence', 'headcount', 'places.country', 'code']);
+        $people = DB::table('contacts')->join('accounts', 'accounts.id', '=', 'contacts.account_id')->leftJoin(
+            'places',
+            fn ($join) => $join->on('places.account_id', '=', 'accounts.id')->where('headquarters', true),
+        )
+            ->leftJoin(
+                'account_industry',
+                fn ($join) => $join->on('account_industry.account_id', '=', 'accounts.id')->where('position', 0),
+            )
+            ->whereIn('contacts.id', array_keys($positions))->whereNull('contacts.merged_into')
+            ->whereNull('accounts.merged_into')
+            ->get([
+                'contacts.id', 'contacts.account_id', 'first_name', 'last_name', 'contacts.confidence', 'headcount',
+                'places.country', 'code',
+            ]);
         foreach ($people as $person) {
-            $career = Career::at($person->account_id, array_map(fn (stdClass $position): PositionHeld => $this->held($position, $byName), $positions[$person->id]));
-            if ($career->now?->since === null || $career->now->since < self::day($this->now->subDays(self::DAYS)->toDateString())) {
+            $career = Career::at($person->account_id, array_map(
+                fn (stdClass $position): PositionHeld => $this->held($position, $byName),
+                $positions[$person->id],
+            ));
+            if (
+                $career->now?->since === null
+                || $career->now->since < self::day($this->now->subDays(self::DAYS)->toDateString())
+            ) {
                 continue;
             }
             foreach ($this->ofOffers($person, $career) as [$signal, $offer]) {
@@ -106,11 +138,26 @@ final class CareerSignals
                         continue 2;
                     }
                 }
-                $from = $signal->from === null ? null : collect($positions[$person->id])->first(fn (stdClass $position): bool => $position->title === $signal->from->text && self::optionalDay($position->since) === $signal->from->since);
+                $from = $signal->from === null ? null : collect($positions[$person->id])->first(
+                    fn (stdClass $position): bool => $position->title === $signal->from->text
+                            && self::optionalDay($position->since) === $signal->from->since,
+                );
                 $wanted[sha1("derived|{$person->id}|{$signal->kind->value}|$offer")] = [
-                    'account_id' => $person->account_id, 'contact_id' => $person->id, 'kind' => $signal->kind->value, 'offer_id' => $offer,
-                    'title' => mb_substr(self::says($signal->kind, trim("$person->first_name $person->last_name"), $career->now->text, $from === null ? null : $from->name ?? $from->company), 0, 255),
-                    'occurred_at' => gmdate('Y-m-d H:i:s', $signal->day * 86400), 'strength' => $signal->strength, 'confidence' => $signal->confidence,
+                    'account_id' => $person->account_id, 'contact_id' => $person->id, 'kind' => $signal->kind->value,
+                    'offer_id' => $offer,
+                    'title' => mb_substr(
+                        self::says(
+                            $signal->kind,
+                            trim("$person->first_name $person->last_name"),
+                            $career->now->text,
+                            $from === null ? null : $from->name ?? $from->company,
+                        ),
+                        0,
+                        255,
+                    ),
+                    'occurred_at' => gmdate('Y-m-d H:i:s', $signal->day * 86400),
+                    'strength' => $signal->strength,
+                    'confidence' => $signal->confidence,
                 ];
             }
         }
@@ -128,13 +175,22 @@ final class CareerSignals
         $rules = $this->rules ??= $this->rules();
         $found = [];
         foreach ($rules as $offer => $signals) {
-            foreach ($signals->of($career, $person->country, $person->headcount, (float) $person->confidence, str_starts_with((string) $person->code, '94')) as $signal) {
+            foreach (
+                $signals->of(
+                    $career,
+                    $person->country,
+                    $person->headcount,
+                    (float) $person->confidence,
+                    str_starts_with((string) $person->code, '94'),
+                ) as $signal
+            ) {
                 $found[$signal->kind->value][$offer] = $signal;
             }
         }
         $signals = [];
         foreach ($found as $offers) {
-            $alike = count($offers) === count($rules) && count(array_unique(array_map(fn (PeopleSignal $signal): float => $signal->strength, $offers))) === 1;
+            $alike = count($offers) === count($rules)
+                && count(array_unique(array_map(fn (PeopleSignal $signal): float => $signal->strength, $offers))) === 1;
             foreach ($alike ? [null => reset($offers)] : $offers as $offer => $signal) {
                 $signals[] = [$signal, $alike ? null : (int) $offer];
             }
@@ -149,15 +205,24 @@ final class CareerSignals
      */
     private function store(array $ids, array $wanted): void
     {
-        $there = DB::table('signals')->where('derived', true)->whereIn('contact_id', $ids)->get(['id', 'account_id', 'fingerprint', ...self::FIELDS])->keyBy('fingerprint');
+        $there = DB::table('signals')->where('derived', true)->whereIn('contact_id', $ids)
+            ->get(['id', 'account_id', 'fingerprint', ...self::FIELDS])->keyBy('fingerprint');
         $now = $this->now->toDateTimeString();
         $new = $touched = [];
         foreach ($wanted as $fingerprint => $signal) {
             $existing = $there[$fingerprint] ?? null;
             if ($existing === null) {
                 $new[] = [...array_values($signal), 'positions', true, $now, $fingerprint, $now, $now];
-            } elseif (array_filter(['account_id', ...self::FIELDS], fn (string $field): bool => $signal[$field] != $existing->$field) !== []) {
-                DB::table('signals')->where('id', $existing->id)->update(array_intersect_key($signal, array_flip(['account_id', ...self::FIELDS])) + ['updated_at' => $now]);
+            } elseif (
+                array_filter(
+                    ['account_id', ...self::FIELDS],
+                    fn (string $field): bool => $signal[$field] != $existing->$field,
+                )
+                    !== []
+            ) {
+                DB::table('signals')->where('id', $existing->id)->update(
+                    array_intersect_key($signal, array_flip(['account_id', ...self::FIELDS])) + ['updated_at' => $now],
+                );
                 $touched[] = $existing->account_id;
             } else {
                 continue;
@@ -166,7 +231,14 @@ final class CareerSignals
         }
         $gone = $there->diffKeys($wanted);
         DB::table('signals')->whereIn('id', $gone->pluck('id'))->delete();
-        Bulk::insert('signals', ['account_id', 'contact_id', 'kind', 'offer_id', ...self::FIELDS, 'source', 'derived', 'seen_at', 'fingerprint', 'created_at', 'updated_at'], $new);
+        Bulk::insert(
+            'signals',
+            [
+                'account_id', 'contact_id', 'kind', 'offer_id', ...self::FIELDS, 'source', 'derived', 'seen_at',
+                'fingerprint', 'created_at', 'updated_at',
+            ],
+            $new,
+        );
         AccountIds::markStale([...$touched, ...$gone->pluck('account_id')->all()]);
     }
 
@@ -178,9 +250,15 @@ final class CareerSignals
      */
     private function accountsByName(array $positions): array
     {
-        $keys = array_unique(array_filter(array_map(fn (stdClass $position): ?string => $position->account_id === null ? $position->company_key : null, array_merge(...array_values($positions)))));
+        $keys = array_unique(array_filter(
+            array_map(
+                fn (stdClass $position): ?string => $position->account_id === null ? $position->company_key : null,
+                array_merge(...array_values($positions)),
+            ),
+        ));
 
-        return DB::table('accounts')->whereIn('name_key', $keys)->whereNull('merged_into')->groupBy('name_key')->havingRaw('COUNT(*) = 1')->selectRaw('name_key, MIN(id) AS id')->pluck('id', 'name_key')->all();
+        return DB::table('accounts')->whereIn('name_key', $keys)->whereNull('merged_into')->groupBy('name_key')
+            ->havingRaw('COUNT(*) = 1')->selectRaw('name_key, MIN(id) AS id')->pluck('id', 'name_key')->all();
     }
 
     /** @param  array<string, int>  $byName */
@@ -188,7 +266,14 @@ final class CareerSignals
     {
         $named = $position->account_id === null ? $byName[(string) $position->company_key] ?? null : null;
 
-        return new PositionHeld($position->merged_into ?? $position->account_id ?? $named, (string) $position->title, Title::unpacked($position->reading), self::optionalDay($position->since), self::optionalDay($position->until), $named !== null);
+        return new PositionHeld(
+            $position->merged_into ?? $position->account_id ?? $named,
+            (string) $position->title,
+            Title::unpacked($position->reading),
+            self::optionalDay($position->since),
+            self::optionalDay($position->until),
+            $named !== null,
+        );
     }
 
     /** @return array<int, PeopleSignals> */
@@ -196,11 +281,21 @@ final class CareerSignals
     {
         $customers = [];
         foreach (CustomerPeriod::query()->get() as $period) {
-            $customers[$period->account_id][] = [self::optionalDay($period->since?->toDateString()), self::optionalDay($period->until?->toDateString())];
+            $customers[$period->account_id][] = [
+                self::optionalDay($period->since?->toDateString()),
+                self::optionalDay($period->until?->toDateString()),
+            ];
         }
 
-        return Offer::query()->with('rules')->orderBy('id')->get()->filter(fn (Offer $offer): bool => $offer->rules !== null)
-            ->mapWithKeys(fn (Offer $offer): array => [$offer->id => new PeopleSignals(RuleBook::of($offer->rules ?? throw new \LogicException('filtered above'))->roles->roles, $customers)])->all();
+        return Offer::query()->with('rules')->orderBy('id')->get()
+            ->filter(fn (Offer $offer): bool => $offer->rules !== null)
+            ->mapWithKeys(
+                fn (Offer $offer): array => [$offer->id => new PeopleSignals(
+                    RuleBook::of($offer->rules ?? throw new \LogicException('filtered above'))->roles->roles,
+                    $customers,
+                )],
+            )
+            ->all();
     }
 
     private static function says(Kind $kind, string $name, string $title, ?string $from): string

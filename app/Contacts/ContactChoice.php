@@ -50,18 +50,24 @@ final readonly class ContactChoice
     {
         $ids = $standings->pluck('account_id')->all();
         $pressed = self::pressed($ids);
-        $approached = Approach::query()->whereIn('account_id', $ids)->whereNotNull('contact_id')->where('made_at', '>=', now()->subDays(self::DAYS_OF_CONTACT))->groupBy('contact_id')->selectRaw('contact_id, MAX(made_at) AS made_at')->toBase()->pluck('made_at', 'contact_id');
-        $reserved = Reservation::query()->whereIn('account_id', $ids)->where('until', '>=', today())->where('user_id', '<>', $this->rep->id)->pluck('user_id', 'contact_id');
+        $approached = Approach::query()->whereIn('account_id', $ids)->whereNotNull('contact_id')
+            ->where('made_at', '>=', now()->subDays(self::DAYS_OF_CONTACT))->groupBy('contact_id')
+            ->selectRaw('contact_id, MAX(made_at) AS made_at')->toBase()->pluck('made_at', 'contact_id');
+        $reserved = Reservation::query()->whereIn('account_id', $ids)->where('until', '>=', today())
+            ->where('user_id', '<>', $this->rep->id)->pluck('user_id', 'contact_id');
         $held = Trial::holding($this->offer, 'contacts', $contacts->pluck('id')->all());
         $heldAccounts = Trial::holding($this->offer, 'accounts', $ids);
-        $places = GroupPlace::query()->where('offer_id', $this->offer->id)->whereIn('account_id', $ids)->get()->keyBy('contact_id');
+        $places = GroupPlace::query()->where('offer_id', $this->offer->id)->whereIn('account_id', $ids)->get()
+            ->keyBy('contact_id');
         $byAccount = $contacts->groupBy('account_id');
         $withRoles = ($this->offer->rules->buyer_roles ?? []) !== [];
         $about = $this->about($standings, $contacts);
         $choices = [];
         foreach ($standings as $standing) {
             $ranked = array_column($standing->contacts ?? [], null, 0);
-            $choosable = ($byAccount[$standing->account_id] ?? collect())->map(function (Contact $contact) use ($ranked, $approached, $reserved, $held, $heldAccounts, $places, $withRoles, $about): Choosable {
+            $choosable = ($byAccount[$standing->account_id] ?? collect())->map(function (
+                Contact $contact,
+            ) use ($ranked, $approached, $reserved, $held, $heldAccounts, $places, $withRoles, $about): Choosable {
                 $place = $places[$contact->id] ?? null;
                 $row = $place?->removed || $place?->part === Part::Blocker ? null : $ranked[$contact->id] ?? null;
                 $made = $approached[$contact->id] ?? null;
@@ -69,18 +75,28 @@ final readonly class ContactChoice
 
                 return new Choosable(
                     $contact->id,
-                    $row !== null ? (float) $row[1] : ($withRoles || $place?->part === Part::Blocker || $place?->removed ? null : self::LEAST + $access * (100 - self::LEAST)),
+                    $row !== null ? (float) $row[1] : (
+                        $withRoles
+                        || $place?->part === Part::Blocker
+                        || $place?->removed ? null : self::LEAST + $access * (100 - self::LEAST)
+                    ),
                     $place->part ?? ($row === null ? null : Part::from($row[2])),
                     Title::unpacked($contact->reading)->functions,
                     $access > 0,
                     $this->barred->contact($contact->id) !== null,
                     isset($reserved[$contact->id]),
-                    $made === null ? null : CarbonImmutable::parse($made, 'UTC')->diffInSeconds(CarbonImmutable::now()) / 86400,
+                    $made === null
+                        ? null
+                        : CarbonImmutable::parse($made, 'UTC')->diffInSeconds(CarbonImmutable::now()) / 86400,
                     isset($held[$contact->id]) || isset($heldAccounts[$contact->account_id]),
                     isset($about[$contact->id]) && $row !== null,
                 );
             });
-            $choices[$standing->account_id] = Choice::of($choosable, Choice::most($standing->account->headcount), $pressed[$standing->account_id] ?? 0);
+            $choices[$standing->account_id] = Choice::of(
+                $choosable,
+                Choice::most($standing->account->headcount),
+                $pressed[$standing->account_id] ?? 0,
+            );
         }
 
         return $choices;
@@ -107,7 +123,12 @@ final readonly class ContactChoice
                     continue;
                 }
                 $account = $standing->account->loadMissing('places');
-                $role = $roles?->of($contact->reading, (string) $contact->title, $account->headquarters()?->country, $account->headcount);
+                $role = $roles?->of(
+                    $contact->reading,
+                    (string) $contact->title,
+                    $account->headquarters()?->country,
+                    $account->headcount,
+                );
                 if ($role !== null && $role->match >= ContactPoints::MATCH) {
                     $about[$id] = true;
                 }
@@ -124,7 +145,10 @@ final readonly class ContactChoice
         $taken = Reservation::query()->where('account_id', $account->id)->where('until', '>=', today())->count();
         $most = Choice::most($account->headcount);
 
-        return $made + $taken < $most ? null : "The team presses this account: $made of its people were approached in ".self::DAYS_OF_ACCOUNT." days and $taken are reserved, of at most $most.";
+        return $made + $taken < $most
+            ? null
+            : "The team presses this account: $made of its people were approached in ".self::DAYS_OF_ACCOUNT
+                ." days and $taken are reserved, of at most $most.";
     }
 
     /**
@@ -133,6 +157,8 @@ final readonly class ContactChoice
      */
     private static function pressed(array $accounts): array
     {
-        return Approach::query()->whereIn('account_id', $accounts)->where('made_at', '>=', now()->subDays(self::DAYS_OF_ACCOUNT))->groupBy('account_id')->selectRaw('account_id, COUNT(*) AS n')->toBase()->pluck('n', 'account_id')->all();
+        return Approach::query()->whereIn('account_id', $accounts)
+            ->where('made_at', '>=', now()->subDays(self::DAYS_OF_ACCOUNT))->groupBy('account_id')
+            ->selectRaw('account_id, COUNT(*) AS n')->toBase()->pluck('n', 'account_id')->all();
     }
 }

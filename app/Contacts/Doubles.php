@@ -15,22 +15,38 @@ use Luftig\Core\Company\Verdict;
 use stdClass;
 
 /**
- * Pairs of records that may be one (rule 15). A merge keeps both: the second points at the first, and what belonged to it moves
+ * Pairs of records that may be one (rule 15). A merge keeps both: the second points at the first, and what belonged to
+ * it moves
  * over; what moved is written down, so that it can be undone.
  */
 final class Doubles
 {
     /** What belongs to a record and moves with it: table → columns. */
     private const MOVES = [
-        'account' => ['contacts' => ['account_id'], 'signals' => ['account_id'], 'notes' => ['account_id'], 'reasons' => ['account_id'], 'approaches' => ['account_id'], 'customer_periods' => ['account_id'], 'positions' => ['account_id'], 'keep_outs' => ['account_id'], 'reservations' => ['account_id'], 'group_places' => ['account_id'], 'accounts' => ['parent_id'], 'stations' => ['account_id']],
-        'contact' => ['positions' => ['contact_id'], 'signals' => ['contact_id'], 'reasons' => ['contact_id'], 'approaches' => ['contact_id'], 'keep_outs' => ['contact_id'], 'group_places' => ['reports_to'], 'relations' => ['contact_id']],
+        'account' => [
+            'contacts' => ['account_id'], 'signals' => ['account_id'], 'notes' => ['account_id'],
+            'reasons' => ['account_id'], 'approaches' => ['account_id'], 'customer_periods' => ['account_id'],
+            'positions' => ['account_id'], 'keep_outs' => ['account_id'], 'reservations' => ['account_id'],
+            'group_places' => ['account_id'], 'accounts' => ['parent_id'], 'stations' => ['account_id'],
+        ],
+        'contact' => [
+            'positions' => ['contact_id'], 'signals' => ['contact_id'], 'reasons' => ['contact_id'],
+            'approaches' => ['contact_id'], 'keep_outs' => ['contact_id'], 'group_places' => ['reports_to'],
+            'relations' => ['contact_id'],
+        ],
     ];
 
     /** Moves only where the first has nothing of the kind: table → what must not be there twice. */
-    private const UNIQUE = ['account' => ['decisions' => ['offer_id']], 'contact' => ['channels' => ['type', 'value'], 'group_places' => ['offer_id'], 'reservations' => [], 'affiliations' => ['kind', 'name']]];
+    private const UNIQUE = ['account' => ['decisions' => ['offer_id']], 'contact' => [
+        'channels' => ['type', 'value'], 'group_places' => ['offer_id'], 'reservations' => [],
+        'affiliations' => ['kind', 'name'],
+    ]];
 
     private const FILLED = [
-        'account' => ['headcount', 'headcount_given', 'growth', 'revenue', 'revenue_amount', 'revenue_currency', 'revenue_given', 'sites', 'founded', 'description', 'keywords', 'status', 'owner_id'],
+        'account' => [
+            'headcount', 'headcount_given', 'growth', 'revenue', 'revenue_amount', 'revenue_currency', 'revenue_given',
+            'sites', 'founded', 'description', 'keywords', 'status', 'owner_id',
+        ],
         'contact' => ['title', 'reading', 'about', 'interests', 'city', 'country'],
     ];
 
@@ -43,13 +59,18 @@ final class Doubles
         if ($ids === []) {
             return;
         }
-        $shared = DB::table('accounts')->whereIn('name_key', $keys)->where('id', '<', $ids[0])->distinct()->pluck('name_key')->all();
-        $shared = [...$shared, ...array_keys(array_filter(array_count_values($keys), fn (int $count): bool => $count > 1))];
+        $shared = DB::table('accounts')->whereIn('name_key', $keys)->where('id', '<', $ids[0])->distinct()
+            ->pluck('name_key')->all();
+        $shared = [...$shared, ...array_keys(
+            array_filter(array_count_values($keys), fn (int $count): bool => $count > 1),
+        )];
         if ($shared === []) {
             return;
         }
-        $groups = DB::table('accounts')->leftJoin('places', fn ($join) => $join->on('account_id', '=', 'accounts.id')->where('headquarters', true))
-            ->whereIn('name_key', $shared)->whereNull('merged_into')->orderBy('accounts.id')->get(['accounts.id', 'name', 'name_key', 'domain', 'country', 'city'])->groupBy('name_key');
+        $groups = DB::table('accounts')
+            ->leftJoin('places', fn ($join) => $join->on('account_id', '=', 'accounts.id')->where('headquarters', true))
+            ->whereIn('name_key', $shared)->whereNull('merged_into')->orderBy('accounts.id')
+            ->get(['accounts.id', 'name', 'name_key', 'domain', 'country', 'city'])->groupBy('name_key');
         $new = array_flip($ids);
         foreach ($groups as $group) {
             foreach ($group as $i => $second) {
@@ -69,12 +90,16 @@ final class Doubles
     public static function doubt(string $record, int $first, int $second, float $score, array $because): void
     {
         // What a person decided stays decided.
-        Double::query()->firstOrCreate(['record' => $record, 'first_id' => $first, 'second_id' => $second], ['score' => $score, 'because' => $because]);
+        Double::query()->firstOrCreate(
+            ['record' => $record, 'first_id' => $first, 'second_id' => $second],
+            ['score' => $score, 'because' => $because],
+        );
     }
 
     public static function separate(Double $double, User $by): void
     {
-        Double::query()->whereKey($double->id)->where('state', 'open')->update(['state' => 'separate', 'user_id' => $by->id, 'updated_at' => now()]);
+        Double::query()->whereKey($double->id)->where('state', 'open')
+            ->update(['state' => 'separate', 'user_id' => $by->id, 'updated_at' => now()]);
     }
 
     /** @return bool whether it was still open, and neither of the two was merged otherwise */
@@ -84,7 +109,13 @@ final class Doubles
             $double = Double::query()->lockForUpdate()->findOrFail($double->id);
             $table = $double->record.'s';
             [$kept, $merged] = [self::record($table, $double->first_id), self::record($table, $double->second_id)];
-            if ($double->state !== 'open' || $kept === null || $merged === null || $kept->merged_into !== null || $merged->merged_into !== null) {
+            if (
+                $double->state !== 'open'
+                || $kept === null
+                || $merged === null
+                || $kept->merged_into !== null
+                || $merged->merged_into !== null
+            ) {
                 return false;
             }
             $moved = ['ids' => [], 'filled' => []];
@@ -96,14 +127,29 @@ final class Doubles
             foreach (self::UNIQUE[$double->record] as $of => $keys) {
                 $column = $double->record.'_id';
                 $taken = DB::table($of)->where($column, $kept->id)->get();
-                $ids = DB::table($of)->where($column, $merged->id)->get()->reject(fn (stdClass $row): bool => $taken->contains(fn (stdClass $other): bool => array_filter($keys, fn (string $key): bool => $other->$key !== $row->$key) === []))->pluck('id')->all();
+                $ids = DB::table($of)->where($column, $merged->id)
+                    ->get()
+                    ->reject(
+                        fn (stdClass $row): bool => $taken->contains(
+                            fn (stdClass $other): bool => array_filter(
+                                $keys,
+                                fn (string $key): bool => $other->$key !== $row->$key,
+                            )
+                                === [],
+                        ),
+                    )
+                    ->pluck('id')
+                    ->all();
                 DB::table($of)->whereIn('id', $ids)->update([$column => $kept->id]);
                 $moved['ids']["$of.$column"] = $ids;
             }
             $moved['belonging'] = Belongings::move($table, $merged->id, $kept->id);
             $fill = [];
             foreach (self::FILLED[$double->record] as $field) {
-                if (($kept->$field === null || $field === 'reading' && isset($fill['title'])) && $merged->$field !== null) {
+                if (
+                    ($kept->$field === null || $field === 'reading' && isset($fill['title']))
+                    && $merged->$field !== null
+                ) {
                     $fill[$field] = $merged->$field;
                     $moved['filled'][$field] = $kept->$field;
                 }
@@ -129,11 +175,13 @@ final class Doubles
             if ($double->state === 'same') {
                 foreach ($double->moved['ids'] ?? [] as $place => $ids) {
                     [$of, $column] = explode('.', $place);
-                    DB::table($of)->whereIn('id', $ids)->where($column, $double->first_id)->update([$column => $double->second_id]);
+                    DB::table($of)->whereIn('id', $ids)->where($column, $double->first_id)
+                        ->update([$column => $double->second_id]);
                 }
                 Belongings::move($table, $double->first_id, $double->second_id, $double->moved['belonging'] ?? []);
                 DB::table($table)->where('id', $double->second_id)->update(['merged_into' => null]);
-                DB::table($table)->where('id', $double->first_id)->update(($double->moved['filled'] ?? []) + ['updated_at' => now()]);
+                DB::table($table)->where('id', $double->first_id)
+                    ->update(($double->moved['filled'] ?? []) + ['updated_at' => now()]);
             }
             $state = $double->state;
             $double->update(['state' => 'open', 'moved' => null, 'user_id' => null]);

@@ -18,15 +18,40 @@ use Luftig\Core\Reach\ChannelType;
 final class EditContact
 {
     /** @param  array<string, string|null>  $fields */
-    public static function add(Account $account, array $fields, ?string $since, ?string $email, ?string $phone, User $by): Contact
-    {
+    public static function add(
+        Account $account,
+        array $fields,
+        ?string $since,
+        ?string $email,
+        ?string $phone,
+        User $by,
+    ): Contact {
         return DB::transaction(function () use ($account, $fields, $since, $email, $phone, $by): Contact {
-            $contact = Contact::query()->create(['account_id' => $account->id, 'source' => $by->name, 'seen_at' => now(), 'by_hand' => array_keys(array_filter($fields))] + $fields + ['first_name' => '', 'last_name' => '']);
+            $contact = Contact::query()->create(
+                [
+                    'account_id' => $account->id, 'source' => $by->name, 'seen_at' => now(),
+                    'by_hand' => array_keys(array_filter($fields)),
+                ]
+                    + $fields
+                    + ['first_name' => '', 'last_name' => ''],
+            );
             if ($contact->title !== null) {
-                Position::query()->create(['contact_id' => $contact->id, 'account_id' => $account->id, 'title' => $contact->title, 'since' => $since, 'by_hand' => true]);
+                Position::query()->create([
+                    'contact_id' => $contact->id, 'account_id' => $account->id, 'title' => $contact->title,
+                    'since' => $since, 'by_hand' => true,
+                ]);
             }
-            foreach (array_filter([ChannelType::Email->value => $email === null ? null : mb_strtolower($email), ChannelType::DirectPhone->value => $phone]) as $type => $value) {
-                Channel::query()->create(['contact_id' => $contact->id, 'type' => $type, 'value' => $value, 'state' => AddressState::Unknown]);
+            foreach (
+                array_filter(
+                    [
+                        ChannelType::Email->value => $email === null ? null : mb_strtolower($email),
+                        ChannelType::DirectPhone->value => $phone,
+                    ],
+                ) as $type => $value
+            ) {
+                Channel::query()->create([
+                    'contact_id' => $contact->id, 'type' => $type, 'value' => $value, 'state' => AddressState::Unknown,
+                ]);
             }
             self::settle($contact);
 
@@ -38,11 +63,19 @@ final class EditContact
     public static function change(Contact $contact, array $fields): void
     {
         DB::transaction(function () use ($contact, $fields): void {
-            $changed = array_filter($fields, fn (?string $value, string $field): bool => $contact->getAttribute($field) !== $value, ARRAY_FILTER_USE_BOTH);
+            $changed = array_filter(
+                $fields,
+                fn (?string $value, string $field): bool => $contact->getAttribute($field) !== $value,
+                ARRAY_FILTER_USE_BOTH,
+            );
             if (array_key_exists('title', $changed)) {
-                Position::query()->where('contact_id', $contact->id)->where('account_id', $contact->account_id)->whereNull('until')->update(['title' => $changed['title'], 'by_hand' => true]);
+                Position::query()->where('contact_id', $contact->id)->where('account_id', $contact->account_id)
+                    ->whereNull('until')->update(['title' => $changed['title'], 'by_hand' => true]);
             }
-            $contact->update($changed + ['by_hand' => array_values(array_unique([...$contact->by_hand ?? [], ...array_keys($changed)]))]);
+            $contact->update(
+                $changed
+                    + ['by_hand' => array_values(array_unique([...$contact->by_hand ?? [], ...array_keys($changed)]))],
+            );
             self::settle($contact);
         });
     }
@@ -51,7 +84,9 @@ final class EditContact
     public static function position(Contact $contact, array $fields, ?Position $position = null): void
     {
         DB::transaction(function () use ($contact, $fields, $position): void {
-            $position === null ? Position::query()->create(['contact_id' => $contact->id] + $fields) : $position->update($fields);
+            $position === null
+                ? Position::query()->create(['contact_id' => $contact->id] + $fields)
+                : $position->update($fields);
             self::followPosition($contact);
             self::settle($contact);
         });
@@ -69,9 +104,13 @@ final class EditContact
     /** The title is that of the present position at the account. */
     private static function followPosition(Contact $contact): void
     {
-        $now = Position::query()->where('contact_id', $contact->id)->where('account_id', $contact->account_id)->whereNull('until')->orderByDesc('since')->first();
+        $now = Position::query()->where('contact_id', $contact->id)->where('account_id', $contact->account_id)
+            ->whereNull('until')->orderByDesc('since')->first();
         if ($now !== null && $now->title !== $contact->title) {
-            $contact->update(['title' => $now->title, 'by_hand' => array_values(array_unique([...$contact->by_hand ?? [], 'title']))]);
+            $contact->update([
+                'title' => $now->title,
+                'by_hand' => array_values(array_unique([...$contact->by_hand ?? [], 'title'])),
+            ]);
         }
     }
 
@@ -80,7 +119,8 @@ final class EditContact
     {
         $account = Account::query()->with('places')->findOrFail($contact->account_id);
         $titles = new Titles;
-        $read = fn (?string $title): int => $titles->read($title, $account->headquarters()?->country, $account->headcount);
+        $read = fn (?string $title): int => $titles
+            ->read($title, $account->headquarters()?->country, $account->headcount);
         Contact::query()->whereKey($contact->id)->update(['reading' => $read($contact->title)]);
         foreach (Position::query()->where('contact_id', $contact->id)->get() as $position) {
             $position->update(['reading' => $read($position->title)]);

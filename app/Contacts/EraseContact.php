@@ -26,44 +26,120 @@ final class EraseContact
         $contact->load('account', 'channels', 'positions.account');
 
         return [
-            'name' => $contact->name(), 'account' => $contact->account->name, 'title' => $contact->title, 'about' => $contact->about, 'interests' => $contact->interests, 'city' => $contact->city,
-            'country' => $contact->country, 'profile' => $contact->profile, 'source' => $contact->source, 'seen_at' => $contact->seen_at?->toIso8601ZuluString(),
-            'channels' => $contact->channels->map(fn ($channel): array => ['type' => $channel->type->value, 'value' => $channel->value, 'state' => $channel->state->value])->all(),
-            'positions' => $contact->positions->map(fn ($position): array => ['title' => $position->title, 'company' => $position->account->name ?? $position->company, 'since' => $position->since?->toDateString(), 'until' => $position->until?->toDateString()])->all(),
-            'languages, schools, associations' => DB::table('affiliations')->where('contact_id', $contact->id)->get(['kind', 'name'])->all(),
-            'known_by' => Relation::query()->with('user')->where('contact_id', $contact->id)->get()->map(fn (Relation $relation): array => ['who' => $relation->user->name, 'since' => $relation->since?->toDateString(), 'exchanges' => $relation->exchanges, 'last_exchange' => $relation->last_exchange?->toDateString(), 'source' => $relation->source])->all(),
-            'lists' => DB::table('list_members')->join('lists', 'lists.id', '=', 'list_id')->where('subject', 'contacts')->where('record_id', $contact->id)->pluck('name')->all(),
-            'tags' => DB::table('taggings')->join('tags', 'tags.id', '=', 'tag_id')->where('subject', 'contacts')->where('record_id', $contact->id)->pluck('name')->all(),
-            'signals' => Signal::query()->where('contact_id', $contact->id)->get()->map(fn (Signal $signal): array => ['kind' => $signal->kind->value, 'day' => $signal->occurred_at->toDateString(), 'what' => $signal->title, 'quote' => $signal->quote, 'source' => $signal->source])->all(),
-            'reasons' => Reason::query()->where('contact_id', $contact->id)->get()->map(fn (Reason $reason): array => ['day' => $reason->created_at?->toDateString(), 'words' => $reason->words])->all(),
-            'approaches' => Approach::query()->where('contact_id', $contact->id)->get()->map(fn (Approach $approach): array => ['day' => $approach->made_at->toDateString(), 'kind' => $approach->kind->value, 'result' => $approach->result?->value])->all(),
+            'name' => $contact->name(), 'account' => $contact->account->name, 'title' => $contact->title,
+            'about' => $contact->about, 'interests' => $contact->interests, 'city' => $contact->city,
+            'country' => $contact->country, 'profile' => $contact->profile, 'source' => $contact->source,
+            'seen_at' => $contact->seen_at?->toIso8601ZuluString(),
+            'channels' => $contact->channels->map(
+                fn ($channel): array => [
+                    'type' => $channel->type->value,
+                    'value' => $channel->value,
+                    'state' => $channel->state->value,
+                ],
+            )
+                ->all(),
+            'positions' => $contact->positions->map(fn ($position): array => [
+                'title' => $position->title,
+                'company' => $position->account->name ?? $position->company,
+                'since' => $position->since?->toDateString(),
+                'until' => $position->until?->toDateString(),
+            ])
+                ->all(),
+            'languages, schools, associations' => DB::table('affiliations')->where('contact_id', $contact->id)
+                ->get(['kind', 'name'])->all(),
+            'known_by' => Relation::query()->with('user')
+                ->where('contact_id', $contact->id)
+                ->get()
+                ->map(
+                    fn (Relation $relation): array => [
+                        'who' => $relation->user->name,
+                        'since' => $relation->since?->toDateString(),
+                        'exchanges' => $relation->exchanges,
+                        'last_exchange' => $relation->last_exchange?->toDateString(),
+                        'source' => $relation->source,
+                    ],
+                )
+                ->all(),
+            'lists' => DB::table('list_members')->join('lists', 'lists.id', '=', 'list_id')
+                ->where('subject', 'contacts')->where('record_id', $contact->id)->pluck('name')->all(),
+            'tags' => DB::table('taggings')->join('tags', 'tags.id', '=', 'tag_id')->where('subject', 'contacts')
+                ->where('record_id', $contact->id)->pluck('name')->all(),
+            'signals' => Signal::query()
+                ->where('contact_id', $contact->id)
+                ->get()
+                ->map(
+                    fn (Signal $signal): array => [
+                        'kind' => $signal->kind->value, 'day' => $signal->occurred_at->toDateString(),
+                        'what' => $signal->title, 'quote' => $signal->quote, 'source' => $signal->source,
+                    ],
+                )
+                ->all(),
+            'reasons' => Reason::query()->where('contact_id', $contact->id)
+                ->get()
+                ->map(
+                    fn (Reason $reason): array => [
+                        'day' => $reason->created_at?->toDateString(),
+                        'words' => $reason->words,
+                    ],
+                )
+                ->all(),
+            'approaches' => Approach::query()
+                ->where('contact_id', $contact->id)
+                ->get()
+                ->map(
+                    fn (Approach $approach): array => [
+                        'day' => $approach->made_at->toDateString(),
+                        'kind' => $approach->kind->value,
+                        'result' => $approach->result?->value,
+                    ],
+                )
+                ->all(),
             'keep_out' => KeepOut::query()->where('contact_id', $contact->id)->pluck('reason')->all(),
         ];
     }
 
     /**
-     * Removes the person from everything that is kept: also from evidence, notes, the log, and rows of files that were not taken.
+     * Removes the person from everything that is kept: also from evidence, notes, the log, and rows of files that were
+     * not taken.
      * Approaches stay as numbers, without the person. A fingerprint keeps later files from bringing them back.
      */
     public static function erase(Contact $contact, User $by): void
     {
         $contact->load('account', 'channels');
         DB::transaction(function () use ($contact, $by): void {
-            $people = Contact::query()->with('channels')->whereKey($contact->id)->orWhere('merged_into', $contact->id)->get();
-            $addresses = $people->flatMap(fn (Contact $one): array => [...$one->channels->whereIn('type.value', ['email', 'social'])->pluck('value')->all(), $one->profile])->filter()->unique()->all();
+            $people = Contact::query()->with('channels')->whereKey($contact->id)->orWhere('merged_into', $contact->id)
+                ->get();
+            $addresses = $people->flatMap(fn (Contact $one): array => [
+                ...$one->channels->whereIn('type.value', ['email', 'social'])->pluck('value')->all(),
+                $one->profile,
+            ])
+                ->filter()
+                ->unique()
+                ->all();
             foreach ($people as $one) {
-                foreach (Fingerprints::of((string) $contact->account->domain, $one->first_name, $one->last_name, array_values($addresses)) as $fingerprint) {
+                foreach (
+                    Fingerprints::of(
+                        (string) $contact->account->domain, $one->first_name, $one->last_name, array_values($addresses),
+                    ) as $fingerprint
+                ) {
                     Erasure::query()->firstOrCreate(['fingerprint' => $fingerprint], ['user_id' => $by->id]);
                 }
             }
             $ids = $people->modelKeys();
-            $names = $people->map(fn (Contact $one): array => [(string) $one->first_name, (string) $one->last_name])->unique()->values()->all();
+            $names = $people->map(fn (Contact $one): array => [(string) $one->first_name, (string) $one->last_name])
+                ->unique()->values()->all();
             $forgetting = new ForgetNames($names, array_values($addresses));
             $forgetting->greetings($ids);
-            self::forget($ids, $addresses, $contact->account->domain, $people->map(fn (Contact $one): string => $one->name())->unique()->all());
+            self::forget(
+                $ids,
+                $addresses,
+                $contact->account->domain,
+                $people->map(fn (Contact $one): string => $one->name())->unique()->all(),
+            );
             $forgetting->everywhere();
             AccountIds::markStale([$contact->account_id]);
-            DB::table('doubles')->where('record', 'contact')->where(fn ($either) => $either->whereIn('first_id', $ids)->orWhereIn('second_id', $ids))->delete();
+            DB::table('doubles')->where('record', 'contact')
+                ->where(fn ($either) => $either->whereIn('first_id', $ids)->orWhereIn('second_id', $ids))->delete();
             DB::table('contacts')->whereIn('id', $ids)->delete();
             activity()->causedBy($by)->log('a person was erased on request');
         });
@@ -79,12 +155,16 @@ final class EraseContact
     {
         Signal::query()->whereIn('contact_id', $ids)->delete();
         Relation::query()->whereIn('contact_id', $ids)->orWhereIn('email', $addresses)->orWhereIn('profile', $addresses)
-            ->orWhere(fn ($there) => $there->whereIn('person', $names)->whereNotNull('domain')->where('domain', $domain))->delete();
+            ->orWhere(
+                fn ($there) => $there->whereIn('person', $names)->whereNotNull('domain')->where('domain', $domain),
+            )
+            ->delete();
         Belongings::remove('contacts', $ids);
         KeepOut::query()->whereIn('contact_id', $ids)->delete();
         KeepOut::query()->where('type', 'address')->whereIn('value', $addresses)->delete();
         DB::table('activity_log')->where('subject_type', Contact::class)->whereIn('subject_id', $ids)->delete();
-        DB::table('intake_changes')->where('record', 'contact')->whereIn('record_id', $ids)->whereNotNull('before')->delete();
+        DB::table('intake_changes')->where('record', 'contact')->whereIn('record_id', $ids)->whereNotNull('before')
+            ->delete();
         self::forgetSearches([...$names, ...$addresses]);
     }
 
@@ -96,7 +176,12 @@ final class EraseContact
     private static function forgetSearches(array $texts): void
     {
         foreach ($texts as $text) {
-            foreach (DB::table('pasted')->where('text', 'like', Like::anywhere($text))->pluck('text', 'mark') as $mark => $pasted) {
+            foreach (
+                DB::table('pasted')->where('text', 'like', Like::anywhere($text))->pluck(
+                    'text',
+                    'mark',
+                ) as $mark => $pasted
+            ) {
                 DB::table('pasted')->where('mark', $mark)->update(['text' => trim(str_ireplace($text, '', $pasted))]);
             }
         }
@@ -104,7 +189,8 @@ final class EraseContact
             foreach (DB::table($table)->pluck('search', 'id') as $id => $address) {
                 parse_str($address, $search);
                 $without = self::without($search, $texts);
-                $without === $search || DB::table($table)->where('id', $id)->update(['search' => http_build_query($without)]);
+                $without === $search
+                    || DB::table($table)->where('id', $id)->update(['search' => http_build_query($without)]);
             }
         }
     }
@@ -116,6 +202,11 @@ final class EraseContact
      */
     private static function without(array $evidence, array $texts): array
     {
-        return array_map(fn (mixed $value): mixed => is_array($value) ? self::without($value, $texts) : (is_string($value) ? str_ireplace($texts, '…', $value) : $value), $evidence);
+        return array_map(
+            fn (mixed $value): mixed => is_array($value) ? self::without($value, $texts) : (
+                is_string($value) ? str_ireplace($texts, '…', $value) : $value
+            ),
+            $evidence,
+        );
     }
 }

@@ -8,7 +8,8 @@ use App\Models\Erasure;
 use Luftig\Core\Text\Fold;
 
 /**
- * What is kept of an erased person, so that no file brings them back: keyed hashes of their addresses and of their name at their
+ * What is kept of an erased person, so that no file brings them back: keyed hashes of their addresses and of their name
+ * at their
  * account. Nothing of the person can be read out of them.
  */
 final class Fingerprints
@@ -43,6 +44,9 @@ final class Fingerprints
             $texts[] = 'channel|'.mb_strtolower(trim((string) $channel));
         }
 
-        return array_map(static fn (string $text): string => hash_hmac('sha256', $text, (string) config('app.key')), $texts);
+        return array_map(
+            static fn (string $text): string => hash_hmac('sha256', $text, (string) config('app.key')),
+            $texts,
+        );
     }
 }

@@ -12,7 +12,8 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 
 /**
- * The people of accounts whom a screen looks at: all of them, but of an account with very many the foremost of each part,
+ * The people of accounts whom a screen looks at: all of them, but of an account with very many the foremost of each
+ * part,
  * those whom somebody placed by hand, and of the rest those who are reached in most ways.
  */
 final class ForemostContacts
@@ -75,6 +76,7 @@ final class ForemostContacts
     {
         /** @var list<int> */
         return Contact::query()->where('account_id', $account)->whereNull('merged_into')->whereNotIn('id', $but)
-            ->withCount('channels')->orderByDesc('channels_count')->orderBy('id')->limit(self::BESIDES)->pluck('id')->all();
+            ->withCount('channels')->orderByDesc('channels_count')->orderBy('id')->limit(self::BESIDES)->pluck('id')
+            ->all();
     }
 }

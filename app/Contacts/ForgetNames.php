@@ -10,19 +10,27 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
-/** Takes the names and addresses of people out of all that was written down elsewhere: words of ours, evidence, files, the log. */
+/**
+ * Takes the names and addresses of people out of all that was written down elsewhere: words of ours, evidence, files,
+ * the log.
+ */
 final readonly class ForgetNames
 {
     private const NOBODY = 'an erased person';
 
     /** Free text, and what it is a column of. */
     private const TEXTS = [
-        'notes' => ['text'], 'signals' => ['title', 'quote'], 'reasons' => ['words'], 'approaches' => ['next_step', 'instead'], 'watch_finds' => ['why'],
-        'accounts' => ['description', 'keywords'], 'contacts' => ['about', 'interests'], 'rule_sets' => ['note'], 'keep_outs' => ['reason'],
+        'notes' => ['text'], 'signals' => ['title', 'quote'], 'reasons' => ['words'],
+        'approaches' => ['next_step', 'instead'], 'watch_finds' => ['why'],
+        'accounts' => ['description', 'keywords'], 'contacts' => ['about', 'interests'], 'rule_sets' => ['note'],
+        'keep_outs' => ['reason'],
     ];
 
     /** Values within values. */
-    private const JSON = ['reasons' => ['evidence'], 'signals' => ['facts'], 'approaches' => ['snapshot'], 'activity_log' => ['properties']];
+    private const JSON = [
+        'reasons' => ['evidence'], 'signals' => ['facts'], 'approaches' => ['snapshot'],
+        'activity_log' => ['properties'],
+    ];
 
     /** Where a row has no id of its own. */
     private const KEYS = ['watch_finds' => ['watch_id', 'record_id']];
@@ -40,7 +48,9 @@ final readonly class ForgetNames
     public function __construct(private array $people, array $addresses)
     {
         $names = array_map(fn (array $name): string => trim(implode(' ', $name)), $people);
-        $this->texts = array_values(array_unique(array_filter([...$names, ...$addresses], fn (string $text): bool => $text !== '')));
+        $this->texts = array_values(
+            array_unique(array_filter([...$names, ...$addresses], fn (string $text): bool => $text !== '')),
+        );
     }
 
     public function everywhere(): void
@@ -70,7 +80,10 @@ final readonly class ForgetNames
     {
         $texts = [...$this->texts, ...array_column($this->people, 0)];
         foreach (DB::table('reasons')->whereIn('contact_id', $contacts)->get(['id', 'words', 'evidence']) as $reason) {
-            DB::table('reasons')->where('id', $reason->id)->update(['words' => self::without($reason->words, $texts, '…'), 'evidence' => self::withoutIn($reason->evidence, $texts)]);
+            DB::table('reasons')->where('id', $reason->id)->update([
+                'words' => self::without($reason->words, $texts, '…'),
+                'evidence' => self::withoutIn($reason->evidence, $texts),
+            ]);
         }
     }
 
@@ -85,7 +98,9 @@ final readonly class ForgetNames
         usort($texts, fn (string $a, string $b): int => strlen($b) <=> strlen($a));
         $any = implode('|', array_map(fn (string $one): string => preg_quote($one, '~'), $texts));
 
-        return $any === '' ? $text : (string) preg_replace("~(?<![\\p{L}\\p{N}_])(?:$any)(?![\\p{L}\\p{N}_])~iu", $instead, $text);
+        return $any === ''
+            ? $text
+            : (string) preg_replace("~(?<![\\p{L}\\p{N}_])(?:$any)(?![\\p{L}\\p{N}_])~iu", $instead, $text);
     }
 
     /** @param  list<string>  $texts */
@@ -99,17 +114,24 @@ final readonly class ForgetNames
             return is_string($value) && ! in_array($key, self::OURS, true) ? self::without($value, $texts) : $value;
         };
 
-        return json_encode($walk(json_decode($json, true)), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
+        return json_encode(
+            $walk(json_decode($json, true)),
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE,
+        );
     }
 
     /** @param  Closure(string): string  $change */
     private function rewrite(string $table, string $column, Closure $change): void
     {
         $keys = self::KEYS[$table] ?? ['id'];
-        foreach (DB::table($table)->where(fn (Builder $any) => $this->mentions($any, [$column]))->get([...$keys, $column]) as $row) {
+        foreach (
+            DB::table($table)->where(fn (Builder $any) => $this->mentions($any, [$column]))
+                ->get([...$keys, $column]) as $row
+        ) {
             $row = (array) $row;
             $text = $change((string) $row[$column]);
-            $text === $row[$column] || DB::table($table)->where(array_intersect_key($row, array_flip($keys)))->update([$column => $text]);
+            $text === $row[$column]
+                || DB::table($table)->where(array_intersect_key($row, array_flip($keys)))->update([$column => $text]);
         }
     }
 
@@ -150,7 +172,11 @@ final readonly class ForgetNames
         $has = fn (string $one): bool => $one === '' || self::without($text, [$one], '') !== $text;
 
         return array_filter($this->texts, $has) !== []
-            || array_filter($this->people, fn (array $names): bool => array_filter($names) !== [] && $has($names[0]) && $has($names[1])) !== [];
+            || array_filter(
+                $this->people,
+                fn (array $names): bool => array_filter($names) !== [] && $has($names[0]) && $has($names[1]),
+            )
+                !== [];
     }
 
     /** @param  list<string>  $columns */
@@ -166,7 +192,10 @@ final readonly class ForgetNames
     /** As it is, and as JSON writes it with and without its escapes. */
     private static function like(Builder $any, string $column, string $text): void
     {
-        $forms = [$text, trim((string) json_encode($text), '"'), trim((string) json_encode($text, JSON_UNESCAPED_UNICODE), '"')];
+        $forms = [$text, trim((string) json_encode($text), '"'), trim(
+            (string) json_encode($text, JSON_UNESCAPED_UNICODE),
+            '"',
+        )];
         foreach (array_unique($forms) as $form) {
             $any->orWhere($column, 'like', Like::anywhere($form));
         }

@@ -33,7 +33,12 @@ final class OpeningFunctions
         if ($kind !== Kind::Hiring->value) {
             return 0;
         }
-        $this->roles ??= array_merge([], ...Offer::query()->with('rules')->get()->map(fn (Offer $offer): array => $offer->rules === null ? [] : RuleBook::of($offer->rules)->interests)->all());
+        $this->roles ??= array_merge(
+            [],
+            ...Offer::query()->with('rules')->get()
+                ->map(fn (Offer $offer): array => $offer->rules === null ? [] : RuleBook::of($offer->rules)->interests)
+                ->all(),
+        );
         $byTitle = $byText = 0;
         foreach ($this->roles as $role) {
             $byTitle |= $role->titleMatches($title) ? $role->functions : 0;
@@ -46,18 +51,22 @@ final class OpeningFunctions
     /** After the roles of interest changed. */
     public function refreshAll(): void
     {
-        DB::table('signals')->where('kind', Kind::Hiring->value)->select(['id', 'account_id', 'title', 'quote', 'concerns'])->chunkById(self::CHUNK, function ($rows): void {
-            $changed = [];
-            foreach ($rows as $row) {
-                $set = $this->of(Kind::Hiring->value, $row->title, $row->quote);
-                if ($set !== $row->concerns) {
-                    $changed[$set][] = $row->id;
-                }
-            }
-            foreach ($changed as $set => $ids) {
-                DB::table('signals')->whereIn('id', $ids)->update(['concerns' => $set]);
-            }
-            AccountIds::markStale($rows->whereIn('id', array_merge([], ...array_values($changed)))->pluck('account_id')->all());
-        });
+        DB::table('signals')->where('kind', Kind::Hiring->value)
+            ->select(['id', 'account_id', 'title', 'quote', 'concerns'])->chunkById(self::CHUNK,
+                function ($rows): void {
+                    $changed = [];
+                    foreach ($rows as $row) {
+                        $set = $this->of(Kind::Hiring->value, $row->title, $row->quote);
+                        if ($set !== $row->concerns) {
+                            $changed[$set][] = $row->id;
+                        }
+                    }
+                    foreach ($changed as $set => $ids) {
+                        DB::table('signals')->whereIn('id', $ids)->update(['concerns' => $set]);
+                    }
+                    AccountIds::markStale(
+                        $rows->whereIn('id', array_merge([], ...array_values($changed)))->pluck('account_id')->all(),
+                    );
+                });
     }
 }

@@ -14,11 +14,17 @@ use Illuminate\Database\UniqueConstraintViolationException;
 /** Reserves a contact for one rep until the end of the next working day (rule 18). */
 final class TakeContact
 {
-    /** @return Reservation|null the colleague's, where somebody else has the contact already; null: it is the rep's now */
+    /**
+     * @return Reservation|null the colleague's, where somebody else has the contact already; null: it is the rep's now
+     */
     public static function take(Offer $offer, Contact $contact, User $rep): ?Reservation
     {
         Reservation::query()->where('contact_id', $contact->id)->where('until', '<', today())->delete();
-        $fields = ['account_id' => $contact->account_id, 'offer_id' => $offer->id, 'until' => CarbonImmutable::today()->addWeekday()];
+        $fields = [
+            'account_id' => $contact->account_id,
+            'offer_id' => $offer->id,
+            'until' => CarbonImmutable::today()->addWeekday(),
+        ];
         try {
             Reservation::query()->create($fields + ['contact_id' => $contact->id, 'user_id' => $rep->id]);
 
@@ -37,7 +43,8 @@ final class TakeContact
     /** Another's reservation of a contact that still holds. */
     public static function colleagues(Contact $contact, User $rep): ?Reservation
     {
-        return Reservation::query()->with('user')->where('contact_id', $contact->id)->where('user_id', '<>', $rep->id)->where('until', '>=', today())->first();
+        return Reservation::query()->with('user')->where('contact_id', $contact->id)->where('user_id', '<>', $rep->id)
+            ->where('until', '>=', today())->first();
     }
 
     public static function release(Contact $contact, User $rep): void

@@ -37,14 +37,19 @@ final class Titles
             $this->known = [];
         }
 
-        return $this->known[$country.'|'.($headcount !== null && $headcount < 100 ? 's' : 'l').'|'.$title] ??= TitleReader::standard()->read($title, $country, $headcount)->packed();
+        $key = $country.'|'.($headcount !== null && $headcount < 100 ? 's' : 'l').'|'.$title;
+
+        return $this->known[$key] ??= TitleReader::standard()->read($title, $country, $headcount)->packed();
     }
 
     /** From now on a title says this, wherever it stands. */
     public static function teach(string $title, Title $says, User $by): TitleLesson
     {
         return DB::transaction(function () use ($title, $says, $by): TitleLesson {
-            $lesson = TitleLesson::query()->updateOrCreate(['folded' => self::fold($title)], ['title' => mb_substr($title, 0, 190), 'reading' => $says->packed(), 'user_id' => $by->id]);
+            $lesson = TitleLesson::query()->updateOrCreate(
+                ['folded' => self::fold($title)],
+                ['title' => mb_substr($title, 0, 190), 'reading' => $says->packed(), 'user_id' => $by->id],
+            );
             (new self)->readAgain($lesson->title);
 
             return $lesson;
@@ -82,7 +87,13 @@ final class Titles
     {
         $last = 0;
         do {
-            $rows = DB::select("SELECT c.id, c.account_id, c.title, c.reading, a.headcount, p.country FROM contacts c JOIN accounts a ON a.id = c.account_id LEFT JOIN places p ON p.account_id = a.id AND p.headquarters = 1 WHERE c.id > ? AND $which ORDER BY c.id LIMIT ".self::CHUNK, [$last, ...$values]);
+            $rows = DB::select(
+                'SELECT c.id, c.account_id, c.title, c.reading, a.headcount, p.country FROM contacts c JOIN '
+                    .'accounts a ON a.id = c.account_id LEFT JOIN places p ON p.account_id = a.id AND '
+                    ."p.headquarters = 1 WHERE c.id > ? AND $which ORDER BY c.id LIMIT "
+                    .self::CHUNK,
+                [$last, ...$values],
+            );
             $changed = $accounts = [];
             foreach ($rows as $row) {
                 $reading = $this->read($row->title, $row->country, $row->headcount);
@@ -94,7 +105,8 @@ final class Titles
             }
             foreach ($changed as $reading => $ids) {
                 DB::table('contacts')->whereIn('id', $ids)->update(['reading' => $reading]);
-                DB::table('positions')->join('contacts', 'contacts.id', '=', 'contact_id')->whereIn('contact_id', $ids)->whereColumn('positions.title', 'contacts.title')->update(['positions.reading' => $reading]);
+                DB::table('positions')->join('contacts', 'contacts.id', '=', 'contact_id')->whereIn('contact_id', $ids)
+                    ->whereColumn('positions.title', 'contacts.title')->update(['positions.reading' => $reading]);
             }
             AccountIds::markStale($accounts);
             (new CareerSignals)->refresh(array_merge([], ...array_values($changed)));

@@ -27,7 +27,13 @@ final class ContactCard
 
     public static function of(Contact $contact, EntriesInForce $barred): string
     {
-        $card = new VCard(['VERSION' => '4.0', 'UID' => 'urn:luftig:contact:'.$contact->id, 'FN' => $contact->name(), 'N' => [$contact->last_name, $contact->first_name, '', '', ''], 'ORG' => [$contact->account->name]]);
+        $card = new VCard([
+            'VERSION' => '4.0',
+            'UID' => 'urn:luftig:contact:'.$contact->id,
+            'FN' => $contact->name(),
+            'N' => [$contact->last_name, $contact->first_name, '', '', ''],
+            'ORG' => [$contact->account->name],
+        ]);
         if ($contact->title !== null) {
             $card->add('TITLE', $contact->title);
         }

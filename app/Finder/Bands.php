@@ -9,7 +9,10 @@ use Luftig\Core\Search\Field;
 /** Numbers in bands, by which they are counted and varied; in the units of a step's form. */
 final class Bands
 {
-    /** @return list<array{float|int|null, float|int|null, string}> from, to, and how it is called; a number on a bound belongs to the band below */
+    /**
+     * @return list<array{float|int|null, float|int|null, string}> from, to, and how it is called; a number on a bound
+     *     belongs to the band below
+     */
     public static function of(Field $field): array
     {
         // A number stands in one band only: the next begins a step of the index above.
@@ -32,7 +35,9 @@ final class Bands
 
     private static function called(float|int|null $low, float|int|null $high): string
     {
-        $shown = fn (float|int $number): string => $number >= 10_000 ? number_format($number / 1e6, fmod($number, 1e6) > 0 ? 1 : 0).' M' : (string) $number;
+        $shown = fn (float|int $number): string => $number >= 10_000
+            ? number_format($number / 1e6, fmod($number, 1e6) > 0 ? 1 : 0).' M'
+            : (string) $number;
 
         return match (true) {
             $low === null => 'up to '.$shown($high ?? 0),

@@ -8,7 +8,9 @@ use App\Support\Folder;
 use Luftig\Core\Index\Store;
 use RuntimeException;
 
-/** The pieces of an index in one file, with a table of where each stands. A file that is torn is known by its length. */
+/**
+ * The pieces of an index in one file, with a table of where each stands. A file that is torn is known by its length.
+ */
 final class FileStore implements Store
 {
     /** @var resource */
@@ -25,7 +27,9 @@ final class FileStore implements Store
     {
         $table = is_file("$folder/table.php") ? include "$folder/table.php" : null;
 
-        return is_array($table) && is_file("$folder/pieces") && filesize("$folder/pieces") === $table['length'] ? new self("$folder/pieces", $table['pieces']) : null;
+        return is_array($table) && is_file("$folder/pieces") && filesize("$folder/pieces") === $table['length']
+            ? new self("$folder/pieces", $table['pieces'])
+            : null;
     }
 
     /** @param  iterable<string, string>  $pieces */
@@ -42,7 +46,10 @@ final class FileStore implements Store
         }
         fclose($out);
         // The table last, and all at once: without it there is no index.
-        file_put_contents("$folder/table.new", '<?php return '.var_export(['length' => $offset, 'pieces' => $table], true).';');
+        file_put_contents(
+            "$folder/table.new",
+            '<?php return '.var_export(['length' => $offset, 'pieces' => $table], true).';',
+        );
         rename("$folder/table.new", "$folder/table.php");
     }
 
@@ -71,6 +78,9 @@ final class FileStore implements Store
 
     public function keys(string $prefix): array
     {
-        return array_values(array_filter(array_map(strval(...), array_keys($this->table)), static fn (string $key): bool => str_starts_with($key, $prefix)));
+        return array_values(array_filter(
+            array_map(strval(...), array_keys($this->table)),
+            static fn (string $key): bool => str_starts_with($key, $prefix),
+        ));
     }
 }

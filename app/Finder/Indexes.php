@@ -18,7 +18,8 @@ use Luftig\Core\Index\Record;
 use RuntimeException;
 
 /**
- * The index of an offer, derived from the database, which stays the truth. Accounts that changed since it was built are hidden in it
+ * The index of an offer, derived from the database, which stays the truth. Accounts that changed since it was built are
+ * hidden in it
  * and stand in small ones beside it (Patches); when there are many of them it is built anew.
  */
 final class Indexes
@@ -57,7 +58,8 @@ final class Indexes
     {
         Folder::make(self::folder($offer));
         // A lock that a process takes with it when it dies, so that nobody waits for one that is gone.
-        $lock = fopen(self::folder($offer).'/lock', 'cb') ?: throw new RuntimeException('The folder of the index cannot be written.');
+        $lock = fopen(self::folder($offer).'/lock', 'cb')
+            ?: throw new RuntimeException('The folder of the index cannot be written.');
         flock($lock, LOCK_EX);
         try {
             [$stores, $changed] = self::state($offer);
@@ -69,13 +71,22 @@ final class Indexes
         }
     }
 
-    /** @return array{list<FileStore>, array<int, string>, string} the parts of the newest whole index, accounts that changed since it was begun, with when they last did, and its folder */
+    /**
+     * @return array{list<FileStore>, array<int, string>, string} the parts of the newest whole index, accounts that
+     *     changed since it was begun, with when they last did, and its folder
+     */
     private static function state(Offer $offer): array
     {
         foreach (self::generations($offer) as $folder) {
             $stores = self::parts($folder);
             if ($stores !== []) {
-                return [$stores, DB::table('finder_changes')->where('changed_at', '>=', $stores[0]->get('built'))->orderBy('account_id')->limit(self::MOST_CHANGES + 1)->pluck('changed_at', 'account_id')->all(), $folder];
+                return [
+                    $stores,
+                    DB::table('finder_changes')->where('changed_at', '>=', $stores[0]->get('built'))
+                        ->orderBy('account_id')->limit(self::MOST_CHANGES + 1)->pluck('changed_at', 'account_id')
+                        ->all(),
+                    $folder,
+                ];
             }
         }
 
@@ -87,7 +98,8 @@ final class Indexes
     {
         [$stores] = self::state($offer);
 
-        return ($stores === [] ? '' : $stores[0]->get('built')).' '.DB::scalar("SELECT CONCAT_WS(' ', COUNT(*), MAX(changed_at)) FROM finder_changes");
+        return ($stores === [] ? '' : $stores[0]->get('built')).' '
+            .DB::scalar("SELECT CONCAT_WS(' ', COUNT(*), MAX(changed_at)) FROM finder_changes");
     }
 
     public static function build(Offer $offer): void
@@ -120,7 +132,11 @@ final class Indexes
     {
         $now = self::moment();
         foreach (array_chunk($accounts, 1000) as $ids) {
-            DB::connection()->getPdo()->exec('INSERT INTO finder_changes (account_id, changed_at) VALUES '.implode(', ', array_map(fn (int $id): string => "($id, '$now')", $ids)).' ON DUPLICATE KEY UPDATE changed_at = VALUES(changed_at)');
+            DB::connection()->getPdo()->exec(
+                'INSERT INTO finder_changes (account_id, changed_at) VALUES '
+                    .implode(', ', array_map(fn (int $id): string => "($id, '$now')", $ids))
+                    .' ON DUPLICATE KEY UPDATE changed_at = VALUES(changed_at)',
+            );
         }
         // When the answer has gone out, so that nobody waits for it, neither now nor at the next search.
         defer(self::patch(...), self::class);

@@ -15,25 +15,45 @@ final class Menu
 {
     private const GROUPS = [
         'Who they are' => [
-            Field::Title, Field::BusinessFunction, Field::Seniority, Field::BuyerRole, Field::Part, Field::InPosition, Field::InCompany, Field::AtWork, Field::Arrival, Field::Before, Field::Origin, Field::About,
+            Field::Title, Field::BusinessFunction, Field::Seniority, Field::BuyerRole, Field::Part, Field::InPosition,
+            Field::InCompany, Field::AtWork, Field::Arrival, Field::Before, Field::Origin, Field::About,
             Field::OwnCountry, Field::OwnCity, Field::Language, Field::School, Field::Association,
         ],
         'The way to them' => [Field::Reach, Field::Channel, Field::Engaged],
         'The account' => [
-            Field::Name, Field::Domain, Field::Parent, Field::Industry, Field::MainIndustry, Field::Country, Field::Region, Field::City, Field::PostalArea, Field::Near, Field::Sites, Field::Headcount, Field::Growth, Field::Revenue, Field::Spending,
+            Field::Name, Field::Domain, Field::Parent, Field::Industry, Field::MainIndustry, Field::Country,
+            Field::Region, Field::City, Field::PostalArea, Field::Near, Field::Sites, Field::Headcount, Field::Growth,
+            Field::Revenue, Field::Spending,
             Field::Founded, Field::Technology, Field::Words, Field::Attribute, Field::KnownContacts,
         ],
-        'How it stands' => [Field::Event, Field::Signal, Field::NewestSignal, Field::State, Field::Fit, Field::Coverage, Field::Timing, Field::Access, Field::Priority],
-        'Our work' => [Field::Owner, Field::Approached, Field::LastApproach, Field::Work, Field::ListOf, Field::Tag, Field::KeptOut],
+        'How it stands' => [
+            Field::Event, Field::Signal, Field::NewestSignal, Field::State, Field::Fit, Field::Coverage, Field::Timing,
+            Field::Access, Field::Priority,
+        ],
+        'Our work' => [
+            Field::Owner, Field::Approached, Field::LastApproach, Field::Work, Field::ListOf, Field::Tag,
+            Field::KeptOut,
+        ],
     ];
 
     /** Counted beside the results at first. */
-    private const COUNTED = [Field::Industry, Field::Country, Field::City, Field::Headcount, Field::Technology, Field::Signal, Field::State, Field::Seniority, Field::BusinessFunction, Field::BuyerRole, Field::Part, Field::Arrival, Field::Channel];
+    private const COUNTED = [
+        Field::Industry, Field::Country, Field::City, Field::Headcount, Field::Technology, Field::Signal, Field::State,
+        Field::Seniority, Field::BusinessFunction, Field::BuyerRole, Field::Part, Field::Arrival, Field::Channel,
+    ];
 
     /** @return array<string, list<Field>> those that suit, and of which there are facts */
     public static function of(Search $search): array
     {
-        return array_filter(array_map(fn (array $fields): array => array_values(array_filter($fields, fn (Field $field): bool => $field->suits($search->subject) && $search->knows($field) && self::canBeChosen($field))), self::GROUPS));
+        return array_filter(array_map(
+            fn (array $fields): array => array_values(array_filter(
+                $fields,
+                fn (Field $field): bool => $field->suits($search->subject)
+                    && $search->knows($field)
+                    && self::canBeChosen($field),
+            )),
+            self::GROUPS,
+        ));
     }
 
     /** Of what is kept outside the index there may be nothing yet. */
@@ -52,6 +72,11 @@ final class Menu
     {
         $fields = array_merge(...array_values(self::of($search)));
 
-        return array_values(array_filter($fields, fn (Field $field): bool => $all ? $field->isCounted() || Bands::of($field) !== [] : in_array($field, self::COUNTED, true)));
+        return array_values(array_filter(
+            $fields,
+            fn (Field $field): bool => $all
+                ? $field->isCounted() || Bands::of($field) !== []
+                : in_array($field, self::COUNTED, true),
+        ));
     }
 }

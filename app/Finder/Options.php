@@ -31,10 +31,13 @@ final readonly class Options
     {
         return match ($field) {
             Field::Work => ['new' => 'new', 'kept' => 'kept', 'in_work' => 'in work'],
-            Field::ListOf => KeptList::query()->where('offer_id', $this->offer->id)->orderBy('name')->pluck('name', 'id')->all(),
+            Field::ListOf => KeptList::query()->where('offer_id', $this->offer->id)->orderBy('name')
+                ->pluck('name', 'id')->all(),
             Field::Tag => Tag::query()->orderBy('name')->pluck('name', 'id')->all(),
-            Field::Approached => ['anyone' => 'anyone'] + User::query()->where('signs_in', true)->orderBy('name')->pluck('name', 'id')->all(),
-            Field::Owner => ['nobody' => 'nobody'] + User::query()->where('signs_in', true)->orderBy('name')->pluck('name', 'id')->all(),
+            Field::Approached => ['anyone' => 'anyone']
+                + User::query()->where('signs_in', true)->orderBy('name')->pluck('name', 'id')->all(),
+            Field::Owner => ['nobody' => 'nobody']
+                + User::query()->where('signs_in', true)->orderBy('name')->pluck('name', 'id')->all(),
             Field::Seniority => self::labels(array_reverse(Seniority::cases())),
             Field::BusinessFunction => self::labels(BusinessFunction::cases()),
             Field::Part => self::labels(Part::cases()) + ['none' => 'none'],
@@ -66,7 +69,10 @@ final readonly class Options
      */
     private static function labels(array $cases): array
     {
-        return array_combine(array_map(fn ($case): string => $case->value, $cases), array_map(fn ($case): string => $case->label(), $cases));
+        return array_combine(
+            array_map(fn ($case): string => $case->value, $cases),
+            array_map(fn ($case): string => $case->label(), $cases),
+        );
     }
 
     /**
@@ -75,6 +81,9 @@ final readonly class Options
      */
     private static function named(Field $field, array $values): array
     {
-        return array_combine($values, array_map(fn (string $value): string => StepForm::label($field, $value), $values));
+        return array_combine(
+            $values,
+            array_map(fn (string $value): string => StepForm::label($field, $value), $values),
+        );
     }
 }

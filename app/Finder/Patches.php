@@ -13,8 +13,10 @@ use Luftig\Core\Index\Record;
 use Luftig\Core\Index\Store;
 
 /**
- * Small indexes beside the large one, of accounts that changed since it was built. Each is made once, of what changed since
- * the one before; in an older one, and in the large one, what changed later is hidden. One that is no larger than what is new is made
+ * Small indexes beside the large one, of accounts that changed since it was built. Each is made once, of what changed
+ * since
+ * the one before; in an older one, and in the large one, what changed later is hidden. One that is no larger than what
+ * is new is made
  * anew with it, so that they stay few and an account is worked on a few times only (Bentley and Saxe 1980).
  */
 final readonly class Patches
@@ -44,8 +46,18 @@ final readonly class Patches
         }
         $large = [];
         foreach ($stores as $i => $store) {
-            $hidden = array_map(static fn (array $patch): Bitmap => Bitmap::ofBytes($patch[0]->get("hidden#$i") ?? ''), $patches);
-            $large[] = new Index($store, $hidden === [] ? null : array_reduce($hidden, static fn (Bitmap $all, Bitmap $some): Bitmap => $all->or($some), Bitmap::none()));
+            $hidden = array_map(
+                static fn (array $patch): Bitmap => Bitmap::ofBytes($patch[0]->get("hidden#$i") ?? ''),
+                $patches,
+            );
+            $large[] = new Index(
+                $store,
+                $hidden === [] ? null : array_reduce(
+                    $hidden,
+                    static fn (Bitmap $all, Bitmap $some): Bitmap => $all->or($some),
+                    Bitmap::none(),
+                ),
+            );
         }
 
         return [...$large, ...$small];
@@ -54,7 +66,8 @@ final readonly class Patches
     /**
      * @param  list<Store>  $stores  the large index
      * @param  array<int, string>  $changed
-     * @return list<array{Memory, array<int, string>}> the oldest first; together they hold all that changed, as it is now
+     * @return list<array{Memory, array<int, string>}> the oldest first; together they hold all that changed, as it is
+     *     now
      */
     private function current(array $stores, array $changed): array
     {
@@ -74,10 +87,18 @@ final readonly class Patches
         }
         ksort($accounts);
 
-        return [...array_values($patches), $this->make($stores, $next, $since, $accounts, array_diff_key(array_intersect_key($read, $accounts), $fresh))];
+        return [
+            ...array_values($patches),
+            $this->make(
+                $stores, $next, $since, $accounts, array_diff_key(array_intersect_key($read, $accounts), $fresh),
+            ),
+        ];
     }
 
-    /** @return array<int, array{Memory, array<int, string>}> by number, the oldest first; those without for which a newer one stands */
+    /**
+     * @return array<int, array{Memory, array<int, string>}> by number, the oldest first; those without for which a
+     *     newer one stands
+     */
     private function there(): array
     {
         $files = [];
@@ -89,9 +110,14 @@ final readonly class Patches
         $since = PHP_INT_MAX;
         foreach ($files as $number => $file) {
             // A whole file or none, since it is renamed into its place; another process may just have taken it away.
-            $pieces = $number < $since ? @unserialize((string) @file_get_contents($file), ['allowed_classes' => false]) : null;
+            $pieces = $number < $since
+                ? @unserialize((string) @file_get_contents($file), ['allowed_classes' => false])
+                : null;
             if (is_array($pieces)) {
-                $patches[$number] = [new Memory($pieces), json_decode($pieces['changed'], true, flags: JSON_THROW_ON_ERROR)];
+                $patches[$number] = [
+                    new Memory($pieces),
+                    json_decode($pieces['changed'], true, flags: JSON_THROW_ON_ERROR),
+                ];
                 $since = (int) $pieces['since'];
             }
         }
@@ -121,9 +147,15 @@ final readonly class Patches
             ksort($read);
             file_put_contents("$made-records", serialize($read));
             // What is read is counted, which saves asking.
-            $pages = array_map(static fn (Record $account): int => Indexer::pagesFor(count($account->contacts), count($account->parts ?? [])), $read);
+            $pages = array_map(
+                static fn (Record $account): int => Indexer::pagesFor(count($account->contacts), count(
+                    $account->parts ?? [],
+                )),
+                $read,
+            );
         }
-        $pieces = ['changed' => json_encode($accounts, JSON_THROW_ON_ERROR), 'since' => (string) $since] + iterator_to_array(Indexes::pieces(new Indexer($pages), $read));
+        $pieces = ['changed' => json_encode($accounts, JSON_THROW_ON_ERROR), 'since' => (string) $since]
+            + iterator_to_array(Indexes::pieces(new Indexer($pages), $read));
         foreach ($stores as $i => $store) {
             $pieces["hidden#$i"] = (new Index($store))->pagesOf($ids)->bytes();
         }
@@ -147,7 +179,10 @@ final readonly class Patches
     /** @return array<int, Record> by account; none where there are too many, or another process just took them away */
     private function kept(int $number): array
     {
-        $records = @unserialize((string) @file_get_contents("{$this->folder}/records-$number"), ['allowed_classes' => [Record::class]]);
+        $records = @unserialize(
+            (string) @file_get_contents("{$this->folder}/records-$number"),
+            ['allowed_classes' => [Record::class]],
+        );
 
         return is_array($records) ? $records : [];
     }

@@ -12,10 +12,17 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Mistake;
 
-/** Whom we can reach, through whose relations, in how many steps. It names people, so that a search means the same to whoever opens it. */
+/**
+ * Whom we can reach, through whose relations, in how many steps. It names people, so that a search means the same to
+ * whoever opens it.
+ */
 final readonly class Reachability
 {
-    private const GROUPS = ['anyone' => 'anyone of us', 'mates' => 'those who sign in', 'leaders' => 'our leaders, who do not sign in'];
+    private const GROUPS = [
+        'anyone' => 'anyone of us',
+        'mates' => 'those who sign in',
+        'leaders' => 'our leaders, who do not sign in',
+    ];
 
     /** A path has at most three edges (rule 10). */
     private const MOST = 3;
@@ -57,7 +64,9 @@ final readonly class Reachability
     /** @return array<string, string> the groups, and each of us */
     public static function choices(User $me): array
     {
-        return [(string) $me->id => 'mine'] + self::GROUPS + User::query()->whereKeyNot($me->id)->orderBy('name')->pluck('name', 'id')->all();
+        return [(string) $me->id => 'mine']
+            + self::GROUPS
+            + User::query()->whereKeyNot($me->id)->orderBy('name')->pluck('name', 'id')->all();
     }
 
     public function says(): string
@@ -73,7 +82,8 @@ final readonly class Reachability
     }
 
     /**
-     * Asked again only when something changed that may say who knows whom: to go over thousands of people takes seconds.
+     * Asked again only when something changed that may say who knows whom: to go over thousands of people takes
+     * seconds.
      *
      * @return list<int> contacts
      */
@@ -101,7 +111,9 @@ final readonly class Reachability
             default => [(int) $this->whose],
         });
         $known = Acquaintance::by($users);
-        $reached = $this->steps === null ? Acquaintance::whereWorked($users) : AcquaintanceSpread::from($known, $this->steps - 1);
+        $reached = $this->steps === null
+            ? Acquaintance::whereWorked($users)
+            : AcquaintanceSpread::from($known, $this->steps - 1);
 
         return $this->new ? array_values(array_diff($reached, $known)) : $reached;
     }

@@ -39,12 +39,22 @@ enum ResultColumn: string
     case Source = 'source';
     case KeptOut = 'kept out';
 
-    private const OF_CONTACTS = [self::Part, self::FirstName, self::LastName, self::Title, self::ReadAs, self::InPositionSince, self::Email, self::EmailState, self::Phone, self::Profile];
+    private const OF_CONTACTS = [
+        self::Part, self::FirstName, self::LastName, self::Title, self::ReadAs, self::InPositionSince, self::Email,
+        self::EmailState, self::Phone, self::Profile,
+    ];
 
     /** @return list<self> */
     public static function of(Subject $subject): array
     {
-        return array_values(array_filter(self::cases(), fn (self $column): bool => $subject === Subject::Contacts ? $column !== self::ContactsKnown : ! in_array($column, self::OF_CONTACTS, true)));
+        return array_values(array_filter(
+            self::cases(),
+            fn (self $column): bool => $subject === Subject::Contacts ? $column !== self::ContactsKnown : ! in_array(
+                $column,
+                self::OF_CONTACTS,
+                true,
+            ),
+        ));
     }
 
     /**
@@ -56,7 +66,13 @@ enum ResultColumn: string
     {
         $kept = $request->cookie(self::cookie($subject));
         $names = $request->query('columns') ?? (is_string($kept) ? json_decode($kept, true) : null);
-        $known = array_filter(array_map(fn (mixed $name): ?self => is_string($name) ? self::tryFrom($name) : null, is_array($names) ? $names : []), fn (?self $column): bool => in_array($column, self::of($subject), true));
+        $known = array_filter(
+            array_map(
+                fn (mixed $name): ?self => is_string($name) ? self::tryFrom($name) : null,
+                is_array($names) ? $names : [],
+            ),
+            fn (?self $column): bool => in_array($column, self::of($subject), true),
+        );
 
         return array_values(array_unique($known, SORT_REGULAR)) ?: self::of($subject);
     }

@@ -40,12 +40,24 @@ final readonly class ResultRows
     public static function of(Offer $offer, Subject $subject, array $ids): self
     {
         $found = $subject === Subject::Accounts
-            ? Account::query()->with('places', 'industries', 'owner')->withCount('contacts')->whereIn('id', $ids)->get()->keyBy('id')
-            : Contact::query()->with('account.places', 'account.industries', 'account.owner', 'channels', 'positions.account')->whereIn('id', $ids)->get()->keyBy('id');
+            ? Account::query()->with('places', 'industries', 'owner')->withCount(
+                'contacts',
+            )->whereIn('id', $ids)->get()->keyBy('id')
+            : Contact::query()->with(
+                'account.places', 'account.industries', 'account.owner', 'channels', 'positions.account',
+            )->whereIn('id', $ids)->get()->keyBy('id');
         $records = array_values(array_filter(array_map(fn (int $id) => $found[$id] ?? null, $ids)));
-        $accounts = array_map(fn (Account|Contact $record): int => $record instanceof Account ? $record->id : $record->account_id, $records);
+        $accounts = array_map(
+            fn (Account|Contact $record): int => $record instanceof Account ? $record->id : $record->account_id,
+            $records,
+        );
 
-        return new self($records, Standing::query()->with('account')->where('offer_id', $offer->id)->whereIn('account_id', $accounts)->get()->keyBy('account_id'), EntriesInForce::now());
+        return new self(
+            $records,
+            Standing::query()->with('account')->where('offer_id', $offer->id)->whereIn('account_id', $accounts)->get()
+                ->keyBy('account_id'),
+            EntriesInForce::now(),
+        );
     }
 
     public function standing(Account|Contact $record): ?Standing
@@ -61,7 +73,9 @@ final readonly class ResultRows
     /** What of somebody may be written to or called, the first of its type. */
     public function channel(Contact $contact, ChannelType $type): ?Channel
     {
-        return $contact->channels->first(fn (Channel $channel): bool => $channel->type === $type && $this->barred->address($channel->value) === null);
+        return $contact->channels->first(
+            fn (Channel $channel): bool => $channel->type === $type && $this->barred->address($channel->value) === null,
+        );
     }
 
     /** Why an account, or a person, is not to be approached. */
@@ -69,7 +83,9 @@ final readonly class ResultRows
     {
         $account = $record instanceof Account ? $record : $record->account;
 
-        return $this->barred->account($account->id, $account->domain) ?? ($record instanceof Account ? null : $this->barred->contact($record->id)
+        return $this->barred->account($account->id, $account->domain) ?? ($record instanceof Account
+            ? null
+            : $this->barred->contact($record->id)
             ?? $this->barred->all(...$record->channels->where('type', ChannelType::Email)->pluck('value')->all()));
     }
 

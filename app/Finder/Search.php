@@ -17,7 +17,10 @@ use Luftig\Core\Search\Field;
 use Luftig\Core\Search\Subject;
 use WeakMap;
 
-/** A search: what is looked for, and the row of steps. It stands whole in its address, so that it can be sent, kept and gone back from. */
+/**
+ * A search: what is looked for, and the row of steps. It stands whole in its address, so that it can be sent, kept and
+ * gone back from.
+ */
 final class Search
 {
     public const MOST = 20;
@@ -33,12 +36,19 @@ final class Search
     /** @var list<Index>|null */
     private ?array $indexes = null;
 
-    /** @var WeakMap<StepForm, list<Step>> what each index answered to a step; searches beside each other share most of them */
+    /**
+     * @var WeakMap<StepForm, list<Step>> what each index answered to a step; searches beside each other share most of
+     *     them
+     */
     private readonly WeakMap $answers;
 
     /** @param  list<StepForm>  $steps */
-    private function __construct(private readonly Offer $offer, public readonly Subject $subject, public readonly array $steps, ?self $beside = null)
-    {
+    private function __construct(
+        private readonly Offer $offer,
+        public readonly Subject $subject,
+        public readonly array $steps,
+        ?self $beside = null,
+    ) {
         $this->sets = $beside->sets ?? new Sets($offer);
         /** @var WeakMap<StepForm, list<Step>> $answers */
         $answers = new WeakMap;
@@ -46,14 +56,22 @@ final class Search
         $this->indexes = $beside?->indexes();
     }
 
-    /** @param  array<array-key, mixed>  $query  of an address: on, c[]; without steps the search begins by leaving out who is kept out */
+    /**
+     * @param  array<array-key, mixed>  $query  of an address: on, c[]; without steps the search begins by leaving out
+     *     who is kept out
+     */
     public static function from(Offer $offer, array $query): self
     {
         $subject = Subject::tryFrom(is_string($query['on'] ?? null) ? $query['on'] : '') ?? Subject::Contacts;
         // A step that is edited comes last in its form, and keeps its place by its number.
         is_array($query['c'] ?? null) && ksort($query['c']);
-        $rows = is_array($query['c'] ?? null) ? array_slice(array_values(array_filter($query['c'], is_array(...))), 0, self::MOST) : [];
-        $steps = array_values(array_filter(array_map(StepForm::from(...), $rows), fn (?StepForm $step): bool => $step !== null && $step->field->suits($subject)));
+        $rows = is_array($query['c'] ?? null)
+            ? array_slice(array_values(array_filter($query['c'], is_array(...))), 0, self::MOST)
+            : [];
+        $steps = array_values(array_filter(
+            array_map(StepForm::from(...), $rows),
+            fn (?StepForm $step): bool => $step !== null && $step->field->suits($subject),
+        ));
 
         return new self($offer, $subject, isset($query['c']) ? $steps : [StepForm::of(Field::KeptOut, ['x' => '1'])]);
     }
@@ -81,10 +99,15 @@ final class Search
 
     public function accounts(): int
     {
-        return $this->subject === Subject::Accounts ? $this->total() : $this->sum(fn (Index $index, Narrowing $narrowing): int => $index->accountsOf($narrowing->result));
+        return $this->subject === Subject::Accounts
+            ? $this->total()
+            : $this->sum(fn (Index $index, Narrowing $narrowing): int => $index->accountsOf($narrowing->result));
     }
 
-    /** @return list<array{step: StepForm, after: int|null, without: int|null, unknown: int|null}> null where a step is off or cannot be used */
+    /**
+     * @return list<array{step: StepForm, after: int|null, without: int|null, unknown: int|null}> null where a step is
+     *     off or cannot be used
+     */
     public function staircase(): array
     {
         $asked = $this->asked();
@@ -96,8 +119,12 @@ final class Search
 
                 continue;
             }
-            $sum = fn (string $what): int => array_sum(array_map(fn (array $one): int => $one[1]->$what[$used], $asked));
-            $rows[] = ['step' => $step, 'after' => $sum('after'), 'without' => $sum('without'), 'unknown' => $sum('unknown')];
+            $sum = fn (string $what): int => array_sum(
+                array_map(fn (array $one): int => $one[1]->$what[$used], $asked),
+            );
+            $rows[] = [
+                'step' => $step, 'after' => $sum('after'), 'without' => $sum('without'), 'unknown' => $sum('unknown'),
+            ];
             $used++;
         }
 
@@ -111,7 +138,13 @@ final class Search
      */
     public function counts(Field $field, int $most = PHP_INT_MAX, ?Closure $only = null): array
     {
-        return Facets::of(array_map(fn (array $asked): array => [$asked[0], $asked[1]->result], $this->asked()), $field, $this->subject, $most, $only);
+        return Facets::of(
+            array_map(fn (array $asked): array => [$asked[0], $asked[1]->result], $this->asked()),
+            $field,
+            $this->subject,
+            $most,
+            $only,
+        );
     }
 
     /** Whether there is any fact for a condition to be about. */
@@ -129,7 +162,9 @@ final class Search
     /** @return list<string> what a field stands for several times: names of attributes, buyer roles */
     public function which(Field $field): array
     {
-        return array_values(array_unique(array_merge(...array_map(fn (array $asked): array => $asked[0]->which($field), $this->asked()))));
+        return array_values(array_unique(
+            array_merge(...array_map(fn (array $asked): array => $asked[0]->which($field), $this->asked())),
+        ));
     }
 
     /**
@@ -141,7 +176,10 @@ final class Search
     {
         $counts = [];
         foreach (Bands::of($field) as [$low, $high, $called]) {
-            $step = StepForm::of($field, array_map(strval(...), array_filter(['lo' => $low, 'hi' => $high], fn ($bound): bool => $bound !== null)));
+            $step = StepForm::of($field, array_map(
+                strval(...),
+                array_filter(['lo' => $low, 'hi' => $high], fn ($bound): bool => $bound !== null),
+            ));
             $counts[] = [$step, $this->meeting($step), $called];
         }
 
@@ -153,7 +191,11 @@ final class Search
     {
         $condition = $step->condition($this->subject);
 
-        return $this->sum(fn (Index $index, Narrowing $narrowing): int => $index->step($condition, $this->subject, self::today(), ($this->sets)(...))->meet->countWith($narrowing->result));
+        return $this->sum(
+            fn (Index $index, Narrowing $narrowing): int => $index
+                ->step($condition, $this->subject, self::today(), ($this->sets)(...))->meet
+                ->countWith($narrowing->result),
+        );
     }
 
     /** @param  list<StepForm>  $steps  in the place of its own */
@@ -172,7 +214,9 @@ final class Search
     {
         $of = $this->subject === Subject::Accounts ? 'account' : 'contact';
         $count = fn (string $value): int => $this->sum(function (Index $index, Narrowing $narrowing) use ($value): int {
-            return $index->step(Sets::condition(Field::Work, $this->subject, [$value], false), $this->subject, 0, ($this->sets)(...))->meet->countWith($narrowing->result);
+            return $index->step(
+                Sets::condition(Field::Work, $this->subject, [$value], false), $this->subject, 0, ($this->sets)(...),
+            )->meet->countWith($narrowing->result);
         });
         $kept = $count('kept');
         $inWork = $count('in_work');
@@ -214,7 +258,12 @@ final class Search
         $total = $this->total();
         $ids = [];
         foreach ($this->asked() as [$index, $narrowing]) {
-            array_push($ids, ...$index->evenly($narrowing->result, $this->subject, (int) ceil($most * $narrowing->result->count() / max(1, $total))));
+            array_push(
+                $ids,
+                ...$index->evenly($narrowing->result, $this->subject, (int) ceil(
+                    $most * $narrowing->result->count() / max(1, $total),
+                )),
+            );
         }
 
         return $ids;
@@ -258,7 +307,10 @@ final class Search
     {
         $today = self::today();
 
-        return array_map(fn (Index $index): Step => $index->step($condition, $this->subject, $today, ($this->sets)(...)), $this->indexes());
+        return array_map(
+            fn (Index $index): Step => $index->step($condition, $this->subject, $today, ($this->sets)(...)),
+            $this->indexes(),
+        );
     }
 
     /** @return list<Index> */

@@ -37,12 +37,33 @@ final class Sets
     {
         $of = $subject === Subject::Accounts ? 'account' : 'contact';
         $names = match ($field) {
-            Field::KeptOut => $subject === Subject::Accounts ? ['account:barred'] : ['account:barred', 'contact:barred'],
-            Field::Work => array_map(fn (string $value): string => $value === 'new' ? "!$of:known" : "$of:$value", $values),
-            Field::Approached => array_map(fn (string $value): string => $value === 'anyone' ? "$of:approached" : "$of:approached-".(int) $value, $values),
+            Field::KeptOut => $subject === Subject::Accounts
+                ? ['account:barred']
+                : ['account:barred', 'contact:barred'],
+            Field::Work => array_map(
+                fn (string $value): string => $value === 'new' ? "!$of:known" : "$of:$value",
+                $values,
+            ),
+            Field::Approached => array_map(
+                fn (string $value): string => $value === 'anyone' ? "$of:approached" : "$of:approached-".(int) $value,
+                $values,
+            ),
             // A tag on an account is on those in it, too.
-            Field::Tag => array_merge(...array_map(fn (string $value): array => $subject === Subject::Accounts ? ['account:tag-'.(int) $value] : ['account:tag-'.(int) $value, 'contact:tag-'.(int) $value], $values)),
-            default => array_map(fn (string $value): string => (DB::table('lists')->where('id', (int) $value)->value('subject') === 'accounts' ? 'account' : 'contact').':list-'.(int) $value, $values),
+            Field::Tag => array_merge(...array_map(
+                fn (string $value): array => $subject === Subject::Accounts ? ['account:tag-'.(int) $value] : [
+                    'account:tag-'.(int) $value,
+                    'contact:tag-'.(int) $value,
+                ],
+                $values,
+            )),
+            default => array_map(
+                fn (string $value): string => (
+                    DB::table('lists')->where('id', (int) $value)->value('subject') === 'accounts'
+                        ? 'account'
+                        : 'contact'
+                ).':list-'.(int) $value,
+                $values,
+            ),
         };
 
         return Condition::any($field, $names, $exclude);
@@ -63,12 +84,15 @@ final class Sets
             return DB::table('list_members')->where('list_id', (int) substr($what, 5))->pluck('record_id')->all();
         }
         if (str_starts_with($what, 'tag-')) {
-            return DB::table('taggings')->where('tag_id', (int) substr($what, 4))->where('subject', $of.'s')->pluck('record_id')->all();
+            return DB::table('taggings')->where('tag_id', (int) substr($what, 4))->where('subject', $of.'s')
+                ->pluck('record_id')->all();
         }
         if (str_starts_with($what, 'approached')) {
             $by = (int) substr($what, strlen('approached-'));
 
-            return Approach::query()->where('offer_id', $this->offer->id)->when($by > 0, fn ($query) => $query->where('user_id', $by))->whereNotNull($column)->distinct()->pluck($column)->all();
+            return Approach::query()->where('offer_id', $this->offer->id)
+                ->when($by > 0, fn ($query) => $query->where('user_id', $by))->whereNotNull($column)->distinct()
+                ->pluck($column)->all();
         }
         if (str_starts_with($what, 'reach-')) {
             return Reachability::fromName(substr($what, 6))->ids($this->offer);
@@ -76,17 +100,33 @@ final class Sets
 
         return match ($what) {
             'in_work' => [
-                ...Approach::query()->where('made_at', '>=', now()->subDays(self::DAYS_IN_WORK))->whereNotNull($column)->distinct()->pluck($column)->all(),
+                ...Approach::query()->where('made_at', '>=', now()->subDays(self::DAYS_IN_WORK))->whereNotNull($column)
+                    ->distinct()->pluck($column)->all(),
                 ...Reservation::query()->where('until', '>=', today())->pluck($column)->all(),
             ],
             'kept' => array_diff([
-                ...DB::table('list_members')->join('lists', 'lists.id', '=', 'list_id')->where('offer_id', $this->offer->id)->whereNull('deleted_at')->where('subject', $of.'s')->pluck('record_id')->all(),
-                ...($of === 'account' ? Decision::query()->where('offer_id', $this->offer->id)->where('decision', 'kept')->pluck('account_id')->all() : []),
+                ...DB::table('list_members')->join('lists', 'lists.id', '=', 'list_id')
+                    ->where('offer_id', $this->offer->id)->whereNull('deleted_at')->where('subject', $of.'s')
+                    ->pluck('record_id')->all(),
+                ...(
+                    $of === 'account' ? Decision::query()->where(
+                        'offer_id',
+                        $this->offer->id,
+                    )->where('decision', 'kept')->pluck('account_id')->all() : []
+                ),
             ], $this("$of:in_work")),
             'known' => [...$this("$of:in_work"), ...$this("$of:kept")],
             'barred' => $of === 'account'
-                ? DB::table('standings')->where('offer_id', $this->offer->id)->where('state', StandingState::KeptOut->value)->pluck('account_id')->all()
-                : [...KeepOut::query()->inForce()->whereNotNull('contact_id')->pluck('contact_id')->all(), ...Channel::query()->whereIn('value', KeepOut::query()->inForce()->where('type', 'address')->select('value'))->pluck('contact_id')->all()],
+                ? DB::table('standings')->where(
+                    'offer_id',
+                    $this->offer->id,
+                )->where('state', StandingState::KeptOut->value)->pluck('account_id')->all()
+                : [
+                    ...KeepOut::query()->inForce()->whereNotNull('contact_id')->pluck('contact_id')->all(),
+                    ...Channel::query()
+                        ->whereIn('value', KeepOut::query()->inForce()->where('type', 'address')->select('value'))
+                        ->pluck('contact_id')->all(),
+                ],
             default => [],
         };
     }

@@ -32,11 +32,17 @@ final readonly class StepForm
     /** What may be long, and is kept under a mark then. */
     private const PASTED = ['v', 'q', 'q2'];
 
-    private const KEYS = ['f', 'v', 'w', 'all', 'lo', 'hi', 'cur', 'q', 'q2', 'km', 'st', 'slo', 'shi', 'rd', 'alo', 'ahi', 'n', 'new', 'x', 'u', 'off'];
+    private const KEYS = [
+        'f', 'v', 'w', 'all', 'lo', 'hi', 'cur', 'q', 'q2', 'km', 'st', 'slo', 'shi', 'rd', 'alo', 'ahi', 'n', 'new',
+        'x', 'u', 'off',
+    ];
 
     /**
-     * @param  array<string, string>  $given  f field; v values, all of them (all); w which: "any" site, passages, an attribute, a buyer role, whose relations, a share; lo, hi and their currency; q query or place, km;
-     *                                        of a signal also st states, slo and shi strength, rd rounds, alo and ahi amount; of a position before q2 company; n how many, or steps; new: without those known already;
+     * @param  array<string, string>  $given  f field; v values, all of them (all); w which: "any" site, passages, an
+     *     attribute, a buyer role, whose relations, a share; lo, hi and their currency; q query or place, km;
+     *                                        of a signal also st states, slo and shi strength, rd rounds, alo and ahi
+     *                                        amount; of a position before q2 company; n how many, or steps; new:
+     *                                        without those known already;
      *                                        x exclude, u keep (1) or drop (0) unknowns, off
      */
     private function __construct(public Field $field, public array $given)
@@ -53,7 +59,9 @@ final readonly class StepForm
             }
             if (is_scalar($row[$key] ?? null) && trim((string) $row[$key]) !== '') {
                 $text = trim(str_replace("\r\n", "\n", (string) $row[$key]));
-                $given[$key] = in_array($key, self::PASTED, true) && ($key === 'v' || str_contains($text, "\n")) ? Pasted::short(mb_strcut($text, 0, Pasted::LONGEST)) : mb_substr($text, 0, 2000);
+                $given[$key] = in_array($key, self::PASTED, true) && ($key === 'v' || str_contains($text, "\n"))
+                    ? Pasted::short(mb_strcut($text, 0, Pasted::LONGEST))
+                    : mb_substr($text, 0, 2000);
             }
         }
         $field = Field::tryFrom($given['f'] ?? '');
@@ -85,13 +93,21 @@ final readonly class StepForm
     /** @param  array<string, string|null>  $changes */
     public function with(array $changes): self
     {
-        return new self($this->field, array_filter([...$this->given, ...$changes], fn (?string $value): bool => $value !== null));
+        return new self(
+            $this->field,
+            array_filter([...$this->given, ...$changes], fn (?string $value): bool => $value !== null),
+        );
     }
 
     /** @return list<string> values, as typed or pasted: parted by commas, semicolons or lines */
     public function values(string $key = 'v'): array
     {
-        return array_values(array_unique(array_filter(array_map(trim(...), preg_split('/[,;\n]/', Pasted::text($this->given[$key] ?? '')) ?: []), fn (string $value): bool => $value !== '')));
+        return array_values(array_unique(
+            array_filter(
+                array_map(trim(...), preg_split('/[,;\n]/', Pasted::text($this->given[$key] ?? '')) ?: []),
+                fn (string $value): bool => $value !== '',
+            ),
+        ));
     }
 
     /** A query as it was typed, or phrases as they were pasted, a line each. */
@@ -109,7 +125,10 @@ final readonly class StepForm
             default => [],
         };
         try {
-            return array_merge([], ...array_map(fn (string $key): array => isset($this->given[$key]) ? Query::parse($this->query($key))->hints : [], $keys));
+            return array_merge([], ...array_map(
+                fn (string $key): array => isset($this->given[$key]) ? Query::parse($this->query($key))->hints : [],
+                $keys,
+            ));
         } catch (Mistake) {
             return [];
         }
@@ -119,23 +138,55 @@ final readonly class StepForm
     public function condition(Subject $subject): Condition
     {
         foreach (self::PASTED as $key) {
-            Pasted::isGone($this->given($key)) && throw new Mistake('What was pasted into this step is not kept here; paste it again.');
+            Pasted::isGone($this->given($key))
+                && throw new Mistake('What was pasted into this step is not kept here; paste it again.');
         }
         $x = $this->excludes();
         $unknown = isset($this->given['u']) ? $this->given['u'] === '1' : null;
         $which = $this->which();
 
         return match (true) {
-            $this->field === Field::Event => Condition::together($this->field, $this->eventParts(), $this->whole('n', 1), $x, $unknown),
-            $this->field === Field::Before => Condition::together($this->field, $this->positionParts(), 1, $x, $unknown),
-            $this->field === Field::Spending => Condition::range(Field::Revenue, $this->leastRevenue(), null, $x, $unknown),
-            $this->field === Field::Attribute => Condition::any($this->field, $this->values() ?: ['*'], $x, $unknown, which: $which === '' ? throw new Mistake('Choose the attribute.') : $which),
-            $this->field->test() === Comparison::Any => Condition::any($this->field, array_map($this->code(...), $this->values()), $x, $unknown, ($this->given['all'] ?? '') === '1', $which),
-            $this->field->test() === Comparison::Range => Condition::range($this->field, $this->bound('lo'), $this->bound('hi'), $x, $unknown, $which),
-            $this->field->test() === Comparison::Query => Condition::query($this->field, $this->query(), $x, $unknown, $this->field === Field::Words ? $which : ''),
-            $this->field->test() === Comparison::Near => Condition::near($this->place(), $this->number('km') ?? throw new Mistake('Give the radius in km.'), $x, $unknown, $which === 'any'),
+            $this->field === Field::Event => Condition::together(
+                $this->field, $this->eventParts(), $this->whole('n', 1), $x, $unknown,
+            ),
+            $this->field === Field::Before => Condition::together(
+                $this->field, $this->positionParts(), 1, $x, $unknown,
+            ),
+            $this->field === Field::Spending => Condition::range(
+                Field::Revenue, $this->leastRevenue(), null, $x, $unknown,
+            ),
+            $this->field === Field::Attribute => Condition::any(
+                $this->field,
+                $this->values() ?: ['*'],
+                $x,
+                $unknown,
+                which: $which === '' ? throw new Mistake('Choose the attribute.') : $which,
+            ),
+            $this->field->test() === Comparison::Any => Condition::any(
+                $this->field,
+                array_map($this->code(...), $this->values()),
+                $x,
+                $unknown,
+                ($this->given['all'] ?? '') === '1',
+                $which,
+            ),
+            $this->field->test() === Comparison::Range => Condition::range(
+                $this->field, $this->bound('lo'), $this->bound('hi'), $x, $unknown, $which,
+            ),
+            $this->field->test() === Comparison::Query => Condition::query(
+                $this->field, $this->query(), $x, $unknown, $this->field === Field::Words ? $which : '',
+            ),
+            $this->field->test() === Comparison::Near => Condition::near(
+                $this->place(),
+                $this->number('km') ?? throw new Mistake('Give the radius in km.'),
+                $x,
+                $unknown,
+                $which === 'any',
+            ),
             $this->field === Field::Reach => Condition::any($this->field, [$this->reach()->named()], $x),
-            default => $this->field === Field::KeptOut || $this->values() !== [] ? Sets::condition($this->field, $subject, $this->values(), $x) : throw new Mistake('Choose at least one.'),
+            default => $this->field === Field::KeptOut || $this->values() !== []
+                ? Sets::condition($this->field, $subject, $this->values(), $x)
+                : throw new Mistake('Choose at least one.'),
         };
     }
 
@@ -149,7 +200,11 @@ final readonly class StepForm
 
     public function reach(): Reachability
     {
-        return Reachability::from($this->given['w'] ?? 'anyone', $this->given['n'] ?? '1', ($this->given['new'] ?? '') === '1');
+        return Reachability::from(
+            $this->given['w'] ?? 'anyone',
+            $this->given['n'] ?? '1',
+            ($this->given['new'] ?? '') === '1',
+        );
     }
 
     private function number(string $key): ?float
@@ -182,7 +237,9 @@ final readonly class StepForm
         if ($number === null) {
             return null;
         }
-        if (in_array($field, [Field::Revenue, Field::EventAmount, Field::Spending], true) && isset($this->given['cur'])) {
+        if (
+            in_array($field, [Field::Revenue, Field::EventAmount, Field::Spending], true) && isset($this->given['cur'])
+        ) {
             return Money::inEur($number, $this->given['cur'])
                 ?? throw new Mistake("No rate is stated for the currency “{$this->given['cur']}”.");
         }
@@ -193,7 +250,8 @@ final readonly class StepForm
     /** Who can pay the price, if they spend this share of their revenue on our kind of thing (rule 4). */
     private function leastRevenue(): float
     {
-        $share = $this->number('w') ?? throw new Mistake('Give the share of revenue that is usually spent on this, in per cent.');
+        $share = $this->number('w')
+            ?? throw new Mistake('Give the share of revenue that is usually spent on this, in per cent.');
         if ($share <= 0 || $share > 100) {
             throw new Mistake('A share is a number of per cent above 0, at most 100.');
         }
@@ -210,10 +268,20 @@ final readonly class StepForm
                 $parts[] = Condition::any($field, array_map(mb_strtolower(...), $this->values($key)));
             }
         }
-        foreach ([[Field::EventAge, 'lo', 'hi'], [Field::EventStrength, 'slo', 'shi'], [Field::EventAmount, 'alo', 'ahi']] as [$field, $low, $high]) {
+        foreach (
+            [
+                [Field::EventAge, 'lo', 'hi'],
+                [Field::EventStrength, 'slo', 'shi'],
+                [Field::EventAmount, 'alo', 'ahi'],
+            ] as [$field, $low, $high]
+        ) {
             if (isset($this->given[$low]) || isset($this->given[$high])) {
                 // What is announced has not happened; up to so many days ago begins today.
-                $parts[] = Condition::range($field, $this->bound($low, $field) ?? ($field === Field::EventAge ? 0.0 : null), $this->bound($high, $field));
+                $parts[] = Condition::range(
+                    $field,
+                    $this->bound($low, $field) ?? ($field === Field::EventAge ? 0.0 : null),
+                    $this->bound($high, $field),
+                );
             }
         }
         if (isset($this->given['q'])) {
@@ -233,7 +301,10 @@ final readonly class StepForm
             }
         }
         if (isset($this->given['lo']) || isset($this->given['hi'])) {
-            $parts[] = Condition::range(Field::BeforeEnded, $this->bound('lo', Field::BeforeEnded), $this->bound('hi', Field::BeforeEnded));
+            $parts[] = Condition::range(Field::BeforeEnded, $this->bound('lo', Field::BeforeEnded), $this->bound(
+                'hi',
+                Field::BeforeEnded,
+            ));
         }
 
         return $parts;
@@ -245,15 +316,26 @@ final readonly class StepForm
         $which = $this->which();
         $said = match (true) {
             $this->field === Field::Event => implode(' · ', array_filter([
-                in_array($this->given('n'), ['', '1'], true) ? '' : 'at least '.$this->given('n'), $this->labels(Field::Signal, 'v'), $this->labels(Field::EventStage, 'st'), $this->given('rd') === '' ? '' : 'round '.strtoupper($this->labels(Field::EventRound, 'rd')),
-                $this->between('lo', 'hi', ' days ago'), $this->between('slo', 'shi', ' strong'), $this->between('alo', 'ahi', ' '.$this->currency()), $this->queried('q'),
+                in_array($this->given('n'), ['', '1'], true) ? '' : 'at least '.$this->given('n'),
+                $this->labels(Field::Signal, 'v'), $this->labels(Field::EventStage, 'st'),
+                $this->given('rd') === '' ? '' : 'round '.strtoupper($this->labels(Field::EventRound, 'rd')),
+                $this->between('lo', 'hi', ' days ago'), $this->between('slo', 'shi', ' strong'),
+                $this->between('alo', 'ahi', ' '.$this->currency()), $this->queried('q'),
             ])),
-            $this->field === Field::Before => implode(' · ', array_filter([$this->queried('q'), $this->given('q2') === '' ? '' : 'at '.$this->queried('q2'), $this->between('lo', 'hi', ' months ago')])),
+            $this->field === Field::Before => implode(' · ', array_filter(
+                [
+                    $this->queried('q'),
+                    $this->given('q2') === '' ? '' : 'at '.$this->queried('q2'),
+                    $this->between('lo', 'hi', ' months ago'),
+                ],
+            )),
             $this->field === Field::Spending => $this->given('lo').' '.$this->currency()." at $which % of revenue",
-            $this->field === Field::Attribute => $which.': '.($this->values() === [] ? 'any' : implode(', ', $this->values())),
+            $this->field === Field::Attribute => $which.': '
+                .($this->values() === [] ? 'any' : implode(', ', $this->values())),
             $this->field === Field::Reach => $this->reaches(),
             $this->field === Field::KeptOut => 'customers, competitors, agencies, keep-out',
-            $this->field->test() === Comparison::Range => $this->between('lo', 'hi', $this->given('cur') === '' ? '' : ' '.$this->currency()),
+            $this->field->test() === Comparison::Range => $this
+                ->between('lo', 'hi', $this->given('cur') === '' ? '' : ' '.$this->currency()),
             $this->field->test() === Comparison::Query => $this->queried('q'),
             $this->field->test() === Comparison::Near => $this->given('km').' km around '.$this->given('q'),
             default => $this->labels($this->field, 'v'),
@@ -261,7 +343,8 @@ final readonly class StepForm
 
         return match (true) {
             $this->field->isOfSite() && $which === 'any' => "$said, any site",
-            $this->field === Field::Words && $which !== '' => "$said, in ".implode(' or ', array_map(fn (Passage $passage): string => $passage->label(), Passage::named($which))),
+            $this->field === Field::Words && $which !== '' => "$said, in "
+                .implode(' or ', array_map(fn (Passage $passage): string => $passage->label(), Passage::named($which))),
             $this->field === Field::KnownContacts && $which !== '' => "$said in the role $which",
             default => $said,
         };
@@ -286,13 +369,18 @@ final readonly class StepForm
         $phrases = Query::pasted($this->query($key));
         $more = count($phrases) - self::SAID;
 
-        return $phrases === [] ? $this->query($key) : implode(' · ', array_slice($phrases, 0, self::SAID)).($more > 0 ? " and $more more" : '');
+        return $phrases === []
+            ? $this->query($key)
+            : implode(' · ', array_slice($phrases, 0, self::SAID)).($more > 0 ? " and $more more" : '');
     }
 
     private function labels(Field $field, string $key): string
     {
         $values = $this->values($key);
-        $shown = array_map(fn (string $value): string => self::label($field, $field === $this->field ? $this->code($value) : $value), array_slice($values, 0, self::SAID));
+        $shown = array_map(
+            fn (string $value): string => self::label($field, $field === $this->field ? $this->code($value) : $value),
+            array_slice($values, 0, self::SAID),
+        );
         $more = count($values) - count($shown);
 
         $glue = match (true) {
@@ -333,14 +421,30 @@ final readonly class StepForm
             Field::Industry, Field::MainIndustry => lcfirst(Industries::name($value)),
             Field::Country, Field::OwnCountry => Countries::name($value) ?: $value,
             Field::Signal => Kind::tryFrom($value)?->label() ?? $value,
-            Field::Owner => $value === 'nobody' ? 'nobody' : (string) (User::query()->find((int) $value)->name ?? $value),
-            Field::ListOf => (string) (DB::table('lists')->where('id', (int) $value)->value('name') ?? 'a list that is gone'),
-            Field::Tag => (string) (DB::table('tags')->where('id', (int) $value)->value('name') ?? 'a tag that is gone'),
-            Field::Approached => $value === 'anyone' ? 'by anyone' : 'by '.(User::query()->find((int) $value)->name ?? 'somebody who is gone'),
-            Field::BusinessFunction => in_array($value, ['it', 'hr'], true) ? strtoupper($value) : str_replace('_', ' ', $value),
-            Field::Channel => ['email_checked' => 'e-mail, checked', 'email' => 'e-mail', 'email_dead' => 'e-mail, dead', 'direct_phone' => 'direct phone', 'asked' => 'asked to be contacted'][$value] ?? $value,
+            Field::Owner => $value === 'nobody'
+                ? 'nobody'
+                : (string) (User::query()->find((int) $value)->name ?? $value),
+            Field::ListOf => (string) (
+                DB::table('lists')->where('id', (int) $value)->value('name') ?? 'a list that is gone'
+            ),
+            Field::Tag => (string) (
+                DB::table('tags')->where('id', (int) $value)->value('name') ?? 'a tag that is gone'
+            ),
+            Field::Approached => $value === 'anyone'
+                ? 'by anyone'
+                : 'by '.(User::query()->find((int) $value)->name ?? 'somebody who is gone'),
+            Field::BusinessFunction => in_array($value, ['it', 'hr'], true)
+                ? strtoupper($value)
+                : str_replace('_', ' ', $value),
+            Field::Channel => [
+                'email_checked' => 'e-mail, checked', 'email' => 'e-mail', 'email_dead' => 'e-mail, dead',
+                'direct_phone' => 'direct phone', 'asked' => 'asked to be contacted',
+            ][$value] ?? $value,
             Field::Origin => ['customer' => 'a customer of ours'][$value] ?? $value,
-            Field::Arrival => ['settled' => 'not new', 'unknown' => 'new, from where unknown', 'joined' => 'new, joined', 'promoted' => 'new, promoted', 'moved' => 'new, moved inside'][$value] ?? $value,
+            Field::Arrival => [
+                'settled' => 'not new', 'unknown' => 'new, from where unknown', 'joined' => 'new, joined',
+                'promoted' => 'new, promoted', 'moved' => 'new, moved inside',
+            ][$value] ?? $value,
             default => $field->isName() ? $value : str_replace('_', ' ', $value),
         };
     }
@@ -350,7 +454,10 @@ final readonly class StepForm
     {
         return match ($this->field) {
             Field::Country, Field::OwnCountry => Countries::code($value) ?? strtoupper($value),
-            Field::Industry, Field::MainIndustry => preg_match('/^[A-Z]$|^\d{2,4}$/', $value) ? $value : Industries::read($value)[0] ?? $value,
+            Field::Industry,
+            Field::MainIndustry => preg_match('/^[A-Z]$|^\d{2,4}$/', $value)
+                ? $value
+                : Industries::read($value)[0] ?? $value,
             Field::PostalArea => str_replace(' ', '', $value),
             Field::Domain => Domain::from($value)->name ?? $value,
             default => $this->field->isName() ? $value : str_replace(' ', '_', mb_strtolower($value)),
@@ -367,7 +474,17 @@ final readonly class StepForm
         $found = Gazetteer::named($text);
         // Of several of one name in one country the largest is meant, as it is at intake.
         if ($found === [] || count(array_unique(array_map(fn (City $city): string => $city->country, $found))) > 1) {
-            throw new Mistake($found === [] ? "The place “{$text}” is not known; take one of those suggested, or give latitude and longitude." : "“{$text}” stands for several places: ".implode('; ', array_map(fn (City $city): string => "{$city->name}, ".Countries::name($city->country), array_slice($found, 0, 4))).'. Add the country.');
+            throw new Mistake(
+                $found === []
+                    ? "The place “{$text}” is not known; take one of those suggested, or give latitude and longitude."
+                    : "“{$text}” stands for several places: ".implode(
+                        '; ',
+                        array_map(
+                            fn (City $city): string => "{$city->name}, ".Countries::name($city->country),
+                            array_slice($found, 0, 4),
+                        ),
+                    ).'. Add the country.',
+            );
         }
 
         return [(float) $found[0]->latitude, (float) $found[0]->longitude];

@@ -12,7 +12,10 @@ use Luftig\Core\Text\Fold;
 use Luftig\Core\Text\Phrases;
 use Luftig\Core\Text\Query;
 
-/** Words that are frequent in what was found and rare elsewhere, and words that a query could add. They are picked from samples; what is shown of them is counted. */
+/**
+ * Words that are frequent in what was found and rare elsewhere, and words that a query could add. They are picked from
+ * samples; what is shown of them is counted.
+ */
 final class TypicalWords
 {
     private const SAMPLE = 400;
@@ -20,14 +23,26 @@ final class TypicalWords
     /** Fields whose texts are looked at. */
     private const LOOKED_AT = [Field::Title, Field::Words];
 
-    /** @return array<string, list<array{step: StepForm, here: int, all: int}>> field → phrases, the most typical first */
+    /**
+     * @return array<string, list<array{step: StepForm, here: int, all: int}>> field → phrases, the most typical first
+     */
     public static function frequent(Search $search, Search $everybody): array
     {
         $found = [];
         foreach (self::LOOKED_AT as $field) {
             if ($field->suits($search->subject)) {
-                $steps = array_map(fn (string $phrase): StepForm => self::step($field, $phrase), self::phrases($search, $everybody, $field));
-                $found[$field->value] = array_map(fn (StepForm $step): array => ['step' => $step, 'here' => $search->meeting($step), 'all' => $everybody->meeting($step)], $steps);
+                $steps = array_map(
+                    fn (string $phrase): StepForm => self::step($field, $phrase),
+                    self::phrases($search, $everybody, $field),
+                );
+                $found[$field->value] = array_map(
+                    fn (StepForm $step): array => [
+                        'step' => $step,
+                        'here' => $search->meeting($step),
+                        'all' => $everybody->meeting($step),
+                    ],
+                    $steps,
+                );
             }
         }
 
@@ -35,22 +50,32 @@ final class TypicalWords
     }
 
     /**
-     * Words that are typical of those found and that the query of a step does not ask for, with how many more would be found if it did.
+     * Words that are typical of those found and that the query of a step does not ask for, with how many more would be
+     * found if it did.
      *
      * @return list<array{step: StepForm, more: int}>
      */
     public static function additions(Search $search, Search $everybody, int $i): array
     {
         $step = $search->steps[$i];
-        if ($step->field->test() !== Comparison::Query || $step->excludes() || ! in_array($step->field, self::LOOKED_AT, true)) {
+        if (
+            $step->field->test() !== Comparison::Query
+            || $step->excludes()
+            || ! in_array($step->field, self::LOOKED_AT, true)
+        ) {
             return [];
         }
         $query = $step->query();
         $isList = Query::pasted($query) !== [];
         $additions = [];
         foreach (self::phrases($search, $everybody, $step->field) as $phrase) {
-            $wider = $step->with(['q' => $isList ? Pasted::short("$query\n$phrase") : (preg_match('/\s/', $query) ? "($query)" : $query).' OR '.self::quoted($phrase)]);
-            $more = $search->withSteps(array_values(array_replace($search->steps, [$i => $wider])))->total() - $search->total();
+            $wider = $step->with([
+                'q' => $isList
+                    ? Pasted::short("$query\n$phrase")
+                    : (preg_match('/\s/', $query) ? "($query)" : $query).' OR '.self::quoted($phrase),
+            ]);
+            $more = $search->withSteps(array_values(array_replace($search->steps, [$i => $wider])))->total()
+                - $search->total();
             if ($more > 0) {
                 $additions[] = ['step' => $wider, 'more' => $more];
             }
@@ -65,7 +90,11 @@ final class TypicalWords
         $own = $search->spread(self::SAMPLE);
         $others = array_values(array_diff($everybody->spread(3 * self::SAMPLE), $own));
         $texts = self::texts($search->subject, $field, $own);
-        $typical = Phrases::typical(array_map(self::line(...), $texts), array_map(self::line(...), self::texts($search->subject, $field, $others)), 8);
+        $typical = Phrases::typical(
+            array_map(self::line(...), $texts),
+            array_map(self::line(...), self::texts($search->subject, $field, $others)),
+            8,
+        );
         // Shown as they are written, and not as they are compared.
         $written = [];
         preg_match_all('/[\p{L}\p{N}]+/u', mb_strtolower(implode(' ', $texts)), $words);
@@ -73,7 +102,13 @@ final class TypicalWords
             $written[trim(Fold::line($word))] ??= $word;
         }
 
-        return array_map(fn (int|string $phrase): string => implode(' ', array_map(fn (string $word): string => $written[$word] ?? $word, explode(' ', (string) $phrase))), array_keys($typical));
+        return array_map(
+            fn (int|string $phrase): string => implode(
+                ' ',
+                array_map(fn (string $word): string => $written[$word] ?? $word, explode(' ', (string) $phrase)),
+            ),
+            array_keys($typical),
+        );
     }
 
     /**
@@ -84,7 +119,12 @@ final class TypicalWords
     {
         $texts = $field === Field::Title
             ? DB::table('contacts')->whereIn('id', $ids)->whereNotNull('title')->pluck('title')
-            : DB::table('accounts')->whereIn('id', $subject === Subject::Accounts ? $ids : DB::table('contacts')->whereIn('id', $ids)->select('account_id'))->selectRaw("CONCAT_WS('; ', keywords, description) AS text")->pluck('text');
+            : DB::table('accounts')->whereIn(
+                'id',
+                $subject === Subject::Accounts
+                    ? $ids
+                    : DB::table('contacts')->whereIn('id', $ids)->select('account_id'),
+            )->selectRaw("CONCAT_WS('; ', keywords, description) AS text")->pluck('text');
 
         return array_values($texts->all());
     }

@@ -24,13 +24,35 @@ final class Variation
     {
         $step = $search->steps[$i];
         $others = $search->withSteps(array_values(array_diff_key($search->steps, [$i => 0])));
-        $given = array_slice(array_values(array_filter(array_map(trim(...), explode("\n", $lines)), fn (string $line): bool => $line !== '')), 0, self::MOST);
+        $given = array_slice(
+            array_values(
+                array_filter(array_map(trim(...), explode("\n", $lines)), fn (string $line): bool => $line !== ''),
+            ),
+            0,
+            self::MOST,
+        );
         $steps = match (true) {
             $given !== [] => array_map(fn (string $line): StepForm => self::with($step, $line), $given),
-            $step->field === Field::Near => array_map(fn (int $km): StepForm => $step->with(['km' => (string) $km]), self::RADII),
-            $step->field === Field::Event => array_map(fn (int $days): StepForm => $step->with(['lo' => null, 'hi' => (string) $days]), self::DAYS),
-            $step->field->isCounted() => array_map(fn (string|int $value): StepForm => $step->with(['v' => (string) $value, 'all' => null]), array_keys($others->counts($step->field, self::MOST))),
-            default => array_map(fn (array $band): StepForm => $step->with(['lo' => $band[0] === null ? null : (string) $band[0], 'hi' => $band[1] === null ? null : (string) $band[1], 'cur' => null]), Bands::of($step->field)),
+            $step->field === Field::Near => array_map(
+                fn (int $km): StepForm => $step->with(['km' => (string) $km]),
+                self::RADII,
+            ),
+            $step->field === Field::Event => array_map(
+                fn (int $days): StepForm => $step->with(['lo' => null, 'hi' => (string) $days]),
+                self::DAYS,
+            ),
+            $step->field->isCounted() => array_map(
+                fn (string|int $value): StepForm => $step->with(['v' => (string) $value, 'all' => null]),
+                array_keys($others->counts($step->field, self::MOST)),
+            ),
+            default => array_map(
+                fn (array $band): StepForm => $step->with([
+                    'lo' => $band[0] === null ? null : (string) $band[0],
+                    'hi' => $band[1] === null ? null : (string) $band[1],
+                    'cur' => null,
+                ]),
+                Bands::of($step->field),
+            ),
         };
 
         return array_map(function (StepForm $one) use ($others): array {
@@ -44,7 +66,12 @@ final class Variation
     /** What can be tried in the place of a step's value. */
     public static function isTyped(StepForm $step): bool
     {
-        return in_array($step->field->test(), [Comparison::Query, Comparison::Any, Comparison::Range, Comparison::Near], true) && $step->field !== Field::Spending;
+        return in_array(
+            $step->field->test(),
+            [Comparison::Query, Comparison::Any, Comparison::Range, Comparison::Near],
+            true,
+        )
+            && $step->field !== Field::Spending;
     }
 
     private static function with(StepForm $step, string $line): StepForm

@@ -20,7 +20,9 @@ final class AccountRows implements RowReader
         'revenue', 'revenue_amount', 'revenue_currency', 'revenue_given', 'sites', 'status', 'source',
     ];
 
-    private const INSERTED = [...self::SCALARS, 'name_key', 'domain', 'confidence', 'seen_at', 'created_at', 'updated_at'];
+    private const INSERTED = [
+        ...self::SCALARS, 'name_key', 'domain', 'confidence', 'seen_at', 'created_at', 'updated_at',
+    ];
 
     private const STATUSES = [
         'competitor' => ['rival', 'wettbewerber', 'konkurrent', 'konkurrencja', 'kilpailija'],
@@ -34,35 +36,147 @@ final class AccountRows implements RowReader
     /** @var array<string, int> */
     private array $attributes = [];
 
-    public function __construct(private readonly Gazetteer $gazetteer = new Gazetteer, private readonly IndustryLabels $labels = new IndustryLabels)
-    {
+    public function __construct(
+        private readonly Gazetteer $gazetteer = new Gazetteer,
+        private readonly IndustryLabels $labels = new IndustryLabels,
+    ) {
     }
 
     public static function columns(): array
     {
         return [
-            'domain' => new FileColumn('Domain or web address', ['domain', 'web', 'website', 'web address', 'url', 'homepage', 'webseite', 'internet', 'webbplats', 'hemsida', 'hjemmeside', 'nettside', 'strona', 'strona www', 'verkkosivu', 'site web', 'www'], 'tunhede.example', true),
-            'name' => new FileColumn('Name', ['name', 'company', 'company name', 'account', 'account name', 'firma', 'firmenname', 'unternehmen', 'foretag', 'foretagsnamn', 'bedrijf', 'bedrijfsnaam', 'virksomhed', 'bedrift', 'nazwa', 'nazwa firmy', 'yritys', 'entreprise', 'societe', 'namn', 'navn', 'naam'], 'Glasverk Tunhede', true),
-            'industry' => new FileColumn('Industry (label or ISIC; the main one first)', ['industry', 'industries', 'sector', 'branche', 'bransch', 'industri', 'isic', 'nace', 'branza', 'toimiala', 'secteur', 'bransje'], 'glass'),
-            'headcount' => new FileColumn('Headcount', ['headcount', 'heads', 'employees', 'number of employees', 'staff', 'size', 'mitarbeiter', 'mitarbeiterzahl', 'anstallda', 'antal anstallda', 'ansatte', 'antal ansatte', 'medewerkers', 'werknemers', 'pracownicy', 'liczba pracownikow', 'henkilosto', 'effectif'], '420'),
-            'growth' => new FileColumn('Growth of headcount over a year', ['growth', 'headcount growth', 'wachstum', 'tillvaxt', 'vaekst', 'groei', 'wzrost'], '11 %'),
-            'revenue' => new FileColumn('Revenue', ['revenue', 'turnover', 'sales', 'umsatz', 'omsattning', 'omsaetning', 'omsetning', 'omzet', 'przychody', 'liikevaihto', 'chiffre d affaires'], 'EUR 78 Mio'),
-            'revenue_currency' => new FileColumn('Currency of the revenue', ['currency', 'revenue currency', 'wahrung', 'valuta', 'waluta', 'valuutta', 'devise'], 'EUR'),
-            'country' => new FileColumn('Country', ['country', 'land', 'kraj', 'maa', 'pays', 'country code'], 'Denmark'),
-            'region' => new FileColumn('Region', ['region', 'state', 'bundesland', 'lan', 'fylke', 'provincie', 'wojewodztwo', 'maakunta'], ''),
-            'city' => new FileColumn('City', ['city', 'town', 'place', 'ort', 'stadt', 'stad', 'by', 'miasto', 'kaupunki', 'ville', 'sitz', 'headquarters', 'location'], 'Hobro'),
-            'postal_code' => new FileColumn('Postal code', ['postal code', 'postcode', 'zip', 'zip code', 'plz', 'postleitzahl', 'postnummer', 'postnr', 'kod pocztowy', 'postinumero', 'code postal'], '9500'),
+            'domain' => new FileColumn(
+                'Domain or web address',
+                [
+                    'domain', 'web', 'website', 'web address', 'url', 'homepage', 'webseite', 'internet', 'webbplats',
+                    'hemsida', 'hjemmeside', 'nettside', 'strona', 'strona www', 'verkkosivu', 'site web', 'www',
+                ],
+                'tunhede.example',
+                true,
+            ),
+            'name' => new FileColumn(
+                'Name',
+                [
+                    'name', 'company', 'company name', 'account', 'account name', 'firma', 'firmenname', 'unternehmen',
+                    'foretag', 'foretagsnamn', 'bedrijf', 'bedrijfsnaam', 'virksomhed', 'bedrift', 'nazwa',
+                    'nazwa firmy', 'yritys', 'entreprise', 'societe', 'namn', 'navn', 'naam',
+                ],
+                'Glasverk Tunhede',
+                true,
+            ),
+            'industry' => new FileColumn(
+                'Industry (label or ISIC; the main one first)',
+                [
+                    'industry', 'industries', 'sector', 'branche', 'bransch', 'industri', 'isic', 'nace', 'branza',
+                    'toimiala', 'secteur', 'bransje',
+                ],
+                'glass',
+            ),
+            'headcount' => new FileColumn(
+                'Headcount',
+                [
+                    'headcount', 'heads', 'employees', 'number of employees', 'staff', 'size', 'mitarbeiter',
+                    'mitarbeiterzahl', 'anstallda', 'antal anstallda', 'ansatte', 'antal ansatte', 'medewerkers',
+                    'werknemers', 'pracownicy', 'liczba pracownikow', 'henkilosto', 'effectif',
+                ],
+                '420',
+            ),
+            'growth' => new FileColumn(
+                'Growth of headcount over a year',
+                ['growth', 'headcount growth', 'wachstum', 'tillvaxt', 'vaekst', 'groei', 'wzrost'],
+                '11 %',
+            ),
+            'revenue' => new FileColumn(
+                'Revenue',
+                [
+                    'revenue', 'turnover', 'sales', 'umsatz', 'omsattning', 'omsaetning', 'omsetning', 'omzet',
+                    'przychody', 'liikevaihto', 'chiffre d affaires',
+                ],
+                'EUR 78 Mio',
+            ),
+            'revenue_currency' => new FileColumn(
+                'Currency of the revenue',
+                ['currency', 'revenue currency', 'wahrung', 'valuta', 'waluta', 'valuutta', 'devise'],
+                'EUR',
+            ),
+            'country' => new FileColumn(
+                'Country',
+                ['country', 'land', 'kraj', 'maa', 'pays', 'country code'],
+                'Denmark',
+            ),
+            'region' => new FileColumn(
+                'Region',
+                ['region', 'state', 'bundesland', 'lan', 'fylke', 'provincie', 'wojewodztwo', 'maakunta'],
+                '',
+            ),
+            'city' => new FileColumn(
+                'City',
+                [
+                    'city', 'town', 'place', 'ort', 'stadt', 'stad', 'by', 'miasto', 'kaupunki', 'ville', 'sitz',
+                    'headquarters', 'location',
+                ],
+                'Hobro',
+            ),
+            'postal_code' => new FileColumn(
+                'Postal code',
+                [
+                    'postal code', 'postcode', 'zip', 'zip code', 'plz', 'postleitzahl', 'postnummer', 'postnr',
+                    'kod pocztowy', 'postinumero', 'code postal',
+                ],
+                '9500',
+            ),
             'latitude' => new FileColumn('Latitude', ['latitude', 'lat', 'breitengrad'], ''),
             'longitude' => new FileColumn('Longitude', ['longitude', 'lon', 'lng', 'langengrad'], ''),
-            'sites' => new FileColumn('Number of sites', ['sites', 'number of sites', 'plants', 'locations', 'standorte', 'werke', 'anlaggningar', 'vestigingen', 'zaklady'], '3'),
-            'other_sites' => new FileColumn('Cities of other sites', ['other sites', 'site cities', 'weitere standorte'], 'Aalborg; Skive'),
-            'technologies' => new FileColumn('Technologies', ['technologies', 'technology', 'tech', 'systems', 'software', 'tech stack', 'technologien', 'system', 'systeme', 'teknik'], 'Vedliko Plan; Tryklog'),
-            'keywords' => new FileColumn('Keywords', ['keywords', 'tags', 'stichworte', 'nyckelord', 'slowa kluczowe'], 'container glass; three shifts'),
-            'description' => new FileColumn('Description', ['description', 'about', 'beschreibung', 'beskrivning', 'beskrivelse', 'omschrijving', 'opis', 'kuvaus'], 'Makes container glass on four lines.'),
-            'founded' => new FileColumn('Founded in', ['founded', 'founded in', 'year founded', 'grundungsjahr', 'gegrundet', 'grundat'], '1961'),
-            'parent' => new FileColumn('Domain of the parent company', ['parent', 'parent domain', 'group', 'mutter', 'konzern', 'moderbolag'], ''),
+            'sites' => new FileColumn(
+                'Number of sites',
+                [
+                    'sites', 'number of sites', 'plants', 'locations', 'standorte', 'werke', 'anlaggningar',
+                    'vestigingen', 'zaklady',
+                ],
+                '3',
+            ),
+            'other_sites' => new FileColumn(
+                'Cities of other sites',
+                ['other sites', 'site cities', 'weitere standorte'],
+                'Aalborg; Skive',
+            ),
+            'technologies' => new FileColumn(
+                'Technologies',
+                [
+                    'technologies', 'technology', 'tech', 'systems', 'software', 'tech stack', 'technologien', 'system',
+                    'systeme', 'teknik',
+                ],
+                'Vedliko Plan; Tryklog',
+            ),
+            'keywords' => new FileColumn(
+                'Keywords',
+                ['keywords', 'tags', 'stichworte', 'nyckelord', 'slowa kluczowe'],
+                'container glass; three shifts',
+            ),
+            'description' => new FileColumn(
+                'Description',
+                [
+                    'description', 'about', 'beschreibung', 'beskrivning', 'beskrivelse', 'omschrijving', 'opis',
+                    'kuvaus',
+                ],
+                'Makes container glass on four lines.',
+            ),
+            'founded' => new FileColumn(
+                'Founded in',
+                ['founded', 'founded in', 'year founded', 'grundungsjahr', 'gegrundet', 'grundat'],
+                '1961',
+            ),
+            'parent' => new FileColumn(
+                'Domain of the parent company',
+                ['parent', 'parent domain', 'group', 'mutter', 'konzern', 'moderbolag'],
+                '',
+            ),
             'status' => new FileColumn('Competitor or agency', ['status', 'type', 'role', 'typ'], ''),
-            'source' => new FileColumn('Source', ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'], 'trade register'),
+            'source' => new FileColumn(
+                'Source',
+                ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'],
+                'trade register',
+            ),
             'extras' => new FileColumn('Keep as a fact of our own', [], ''),
         ];
     }
@@ -70,7 +184,8 @@ final class AccountRows implements RowReader
     public function read(array $cells): array
     {
         $row = new Cells($cells);
-        $domain = $row->domain('domain') ?? throw new RejectedRow('The domain is missing; an account is joined by its domain, never by name alone.');
+        $domain = $row->domain('domain')
+            ?? throw new RejectedRow('The domain is missing; an account is joined by its domain, never by name alone.');
         $record = array_filter([
             'name' => $row->text('name'),
             'description' => $row->text('description', 5000),
@@ -78,13 +193,16 @@ final class AccountRows implements RowReader
             'growth' => $row->figure('growth', 'The growth')?->value,
             'source' => $row->text('source', 80),
         ], fn ($value): bool => $value !== null);
-        // Per cent are often written without their sign; no company multiplies its heads by more than three in a year here.
+        // Per cent are often written without their sign; no company multiplies its heads by more than three in a year
+        // here.
         if (isset($record['growth']) && abs($record['growth']) > 3) {
             $record['growth'] /= 100;
         }
         $founded = $row->figure('founded', 'The year of foundation')?->value;
         if ($founded !== null) {
-            $record['founded'] = $founded >= 1000 && $founded <= 2100 ? (int) $founded : throw new RejectedRow("“{$cells['founded']}” is not a year.");
+            $record['founded'] = $founded >= 1000 && $founded <= 2100
+                ? (int) $founded
+                : throw new RejectedRow("“{$cells['founded']}” is not a year.");
         }
         $heads = $row->count('headcount', 'The headcount');
         if ($heads !== null) {
@@ -99,9 +217,17 @@ final class AccountRows implements RowReader
         if ($status !== null && $status !== 'none') {
             $record['status'] = $status;
         }
-        foreach (['industry' => 'industries', 'technologies' => 'technologies', 'other_sites' => 'other_sites'] as $field => $as) {
+        foreach (
+            [
+                'industry' => 'industries',
+                'technologies' => 'technologies',
+                'other_sites' => 'other_sites',
+            ] as $field => $as
+        ) {
             if (isset($cells[$field])) {
-                $record[$as] = $field === 'industry' && $this->isOneLabel($cells[$field]) ? [trim($cells[$field])] : $row->list($field);
+                $record[$as] = $field === 'industry' && $this->isOneLabel($cells[$field])
+                    ? [trim($cells[$field])]
+                    : $row->list($field);
             }
         }
         $parent = $row->domain('parent');
@@ -143,7 +269,8 @@ final class AccountRows implements RowReader
                 continue;
             }
             if (isset($changed[$existing['id']])) {
-                // Two rows of one batch mean this account, one of them by the domain of an account that was merged into it.
+                // Two rows of one batch mean this account, one of them by the domain of an account that was merged into
+                // it.
                 $existing = $this->there([$record['domain']])[$record['domain']];
             }
             if ($existing['domain'] !== $record['domain']) {
@@ -160,7 +287,10 @@ final class AccountRows implements RowReader
                     ksort($value);
                     $facts['extras'] = $value;
                 }
-                if ($field === 'place' && in_array($value['city'] ?? null, [null, $existing['place']['city'] ?? null], true)) {
+                if (
+                    $field === 'place'
+                    && in_array($value['city'] ?? null, [null, $existing['place']['city'] ?? null], true)
+                ) {
                     $value = $facts['place'] = self::comparable($value + ($existing['place'] ?? []));
                 }
                 if (($existing[$field] ?? null) !== $value) {
@@ -200,22 +330,34 @@ final class AccountRows implements RowReader
         DB::table('accounts')->where('id', $id)->update($scalars + ['stale' => true, 'updated_at' => now()]);
         if (array_key_exists('industries', $fields)) {
             DB::table('account_industry')->where('account_id', $id)->delete();
-            Bulk::insert('account_industry', ['account_id', 'position', 'code', 'label_id'], self::industryRows($id, $fields['industries'] ?? []));
+            Bulk::insert('account_industry', ['account_id', 'position', 'code', 'label_id'], self::industryRows(
+                $id,
+                $fields['industries'] ?? [],
+            ));
         }
         if (array_key_exists('technologies', $fields)) {
             DB::table('account_technology')->where('account_id', $id)->delete();
-            Bulk::insert('account_technology', ['account_id', 'technology_id'], self::technologyRows($id, $fields['technologies'] ?? []));
+            Bulk::insert('account_technology', ['account_id', 'technology_id'], self::technologyRows(
+                $id,
+                $fields['technologies'] ?? [],
+            ));
         }
         foreach (['place' => true, 'other_places' => false] as $field => $headquarters) {
             if (array_key_exists($field, $fields)) {
                 DB::table('places')->where('account_id', $id)->where('headquarters', $headquarters)->delete();
                 $places = $headquarters ? array_filter([$fields[$field]]) : ($fields[$field] ?? []);
-                Bulk::insert('places', self::PLACE, array_map(fn (array $place): array => self::placeRow($id, $headquarters, $place), array_values($places)));
+                Bulk::insert('places', self::PLACE, array_map(
+                    fn (array $place): array => self::placeRow($id, $headquarters, $place),
+                    array_values($places),
+                ));
             }
         }
         if (array_key_exists('extras', $fields)) {
             DB::table('account_attribute')->where('account_id', $id)->delete();
-            Bulk::insert('account_attribute', ['account_id', 'attribute_id', 'value'], $this->extraRows($id, $fields['extras'] ?? []));
+            Bulk::insert('account_attribute', ['account_id', 'attribute_id', 'value'], $this->extraRows(
+                $id,
+                $fields['extras'] ?? [],
+            ));
         }
         if (array_key_exists('headcount', $fields)) {
             SignalRows::restrengthen($id, $fields['headcount']);
@@ -224,12 +366,18 @@ final class AccountRows implements RowReader
         if (array_key_exists('headcount', $fields) || array_key_exists('place', $fields)) {
             (new Titles)->readAgainAt($id);
         }
-        if (array_key_exists('headcount', $fields) || array_key_exists('place', $fields) || array_key_exists('name', $fields)) {
+        if (
+            array_key_exists('headcount', $fields)
+            || array_key_exists('place', $fields)
+            || array_key_exists('name', $fields)
+        ) {
             (new CareerSignals)->refreshAt($id);
         }
     }
 
-    private const PLACE = ['account_id', 'headquarters', 'city', 'region', 'postal_code', 'country', 'latitude', 'longitude'];
+    private const PLACE = [
+        'account_id', 'headquarters', 'city', 'region', 'postal_code', 'country', 'latitude', 'longitude',
+    ];
 
     /** @return array<string, mixed> */
     private function revenue(Cells $row): array
@@ -279,17 +427,31 @@ final class AccountRows implements RowReader
     {
         $facts = array_intersect_key($record, array_flip(self::SCALARS));
         if (isset($record['industries'])) {
-            $facts['industries'] = array_values(array_filter(array_map($this->labels->read(...), $record['industries']), fn (array $read): bool => $read !== [null, null]));
+            $facts['industries'] = array_values(array_filter(
+                array_map($this->labels->read(...), $record['industries']),
+                fn (array $read): bool => $read !== [null, null],
+            ));
         }
         if (isset($record['technologies'])) {
-            $facts['technologies'] = array_values(array_unique(array_map(fn (string $name): int => $this->technologies[mb_strtolower($name)] ??= $this->named('technologies', $name), $record['technologies'])));
+            $facts['technologies'] = array_values(array_unique(
+                array_map(
+                    fn (string $name): int => $this->technologies[mb_strtolower($name)] ??= $this
+                        ->named('technologies', $name),
+                    $record['technologies'],
+                ),
+            ));
             sort($facts['technologies']);
         }
         if (isset($record['place'])) {
             $facts['place'] = $this->located($record['place']);
         }
         if (isset($record['other_sites'])) {
-            $facts['other_places'] = array_map(fn (string $city): array => $this->located(['city' => mb_substr($city, 0, 100), 'country' => $record['place']['country'] ?? null]), $record['other_sites']);
+            $facts['other_places'] = array_map(
+                fn (string $city): array => $this->located(
+                    ['city' => mb_substr($city, 0, 100), 'country' => $record['place']['country'] ?? null],
+                ),
+                $record['other_sites'],
+            );
         }
         if (isset($record['extras'])) {
             $facts['extras'] = $record['extras'];
@@ -341,8 +503,11 @@ final class AccountRows implements RowReader
     private function there(array $domains): array
     {
         $accounts = [];
-        $kept = DB::table('accounts')->whereIn('domain', $domains)->selectRaw('COALESCE(merged_into, id) AS id, domain')->pluck('id', 'domain')->all();
-        foreach (DB::table('accounts')->whereIn('id', array_unique($kept))->get(['id', 'domain', ...self::SCALARS]) as $row) {
+        $kept = DB::table('accounts')->whereIn('domain', $domains)->selectRaw('COALESCE(merged_into, id) AS id, domain')
+            ->pluck('id', 'domain')->all();
+        foreach (
+            DB::table('accounts')->whereIn('id', array_unique($kept))->get(['id', 'domain', ...self::SCALARS]) as $row
+        ) {
             $accounts[$row->id] = (array) $row;
             foreach (['growth', 'revenue', 'revenue_amount'] as $field) {
                 if ($accounts[$row->id][$field] !== null) {
@@ -357,7 +522,9 @@ final class AccountRows implements RowReader
         foreach (DB::table('account_industry')->whereIn('account_id', $ids)->orderBy('position')->get() as $row) {
             $accounts[$row->account_id]['industries'][] = [$row->code, $row->label_id];
         }
-        foreach (DB::table('account_technology')->whereIn('account_id', $ids)->orderBy('technology_id')->get() as $row) {
+        foreach (
+            DB::table('account_technology')->whereIn('account_id', $ids)->orderBy('technology_id')->get() as $row
+        ) {
             $accounts[$row->account_id]['technologies'][] = $row->technology_id;
         }
         foreach (DB::table('places')->whereIn('account_id', $ids)->orderBy('id')->get() as $row) {
@@ -368,7 +535,10 @@ final class AccountRows implements RowReader
                 $accounts[$row->account_id]['other_places'][] = $place;
             }
         }
-        foreach (DB::table('account_attribute')->join('attributes', 'attributes.id', '=', 'attribute_id')->whereIn('account_id', $ids)->orderBy('name')->get(['account_id', 'name', 'value']) as $row) {
+        foreach (
+            DB::table('account_attribute')->join('attributes', 'attributes.id', '=', 'attribute_id')
+                ->whereIn('account_id', $ids)->orderBy('name')->get(['account_id', 'name', 'value']) as $row
+        ) {
             $accounts[$row->account_id]['extras'][$row->name] = $row->value;
         }
 
@@ -422,7 +592,8 @@ final class AccountRows implements RowReader
         if ($parents === []) {
             return;
         }
-        $ids = DB::table('accounts')->whereIn('domain', [...array_keys($parents), ...array_values($parents)])->get(['id', 'domain', 'parent_id'])->keyBy('domain');
+        $ids = DB::table('accounts')->whereIn('domain', [...array_keys($parents), ...array_values($parents)])
+            ->get(['id', 'domain', 'parent_id'])->keyBy('domain');
         foreach ($parents as $domain => $parent) {
             $child = $ids[$domain] ?? null;
             $parentId = $ids[$parent]->id ?? null;
@@ -439,7 +610,11 @@ final class AccountRows implements RowReader
      */
     private static function industryRows(int $id, array $industries): array
     {
-        return array_map(fn (int $position, array $read): array => [$id, $position, $read[0], $read[1]], array_keys($industries), $industries);
+        return array_map(
+            fn (int $position, array $read): array => [$id, $position, $read[0], $read[1]],
+            array_keys($industries),
+            $industries,
+        );
     }
 
     /**
@@ -469,7 +644,9 @@ final class AccountRows implements RowReader
     {
         $name = mb_substr($name, 0, 100);
 
-        return (int) (DB::table($table)->where('name', $name)->value('id') ?? DB::table($table)->insertGetId(['name' => $name]));
+        return (int) (
+            DB::table($table)->where('name', $name)->value('id') ?? DB::table($table)->insertGetId(['name' => $name])
+        );
     }
 
     /**
@@ -478,6 +655,9 @@ final class AccountRows implements RowReader
      */
     private static function placeRow(int $id, bool $headquarters, array $place): array
     {
-        return [$id, $headquarters, $place['city'] ?? null, $place['region'] ?? null, $place['postal_code'] ?? null, $place['country'] ?? null, $place['latitude'] ?? null, $place['longitude'] ?? null];
+        return [
+            $id, $headquarters, $place['city'] ?? null, $place['region'] ?? null, $place['postal_code'] ?? null,
+            $place['country'] ?? null, $place['latitude'] ?? null, $place['longitude'] ?? null,
+        ];
     }
 }

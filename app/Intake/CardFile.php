@@ -9,10 +9,15 @@ use Sabre\VObject\ParseException;
 use Sabre\VObject\Parser\Parser;
 use Sabre\VObject\Splitter\VCard as Cards;
 
-/** A file of vCards (RFC 6350, and the versions before it), rewritten as rows so that all that follows is the same as for CSV. */
+/**
+ * A file of vCards (RFC 6350, and the versions before it), rewritten as rows so that all that follows is the same as
+ * for CSV.
+ */
 final class CardFile
 {
-    private const COLUMNS = ['domain', 'first_name', 'last_name', 'name', 'title', 'email', 'phone', 'profile', 'city', 'country', 'about'];
+    private const COLUMNS = [
+        'domain', 'first_name', 'last_name', 'name', 'title', 'email', 'phone', 'profile', 'city', 'country', 'about',
+    ];
 
     public static function is(string $path): bool
     {
@@ -24,7 +29,9 @@ final class CardFile
     {
         $in = fopen($from, 'rb') ?: throw UnreadableFile::gone();
         $out = fopen($to, 'wb') ?: throw UnreadableFile::gone();
-        fputcsv($out, array_map(fn (string $column): string => str_replace('_', ' ', $column), self::COLUMNS), ';', '"', '');
+        fputcsv(
+            $out, array_map(fn (string $column): string => str_replace('_', ' ', $column), self::COLUMNS), ';', '"', '',
+        );
         $count = 0;
         try {
             $cards = new Cards($in, Parser::OPTION_FORGIVING);
@@ -49,8 +56,10 @@ final class CardFile
         $one = fn (string $property): string => trim((string) ($card->preferred($property) ?? ''));
 
         return array_map(fn (string $text): string => trim($text), [
-            $one('URL'), $name[1] ?? '', $name[0] ?? '', ($name[0] ?? '') === '' && ($name[1] ?? '') === '' ? $one('FN') : '', $one('TITLE') ?: $one('ROLE'),
-            $one('EMAIL'), (string) preg_replace('/^tel:/i', '', $one('TEL')), $one('SOCIALPROFILE') ?: $one('X-SOCIALPROFILE'), $address[3] ?? '', $address[6] ?? '', $one('NOTE'),
+            $one('URL'), $name[1] ?? '', $name[0] ?? '',
+            ($name[0] ?? '') === '' && ($name[1] ?? '') === '' ? $one('FN') : '', $one('TITLE') ?: $one('ROLE'),
+            $one('EMAIL'), (string) preg_replace('/^tel:/i', '', $one('TEL')),
+            $one('SOCIALPROFILE') ?: $one('X-SOCIALPROFILE'), $address[3] ?? '', $address[6] ?? '', $one('NOTE'),
         ]);
     }
 }

@@ -60,7 +60,8 @@ final readonly class Cells
     public static function inEur(float $amount, string $currency): float
     {
         return round(
-            Money::inEur($amount, $currency) ?? throw new RejectedRow("No rate is stated for the currency “{$currency}”."),
+            Money::inEur($amount, $currency)
+                ?? throw new RejectedRow("No rate is stated for the currency “{$currency}”."),
             2,
         );
     }
@@ -122,7 +123,9 @@ final readonly class Cells
         }
         $domain = Domain::from($text) ?? throw new RejectedRow("“{$text}” is not a domain or web address.");
         if ($domain->freeMail) {
-            throw new RejectedRow("{$domain->name} is a domain where anybody can have an address; it identifies no company.");
+            throw new RejectedRow(
+                "{$domain->name} is a domain where anybody can have an address; it identifies no company.",
+            );
         }
 
         return $domain->name;
@@ -132,7 +135,9 @@ final readonly class Cells
     {
         $text = $this->cells[$field] ?? null;
 
-        return $text === null ? null : Countries::code($text) ?? throw new RejectedRow("The country “{$text}” is not known.");
+        return $text === null
+            ? null
+            : Countries::code($text) ?? throw new RejectedRow("The country “{$text}” is not known.");
     }
 
     /** @return list<string> what a cell lists, parted by ; or | (or , where there is neither) */
@@ -141,7 +146,9 @@ final readonly class Cells
         $text = $this->cells[$field] ?? '';
         $parts = preg_split(preg_match('/[;|]/', $text) ? '/[;|]/' : '/,/', $text) ?: [];
 
-        return array_values(array_unique(array_filter(array_map(trim(...), $parts), fn (string $part): bool => $part !== '')));
+        return array_values(
+            array_unique(array_filter(array_map(trim(...), $parts), fn (string $part): bool => $part !== '')),
+        );
     }
 
     /** @param  array<string, list<string>>  $choices value → words for it */
@@ -162,6 +169,10 @@ final readonly class Cells
 
     public function yes(string $field): bool
     {
-        return in_array(mb_strtolower($this->cells[$field] ?? ''), ['1', 'yes', 'y', 'true', 'x', 'ja', 'oui', 'tak', 'kyllä', 'best'], true);
+        return in_array(
+            mb_strtolower($this->cells[$field] ?? ''),
+            ['1', 'yes', 'y', 'true', 'x', 'ja', 'oui', 'tak', 'kyllä', 'best'],
+            true,
+        );
     }
 }

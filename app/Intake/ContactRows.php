@@ -24,23 +24,31 @@ use stdClass;
 /** Contacts: the same by personal address or profile, else by name within one account. */
 final class ContactRows implements RowReader
 {
-    private const FIELDS = ['first_name', 'last_name', 'title', 'about', 'interests', 'city', 'country', 'profile', 'source'];
+    private const FIELDS = [
+        'first_name', 'last_name', 'title', 'about', 'interests', 'city', 'country', 'profile', 'source',
+    ];
 
     /** Kinds of what people share besides positions; each has a column. */
     private const AFFILIATIONS = ['language', 'school', 'association'];
 
     private const STATES = [
-        'valid' => ['checked', 'ok', 'verified', 'gültig', 'gultig', 'giltig'], 'catch_all' => ['catchall', 'accept all'], 'unknown' => ['', 'not checked', 'unchecked', 'unbekannt', 'okänd'],
-        'guess' => ['guessed', 'pattern', 'geraten'], 'invalid' => ['dead', 'bounced', 'ungültig', 'ogiltig'], 'disposable' => [], 'off' => ['switched off'], 'shared' => ['role', 'shared mailbox', 'generic'],
+        'valid' => ['checked', 'ok', 'verified', 'gültig', 'gultig', 'giltig'],
+        'catch_all' => ['catchall', 'accept all'],
+        'unknown' => ['', 'not checked', 'unchecked', 'unbekannt', 'okänd'],
+        'guess' => ['guessed', 'pattern', 'geraten'], 'invalid' => ['dead', 'bounced', 'ungültig', 'ogiltig'],
+        'disposable' => [], 'off' => ['switched off'], 'shared' => ['role', 'shared mailbox', 'generic'],
     ];
 
     /** @var array<int, stdClass> account → its country and headcount */
     private array $about = [];
 
-    private const SHARED = '/^(info|kontakt|contact|office|sales|mail|post|service|hello|biuro|firma|support|reception|empfang|vaxel|kundservice)@/';
+    private const SHARED = '/^(info|kontakt|contact|office|sales|mail|post|service|hello|biuro|firma|support|'
+        .'reception|empfang|vaxel|kundservice)@/';
 
-    public function __construct(private readonly Titles $titles = new Titles, private readonly Fingerprints $erased = new Fingerprints)
-    {
+    public function __construct(
+        private readonly Titles $titles = new Titles,
+        private readonly Fingerprints $erased = new Fingerprints,
+    ) {
     }
 
     public static function columns(): array
@@ -48,28 +56,122 @@ final class ContactRows implements RowReader
         $accounts = AccountRows::columns();
 
         return [
-            'domain' => new FileColumn('Domain of the account', [...$accounts['domain']->names, 'company domain', 'account domain', 'firmendomain'], 'tunhede.example', true),
-            'first_name' => new FileColumn('First name', ['first name', 'firstname', 'given name', 'vorname', 'fornamn', 'fornavn', 'voornaam', 'imie', 'etunimi', 'prenom'], 'Pernille'),
-            'last_name' => new FileColumn('Last name', ['last name', 'lastname', 'surname', 'family name', 'nachname', 'efternamn', 'efternavn', 'etternavn', 'achternaam', 'nazwisko', 'sukunimi', 'nom'], 'Askov-Rye'),
-            'name' => new FileColumn('Whole name', ['name', 'full name', 'contact', 'person', 'namn', 'navn', 'naam', 'kontaktperson', 'ansprechpartner'], ''),
-            'title' => new FileColumn('Title', ['title', 'job title', 'position', 'role', 'funktion', 'titel', 'tittel', 'stanowisko', 'stilling', 'functie', 'befattning', 'titteli', 'poste'], 'Head of Maintenance'),
-            'since' => new FileColumn('In the position since', ['in the position since', 'in position since', 'in the post since', 'in post since', 'since', 'start', 'started', 'seit', 'sedan', 'siden', 'sinds', 'od'], '11/2026'),
-            'email' => new FileColumn('E-mail address', ['email', 'e mail', 'mail', 'email address', 'e mail address', 'e post', 'epost', 'e mail adresse', 'sahkoposti', 'courriel'], 'p.askov-rye@tunhede.example'),
-            'email_state' => new FileColumn('State of the address', ['email state', 'email status', 'state', 'address state', 'e mail status'], 'valid'),
-            'phone' => new FileColumn('Direct phone', ['phone', 'direct phone', 'telephone', 'mobile', 'telefon', 'mobil', 'telefoon', 'direktwahl', 'puhelin', 'puh', 'komorka'], ''),
-            'switchboard' => new FileColumn('Switchboard', ['switchboard', 'main phone', 'company phone', 'zentrale', 'vaxel', 'centrala'], ''),
-            'profile' => new FileColumn('Profile address', ['profile', 'profile url', 'profile address', 'social', 'profil', 'social profile'], ''),
-            'active' => new FileColumn('Active on social on', ['active', 'last active', 'social active', 'zuletzt aktiv', 'senast aktiv'], ''),
-            'asked' => new FileColumn('Asked to be contacted by', ['asked', 'asked to be contacted', 'prefers', 'wunsch'], ''),
+            'domain' => new FileColumn(
+                'Domain of the account',
+                [...$accounts['domain']->names, 'company domain', 'account domain', 'firmendomain'],
+                'tunhede.example',
+                true,
+            ),
+            'first_name' => new FileColumn(
+                'First name',
+                [
+                    'first name', 'firstname', 'given name', 'vorname', 'fornamn', 'fornavn', 'voornaam', 'imie',
+                    'etunimi', 'prenom',
+                ],
+                'Pernille',
+            ),
+            'last_name' => new FileColumn(
+                'Last name',
+                [
+                    'last name', 'lastname', 'surname', 'family name', 'nachname', 'efternamn', 'efternavn',
+                    'etternavn', 'achternaam', 'nazwisko', 'sukunimi', 'nom',
+                ],
+                'Askov-Rye',
+            ),
+            'name' => new FileColumn(
+                'Whole name',
+                ['name', 'full name', 'contact', 'person', 'namn', 'navn', 'naam', 'kontaktperson', 'ansprechpartner'],
+                '',
+            ),
+            'title' => new FileColumn(
+                'Title',
+                [
+                    'title', 'job title', 'position', 'role', 'funktion', 'titel', 'tittel', 'stanowisko', 'stilling',
+                    'functie', 'befattning', 'titteli', 'poste',
+                ],
+                'Head of Maintenance',
+            ),
+            'since' => new FileColumn(
+                'In the position since',
+                [
+                    'in the position since', 'in position since', 'in the post since', 'in post since', 'since',
+                    'start', 'started', 'seit', 'sedan', 'siden', 'sinds', 'od',
+                ],
+                '11/2026',
+            ),
+            'email' => new FileColumn(
+                'E-mail address',
+                [
+                    'email', 'e mail', 'mail', 'email address', 'e mail address', 'e post', 'epost', 'e mail adresse',
+                    'sahkoposti', 'courriel',
+                ],
+                'p.askov-rye@tunhede.example',
+            ),
+            'email_state' => new FileColumn(
+                'State of the address',
+                ['email state', 'email status', 'state', 'address state', 'e mail status'],
+                'valid',
+            ),
+            'phone' => new FileColumn(
+                'Direct phone',
+                [
+                    'phone', 'direct phone', 'telephone', 'mobile', 'telefon', 'mobil', 'telefoon', 'direktwahl',
+                    'puhelin', 'puh', 'komorka',
+                ],
+                '',
+            ),
+            'switchboard' => new FileColumn(
+                'Switchboard',
+                ['switchboard', 'main phone', 'company phone', 'zentrale', 'vaxel', 'centrala'],
+                '',
+            ),
+            'profile' => new FileColumn(
+                'Profile address',
+                ['profile', 'profile url', 'profile address', 'social', 'profil', 'social profile'],
+                '',
+            ),
+            'active' => new FileColumn(
+                'Active on social on',
+                ['active', 'last active', 'social active', 'zuletzt aktiv', 'senast aktiv'],
+                '',
+            ),
+            'asked' => new FileColumn(
+                'Asked to be contacted by',
+                ['asked', 'asked to be contacted', 'prefers', 'wunsch'],
+                '',
+            ),
             'city' => new FileColumn('City', $accounts['city']->names, 'Hobro'),
             'country' => new FileColumn('Country', $accounts['country']->names, 'Denmark'),
             'about' => new FileColumn('About', ['about', 'bio', 'summary', 'uber', 'om'], ''),
             'interests' => new FileColumn('Interests', ['interests', 'topics', 'interessen', 'intressen'], ''),
-            'language' => new FileColumn('Languages', ['languages', 'language', 'sprachen', 'sprak', 'sprog'], 'Danish; German'),
-            'school' => new FileColumn('Schools', ['schools', 'school', 'university', 'education', 'hochschule', 'skola', 'uddannelse'], ''),
-            'association' => new FileColumn('Associations', ['associations', 'association', 'memberships', 'verband', 'vereine', 'forening', 'forbund'], ''),
-            'source' => new FileColumn('Source', ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'], 'trade register'),
-            'before' => new FileColumn('Earlier positions', ['earlier positions', 'earlier posts', 'before', 'past positions', 'past posts', 'previous', 'frueher', 'tidigare'], 'Shift Lead, Fjernlund Papir, 2019–2026'),
+            'language' => new FileColumn(
+                'Languages',
+                ['languages', 'language', 'sprachen', 'sprak', 'sprog'],
+                'Danish; German',
+            ),
+            'school' => new FileColumn(
+                'Schools',
+                ['schools', 'school', 'university', 'education', 'hochschule', 'skola', 'uddannelse'],
+                '',
+            ),
+            'association' => new FileColumn(
+                'Associations',
+                ['associations', 'association', 'memberships', 'verband', 'vereine', 'forening', 'forbund'],
+                '',
+            ),
+            'source' => new FileColumn(
+                'Source',
+                ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'],
+                'trade register',
+            ),
+            'before' => new FileColumn(
+                'Earlier positions',
+                [
+                    'earlier positions', 'earlier posts', 'before', 'past positions', 'past posts', 'previous',
+                    'frueher', 'tidigare',
+                ],
+                'Shift Lead, Fjernlund Papir, 2019–2026',
+            ),
         ];
     }
 
@@ -95,8 +197,17 @@ final class ContactRows implements RowReader
             'domain' => $domain, 'first_name' => $first, 'last_name' => $last, ...$record,
             'since' => $since === null ? null : substr($since, 0, 10),
             'channels' => self::channels($row, $email, $record['country'] ?? null),
-            'affiliations' => array_merge(...array_map(fn (string $kind): array => array_map(fn (string $name): array => [$kind, mb_substr($name, 0, 120)], $row->list($kind)), self::AFFILIATIONS)),
-            'before' => array_map(self::position(...), preg_split('/\s*[;|]\s*/', $cells['before'] ?? '', flags: PREG_SPLIT_NO_EMPTY) ?: []),
+            'affiliations' => array_merge(...array_map(
+                fn (string $kind): array => array_map(
+                    fn (string $name): array => [$kind, mb_substr($name, 0, 120)],
+                    $row->list($kind),
+                ),
+                self::AFFILIATIONS,
+            )),
+            'before' => array_map(
+                self::position(...),
+                preg_split('/\s*[;|]\s*/', $cells['before'] ?? '', flags: PREG_SPLIT_NO_EMPTY) ?: [],
+            ),
         ];
     }
 
@@ -110,7 +221,9 @@ final class ContactRows implements RowReader
     {
         $tally = new Tally;
         $accounts = AccountIds::of([...$records, ...array_merge([], ...array_column($records, 'before'))]);
-        $this->about = DB::table('accounts')->leftJoin('places', fn ($join) => $join->on('account_id', '=', 'accounts.id')->where('headquarters', true))->whereIn('accounts.id', $accounts)->get(['accounts.id', 'headcount', 'country'])->keyBy('id')->all();
+        $this->about = DB::table('accounts')
+            ->leftJoin('places', fn ($join) => $join->on('account_id', '=', 'accounts.id')->where('headquarters', true))
+            ->whereIn('accounts.id', $accounts)->get(['accounts.id', 'headcount', 'country'])->keyBy('id')->all();
         [$byProfile, $byAddress, $byName, $people] = $this->there($records, $accounts);
         $new = $doubtful = $moved = [];
         $touched = [];
@@ -122,14 +235,27 @@ final class ContactRows implements RowReader
                 continue;
             }
             $address = self::personalAddress($record);
-            if ($this->erased->isErased($record['domain'], $record['first_name'], $record['last_name'], [$address, $record['profile'] ?? null])) {
+            if (
+                $this->erased->isErased(
+                    $record['domain'],
+                    $record['first_name'],
+                    $record['last_name'],
+                    [$address, $record['profile'] ?? null],
+                )
+            ) {
                 $tally->rejected[$line] = 'This person asked to be erased, and is not brought in again.';
 
                 continue;
             }
-            $record['before'] = array_map(fn (array $position): array => ['account_id' => $accounts[$position['domain'] ?? ''] ?? null] + $position, $record['before']);
+            $record['before'] = array_map(
+                fn (array $position): array => ['account_id' => $accounts[$position['domain'] ?? ''] ?? null]
+                    + $position,
+                $record['before'],
+            );
             $id = $byProfile[$record['profile'] ?? ''] ?? $byAddress[$address ?? ''] ?? null;
-            $namesake = $id === null ? $byName[$account.'|'.self::folded($record['first_name'], $record['last_name'])] ?? null : null;
+            $namesake = $id === null
+                ? $byName[$account.'|'.self::folded($record['first_name'], $record['last_name'])] ?? null
+                : null;
             if ($namesake !== null && ! self::isToldApart($record, $people[$namesake])) {
                 $id = $namesake;
             }
@@ -152,7 +278,13 @@ final class ContactRows implements RowReader
         }
         $ids = $this->create($new, $ledger);
         foreach ($doubtful as $i => $namesake) {
-            Doubles::doubt('contact', $namesake, $ids[$i], 1.0, ['Both have the same name and are at the same account.', 'Their addresses differ.']);
+            Doubles::doubt(
+                'contact',
+                $namesake,
+                $ids[$i],
+                1.0,
+                ['Both have the same name and are at the same account.', 'Their addresses differ.'],
+            );
         }
         foreach ($new as $i => [, $record]) {
             if ($record['before'] !== []) {
@@ -178,10 +310,14 @@ final class ContactRows implements RowReader
     {
         $profiles = array_filter(array_column($records, 'profile'));
         $addresses = array_filter(array_map(self::personalAddress(...), $records));
-        $byAddress = DB::table('channels')->join('contacts', 'contacts.id', '=', 'contact_id')->where('type', 'email')->where('state', '<>', 'shared')->whereIn('value', $addresses)->selectRaw('COALESCE(merged_into, contacts.id) AS id, value')->pluck('id', 'value')->all();
+        $byAddress = DB::table('channels')->join('contacts', 'contacts.id', '=', 'contact_id')->where('type', 'email')
+            ->where('state', '<>', 'shared')->whereIn('value', $addresses)
+            ->selectRaw('COALESCE(merged_into, contacts.id) AS id, value')->pluck('id', 'value')->all();
         $people = [];
         $byProfile = $byName = [];
-        $rows = DB::table('contacts')->whereIn('account_id', $accounts)->orWhereIn('profile', $profiles)->orWhereIn('id', $byAddress)->get(['id', 'account_id', 'merged_into', 'by_hand', 'reading', ...self::FIELDS]);
+        $rows = DB::table('contacts')->whereIn('account_id', $accounts)->orWhereIn('profile', $profiles)
+            ->orWhereIn('id', $byAddress)
+            ->get(['id', 'account_id', 'merged_into', 'by_hand', 'reading', ...self::FIELDS]);
         foreach ($rows as $row) {
             $people[$row->id] = (array) $row + ['channels' => [], 'positions' => [], 'affiliations' => []];
             if ($row->merged_into !== null) {
@@ -216,7 +352,9 @@ final class ContactRows implements RowReader
         $byHand = json_decode($person['by_hand'] ?? '[]', true);
         $after = array_filter(
             ['account_id' => $account] + array_intersect_key($record, array_flip(self::FIELDS)),
-            fn ($value, $field): bool => $field !== 'source' && $person[$field] !== $value && ! in_array($field, $byHand, true),
+            fn ($value, $field): bool => $field !== 'source'
+                && $person[$field] !== $value
+                && ! in_array($field, $byHand, true),
             ARRAY_FILTER_USE_BOTH,
         );
         if (isset($after['title']) || isset($after['account_id'])) {
@@ -233,9 +371,14 @@ final class ContactRows implements RowReader
         foreach ($record['channels'] as $channel) {
             $there = $person['channels'][$channel['type'].'|'.$channel['value']] ?? null;
             if ($there === null) {
-                $ledger->created('channel', [DB::table('channels')->insertGetId(['contact_id' => $person['id']] + $channel)]);
+                $ledger->created('channel', [
+                    DB::table('channels')->insertGetId(['contact_id' => $person['id']] + $channel),
+                ]);
                 $changed = true;
-            } elseif (array_key_exists('state', $channel) && $there->state !== $channel['state'] || $there->active_at !== ($channel['active_at'] ?? $there->active_at)) {
+            } elseif (
+                array_key_exists('state', $channel) && $there->state !== $channel['state']
+                || $there->active_at !== ($channel['active_at'] ?? $there->active_at)
+            ) {
                 $fields = array_intersect_key($channel, array_flip(['state', 'active_at']));
                 DB::table('channels')->where('id', $there->id)->update($fields);
                 $ledger->changed('channel', $there->id, array_intersect_key((array) $there, $fields), $fields);
@@ -244,22 +387,44 @@ final class ContactRows implements RowReader
         }
         foreach ($record['affiliations'] as [$kind, $name]) {
             if (! isset($person['affiliations'][$kind.'|'.mb_strtolower($name)])) {
-                $ledger->created('affiliation', [DB::table('affiliations')->insertGetId(['contact_id' => $person['id'], 'kind' => $kind, 'name' => $name])]);
+                $ledger->created('affiliation', [
+                    DB::table('affiliations')
+                        ->insertGetId(['contact_id' => $person['id'], 'kind' => $kind, 'name' => $name]),
+                ]);
                 $changed = true;
             }
         }
-        foreach ($this->positions($account, in_array('title', $byHand, true) ? array_diff_key($record, ['title' => 0]) : $record) as $position) {
-            $known = array_filter($person['positions'], fn (stdClass $there): bool => $there->title === $position['title'] && ($there->account_id === $position['account_id'] && $position['account_id'] !== null || $there->company === $position['company']) && ($position['since'] === null || $there->since === $position['since']));
+        foreach (
+            $this->positions(
+                $account,
+                in_array('title', $byHand, true) ? array_diff_key($record, ['title' => 0]) : $record,
+            ) as $position
+        ) {
+            $known = array_filter(
+                $person['positions'],
+                fn (stdClass $there): bool => $there->title === $position['title'] && (
+                    $there->account_id === $position['account_id'] && $position['account_id'] !== null
+                    || $there->company === $position['company']
+                ) && ($position['since'] === null || $there->since === $position['since']),
+            );
             if ($known === []) {
                 if ($position['until'] === null) {
                     foreach ($person['positions'] as $there) {
                         if ($there->until === null) {
-                            DB::table('positions')->where('id', $there->id)->update(['until' => $position['since'] ?? now()->toDateString()]);
-                            $ledger->changed('position', $there->id, ['until' => null], ['until' => $position['since'] ?? now()->toDateString()]);
+                            DB::table('positions')->where('id', $there->id)
+                                ->update(['until' => $position['since'] ?? now()->toDateString()]);
+                            $ledger->changed(
+                                'position',
+                                $there->id,
+                                ['until' => null],
+                                ['until' => $position['since'] ?? now()->toDateString()],
+                            );
                         }
                     }
                 }
-                $ledger->created('position', [DB::table('positions')->insertGetId(['contact_id' => $person['id']] + $position)]);
+                $ledger->created('position', [
+                    DB::table('positions')->insertGetId(['contact_id' => $person['id']] + $position),
+                ]);
                 $changed = true;
             }
         }
@@ -274,22 +439,39 @@ final class ContactRows implements RowReader
     private function create(array $new, Ledger $ledger): array
     {
         $now = now()->toDateTimeString();
-        $rows = array_map(fn (array $entry): array => [$entry[0], $this->reading($entry[1]['title'] ?? null, $entry[0]), ...array_map(fn (string $field) => $entry[1][$field] ?? null, self::FIELDS), $now, $now, $now], $new);
-        $ids = Bulk::insert('contacts', ['account_id', 'reading', ...self::FIELDS, 'seen_at', 'created_at', 'updated_at'], $rows);
+        $rows = array_map(
+            fn (array $entry): array => [
+                $entry[0], $this->reading($entry[1]['title'] ?? null, $entry[0]),
+                ...array_map(fn (string $field) => $entry[1][$field] ?? null, self::FIELDS), $now, $now, $now,
+            ],
+            $new,
+        );
+        $ids = Bulk::insert(
+            'contacts',
+            ['account_id', 'reading', ...self::FIELDS, 'seen_at', 'created_at', 'updated_at'],
+            $rows,
+        );
         $channels = $positions = $affiliations = [];
         foreach ($new as $i => [$account, $record]) {
             foreach ($record['affiliations'] as [$kind, $name]) {
                 $affiliations[$i.$kind.mb_strtolower($name)] = [$ids[$i], $kind, $name];
             }
             foreach ($record['channels'] as $channel) {
-                $channels[] = [$ids[$i], $channel['type'], $channel['value'], $channel['state'] ?? 'unknown', $channel['active_at'] ?? null];
+                $channels[] = [
+                    $ids[$i], $channel['type'], $channel['value'], $channel['state'] ?? 'unknown',
+                    $channel['active_at'] ?? null,
+                ];
             }
             foreach ($this->positions($account, $record) as $position) {
                 $positions[] = [$ids[$i], ...array_values($position)];
             }
         }
         Bulk::insert('channels', ['contact_id', 'type', 'value', 'state', 'active_at'], $channels);
-        Bulk::insert('positions', ['contact_id', 'account_id', 'company', 'company_key', 'title', 'reading', 'since', 'until'], $positions);
+        Bulk::insert(
+            'positions',
+            ['contact_id', 'account_id', 'company', 'company_key', 'title', 'reading', 'since', 'until'],
+            $positions,
+        );
         Bulk::insert('affiliations', ['contact_id', 'kind', 'name'], array_values($affiliations));
         $ledger->created('contact', $ids);
 
@@ -302,11 +484,20 @@ final class ContactRows implements RowReader
      */
     private function positions(int $account, array $record): array
     {
-        $positions = isset($record['title']) ? [['account_id' => $account, 'company' => null, 'company_key' => null, 'title' => $record['title'], 'reading' => $this->reading($record['title'], $account), 'since' => $record['since'], 'until' => null]] : [];
+        $positions = isset($record['title'])
+            ? [[
+                'account_id' => $account, 'company' => null, 'company_key' => null, 'title' => $record['title'],
+                'reading' => $this->reading($record['title'], $account), 'since' => $record['since'], 'until' => null,
+            ]]
+            : [];
         foreach ($record['before'] as $position) {
             $positions[] = [
-                'account_id' => $position['account_id'] ?? null, 'company' => $position['company'], 'company_key' => $position['company'] === null ? null : CompanyName::of($position['company'])->key(),
-                'title' => $position['title'], 'reading' => $this->reading($position['title'], $position['account_id'] ?? $account), 'since' => $position['since'], 'until' => $position['until'],
+                'account_id' => $position['account_id'] ?? null,
+                'company' => $position['company'],
+                'company_key' => $position['company'] === null ? null : CompanyName::of($position['company'])->key(),
+                'title' => $position['title'],
+                'reading' => $this->reading($position['title'], $position['account_id'] ?? $account),
+                'since' => $position['since'], 'until' => $position['until'],
             ];
         }
 
@@ -316,7 +507,8 @@ final class ContactRows implements RowReader
     /** What a title says at an account. */
     private function reading(?string $title, int $account): int
     {
-        return $this->titles->read($title, $this->about[$account]->country ?? null, $this->about[$account]->headcount ?? null);
+        return $this->titles
+            ->read($title, $this->about[$account]->country ?? null, $this->about[$account]->headcount ?? null);
     }
 
     /**
@@ -327,7 +519,10 @@ final class ContactRows implements RowReader
      */
     private static function isToldApart(array $record, array $person): bool
     {
-        $own = array_map(fn (stdClass $channel): string => $channel->value, array_filter($person['channels'], fn (stdClass $channel): bool => $channel->type === 'email' && $channel->state !== 'shared'));
+        $own = array_map(fn (stdClass $channel): string => $channel->value, array_filter(
+            $person['channels'],
+            fn (stdClass $channel): bool => $channel->type === 'email' && $channel->state !== 'shared',
+        ));
         $address = self::personalAddress($record);
 
         return $address !== null && $own !== [] && ! in_array($address, $own, true)
@@ -377,7 +572,8 @@ final class ContactRows implements RowReader
         $profile = $row->text('profile');
         $active = $row->day('active', 'The day of activity');
         if ($profile !== null || $active !== null) {
-            $channels[] = ['type' => 'social', 'value' => $profile ?? 'social'] + ($active === null ? [] : ['active_at' => $active]);
+            $channels[] = ['type' => 'social', 'value' => $profile ?? 'social']
+                + ($active === null ? [] : ['active_at' => $active]);
         }
         $asked = $row->text('asked');
         if ($asked !== null) {
@@ -416,7 +612,10 @@ final class ContactRows implements RowReader
     private static function position(string $text): array
     {
         $parts = array_map(trim(...), explode(',', $text));
-        $years = count($parts) > 1 && preg_match('~^((?:\d{1,2}/)?\d{4})(?:\s*[–-]\s*((?:\d{1,2}/)?\d{4}))?$~u', (string) end($parts), $y) ? array_map(self::month(...), array_slice($y, 1)) : [];
+        $years = count($parts) > 1
+            && preg_match('~^((?:\d{1,2}/)?\d{4})(?:\s*[–-]\s*((?:\d{1,2}/)?\d{4}))?$~u', (string) end($parts), $y)
+            ? array_map(self::month(...), array_slice($y, 1))
+            : [];
         if ($years !== []) {
             array_pop($parts);
         }

@@ -17,9 +17,24 @@ final class CustomerRows implements RowReader
 
         return [
             'domain' => $accounts['domain'],
-            'since' => new FileColumn('Customer since', ['since', 'customer since', 'from', 'start', 'kunde seit', 'seit', 'kund sedan', 'kunde siden', 'klant sinds', 'klient od', 'od', 'von'], '3/2024'),
-            'until' => new FileColumn('Customer until', ['until', 'customer until', 'to', 'end', 'kunde bis', 'bis', 'till', 'til', 'tot', 'do'], ''),
-            'best' => new FileColumn('Among the best', ['best', 'best customer', 'among the best', 'beste', 'basta', 'bedste', 'najlepszy'], 'yes'),
+            'since' => new FileColumn(
+                'Customer since',
+                [
+                    'since', 'customer since', 'from', 'start', 'kunde seit', 'seit', 'kund sedan', 'kunde siden',
+                    'klant sinds', 'klient od', 'od', 'von',
+                ],
+                '3/2024',
+            ),
+            'until' => new FileColumn(
+                'Customer until',
+                ['until', 'customer until', 'to', 'end', 'kunde bis', 'bis', 'till', 'til', 'tot', 'do'],
+                '',
+            ),
+            'best' => new FileColumn(
+                'Among the best',
+                ['best', 'best customer', 'among the best', 'beste', 'basta', 'bedste', 'najlepszy'],
+                'yes',
+            ),
         ];
     }
 
@@ -66,12 +81,15 @@ final class CustomerRows implements RowReader
             $period = $there[$account.'|'.$record['since']] ?? null;
             $after = ['until' => $record['until'], 'best' => $record['best']];
             if ($period === null) {
-                $id = DB::table('customer_periods')->insertGetId(['account_id' => $account, 'since' => $record['since']] + $after);
+                $id = DB::table('customer_periods')
+                    ->insertGetId(['account_id' => $account, 'since' => $record['since']] + $after);
                 $ledger->created('customer_period', [$id]);
                 $tally->created++;
             } elseif ($period->until !== $record['until'] || (bool) $period->best !== $record['best']) {
                 DB::table('customer_periods')->where('id', $period->id)->update($after);
-                $ledger->changed('customer_period', $period->id, ['until' => $period->until, 'best' => (bool) $period->best], $after);
+                $ledger->changed(
+                    'customer_period', $period->id, ['until' => $period->until, 'best' => (bool) $period->best], $after,
+                );
                 $tally->updated++;
             } else {
                 $tally->unchanged++;

@@ -8,7 +8,11 @@ namespace App\Intake;
 final readonly class FileColumn
 {
     /** @param  list<string>  $names folded headings by which it is recognised, in several languages */
-    public function __construct(public string $label, public array $names, public string $example, public bool $required = false)
-    {
+    public function __construct(
+        public string $label,
+        public array $names,
+        public string $example,
+        public bool $required = false,
+    ) {
     }
 }

@@ -12,7 +12,8 @@ use Illuminate\Support\Facades\DB;
 use RuntimeException;
 
 /**
- * Takes a file in, batch by batch. Each batch, with how far it got, is one transaction: whatever stops the work, it goes on
+ * Takes a file in, batch by batch. Each batch, with how far it got, is one transaction: whatever stops the work, it
+ * goes on
  * after the last whole batch. Intakes wait for each other, so that two files never write the same account at once.
  */
 final class Importer
@@ -26,10 +27,16 @@ final class Importer
     {
         $this->alone(function () use ($intake, $keepGoing): void {
             $intake->refresh();
-            if ($intake->state !== IntakeState::Queued && $intake->state !== IntakeState::Running && $intake->state !== IntakeState::Stopped) {
+            if (
+                $intake->state !== IntakeState::Queued
+                && $intake->state !== IntakeState::Running
+                && $intake->state !== IntakeState::Stopped
+            ) {
                 return;
             }
-            $intake->update(['state' => IntakeState::Running, 'message' => null, 'started_at' => $intake->started_at ?? now()]);
+            $intake->update(
+                ['state' => IntakeState::Running, 'message' => null, 'started_at' => $intake->started_at ?? now()],
+            );
             $rows = new (RowReaders::of($intake->kind));
             $records = new CsvRecords(self::path($intake), $intake->format['delimiter']);
             $batch = [];
@@ -49,7 +56,8 @@ final class Importer
                 }
                 $this->take($intake, $rows, $batch);
                 $intake->update(['state' => IntakeState::Done, 'finished_at' => now(), 'offset' => $intake->bytes]);
-                // What was taken and what was not is in the base; the file would only keep what somebody may ask to be erased.
+                // What was taken and what was not is in the base; the file would only keep what somebody may ask to be
+                // erased.
                 @unlink(self::path($intake));
             } catch (UnreadableFile $e) {
                 $intake->update(['state' => IntakeState::Stopped, 'message' => $e->getMessage()]);
@@ -91,12 +99,25 @@ final class Importer
             $texts[$record->line] = $record->cells ?? [$record->text];
             try {
                 if ($record->cells === null) {
-                    throw new RejectedRow('A quote opens in this row and is not closed; the file may have been cut here.');
+                    throw new RejectedRow(
+                        'A quote opens in this row and is not closed; the file may have been cut here.',
+                    );
                 }
-                if (count($record->cells) < count($headings) / 2 && count($record->cells) <= max([-1, ...array_keys($mapping)])) {
-                    throw new RejectedRow('The row ends early: '.count($record->cells).' of '.count($headings).' columns. The file may have been cut here.');
+                if (
+                    count($record->cells) < count($headings) / 2
+                    && count($record->cells) <= max([-1, ...array_keys($mapping)])
+                ) {
+                    throw new RejectedRow(
+                        'The row ends early: '.count($record->cells).' of '.count($headings)
+                            .' columns. The file may have been cut here.',
+                    );
                 }
-                $read[$record->line] = $rows->read(Mapping::apply($mapping, $headings, $record->cells) + array_filter(['source' => (string) $intake->source], fn (string $source): bool => $source !== ''));
+                $read[$record->line] = $rows->read(
+                    Mapping::apply($mapping, $headings, $record->cells) + array_filter(
+                        ['source' => (string) $intake->source],
+                        fn (string $source): bool => $source !== '',
+                    ),
+                );
             } catch (RejectedRow $e) {
                 $tally->rejected[$record->line] = $e->getMessage();
             }
@@ -109,7 +130,15 @@ final class Importer
             }
             $ledger->write();
             Bulk::insert('intake_rejections', ['intake_id', 'line', 'reason', 'row'], array_map(
-                fn (int $line): array => [$intake->id, $line, mb_substr($tally->rejected[$line], 0, 500), json_encode($texts[$line], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE)],
+                fn (int $line): array => [
+                    $intake->id,
+                    $line,
+                    mb_substr($tally->rejected[$line], 0, 500),
+                    json_encode(
+                        $texts[$line],
+                        JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE,
+                    ),
+                ],
                 array_keys($tally->rejected),
             ));
             $intake->fill([
@@ -146,7 +175,9 @@ final class Importer
     private function alone(Closure $work): void
     {
         if ((int) DB::selectOne('SELECT GET_LOCK(?, 3600) AS got', [self::lock()])->got !== 1) {
-            throw new RuntimeException('Another import has been running for an hour; this one waits for the next turn.');
+            throw new RuntimeException(
+                'Another import has been running for an hour; this one waits for the next turn.',
+            );
         }
         try {
             $work();

@@ -31,7 +31,9 @@ final class IndustryLabels
         DB::transaction(function () use ($label, $code, $by): void {
             $label->update(['code' => $code, 'decided_by' => $by->id]);
             DB::table('account_industry')->where('label_id', $label->id)->update(['code' => $code]);
-            AccountIds::markStale(DB::table('account_industry')->where('label_id', $label->id)->pluck('account_id')->all());
+            AccountIds::markStale(
+                DB::table('account_industry')->where('label_id', $label->id)->pluck('account_id')->all(),
+            );
         });
     }
 

@@ -37,7 +37,10 @@ final class Ledger
      */
     public function changed(string $record, int $id, array $before, array $after): void
     {
-        $this->rows[] = [$this->intake, $record, $id, 1, json_encode($before, JSON_THROW_ON_ERROR), json_encode($after, JSON_THROW_ON_ERROR)];
+        $this->rows[] = [
+            $this->intake, $record, $id, 1, json_encode($before, JSON_THROW_ON_ERROR),
+            json_encode($after, JSON_THROW_ON_ERROR),
+        ];
     }
 
     public function write(): void

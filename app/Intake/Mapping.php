@@ -21,7 +21,9 @@ final class Mapping
         $most = -1;
         foreach (IntakeKind::cases() as $kind) {
             $mapping = self::guess($kind, $headings);
-            $score = count($mapping) - 3 * count(self::missing($kind, $mapping)) + (str_contains(mb_strtolower($fileName), rtrim($kind->value, 's')) ? 5 : 0);
+            $score = count($mapping)
+                - 3 * count(self::missing($kind, $mapping))
+                + (str_contains(mb_strtolower($fileName), rtrim($kind->value, 's')) ? 5 : 0);
             if ($score > $most) {
                 [$best, $most] = [$kind, $score];
             }
@@ -40,7 +42,10 @@ final class Mapping
         foreach ($headings as $position => $heading) {
             $words = implode(' ', Fold::words($heading));
             foreach (RowReaders::of($kind)::columns() as $field => $column) {
-                if (! in_array($field, $mapping, true) && ($words === str_replace('_', ' ', $field) || in_array($words, $column->names, true))) {
+                if (
+                    ! in_array($field, $mapping, true)
+                    && ($words === str_replace('_', ' ', $field) || in_array($words, $column->names, true))
+                ) {
                     $mapping[$position] = $field;
                     break;
                 }
@@ -61,12 +66,16 @@ final class Mapping
         // An account that is there needs no name.
         $missing = array_diff(self::missing($kind, $mapping), $kind === IntakeKind::Accounts ? ['name'] : []);
         if ($missing !== []) {
-            return 'No column is chosen for: '.implode(', ', array_map(fn (string $field): string => lcfirst($columns[$field]->label), $missing)).'.';
+            return 'No column is chosen for: '
+                .implode(', ', array_map(fn (string $field): string => lcfirst($columns[$field]->label), $missing)).'.';
         }
         $twice = array_keys(array_filter(array_count_values($mapping), fn (int $count): bool => $count > 1));
         $twice = array_filter($twice, fn (string $field): bool => ! str_starts_with($field, 'extras'));
 
-        return $twice === [] ? null : 'Two columns are chosen for: '.implode(', ', array_map(fn (string $field): string => lcfirst($columns[$field]->label), $twice)).'.';
+        return $twice === []
+            ? null
+            : 'Two columns are chosen for: '
+                .implode(', ', array_map(fn (string $field): string => lcfirst($columns[$field]->label), $twice)).'.';
     }
 
     /**
@@ -75,10 +84,16 @@ final class Mapping
      */
     private static function missing(IntakeKind $kind, array $mapping): array
     {
-        $needed = array_keys(array_filter(RowReaders::of($kind)::columns(), fn (FileColumn $column): bool => $column->required));
+        $needed = array_keys(
+            array_filter(RowReaders::of($kind)::columns(), fn (FileColumn $column): bool => $column->required),
+        );
 
         // An address tells a contact's domain.
-        return array_values(array_diff($needed, $mapping, $kind === IntakeKind::Contacts && in_array('email', $mapping, true) ? ['domain'] : []));
+        return array_values(array_diff(
+            $needed,
+            $mapping,
+            $kind === IntakeKind::Contacts && in_array('email', $mapping, true) ? ['domain'] : [],
+        ));
     }
 
     /**

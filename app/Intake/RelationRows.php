@@ -12,7 +12,10 @@ use Illuminate\Support\Facades\DB;
 use Luftig\Core\Text\Fold;
 use stdClass;
 
-/** Relations: an address book of one of us, of the one chosen at intake or the uploader where no column says whose; the same by person within one book. */
+/**
+ * Relations: an address book of one of us, of the one chosen at intake or the uploader where no column says whose; the
+ * same by person within one book.
+ */
 final class RelationRows implements RowReader
 {
     private const FIELDS = ['since', 'exchanges', 'last_exchange', 'source'];
@@ -26,12 +29,32 @@ final class RelationRows implements RowReader
         $contacts = ContactRows::columns();
 
         return [
-            'known_by' => new FileColumn('Who of us knows them', ['known by', 'knows', 'who knows', 'whose', 'owner', 'colleague', 'bekannt mit', 'kanner', 'address book of'], ''),
-            'first_name' => $contacts['first_name'], 'last_name' => $contacts['last_name'], 'name' => $contacts['name'], 'email' => $contacts['email'], 'profile' => $contacts['profile'],
+            'known_by' => new FileColumn(
+                'Who of us knows them',
+                [
+                    'known by', 'knows', 'who knows', 'whose', 'owner', 'colleague', 'bekannt mit', 'kanner',
+                    'address book of',
+                ],
+                '',
+            ),
+            'first_name' => $contacts['first_name'], 'last_name' => $contacts['last_name'], 'name' => $contacts['name'],
+            'email' => $contacts['email'], 'profile' => $contacts['profile'],
             'domain' => new FileColumn('Domain of their company', $contacts['domain']->names, 'tunhede.example'),
-            'since' => new FileColumn('Known since', ['known since', 'since', 'connected', 'connected on', 'seit', 'sedan', 'siden', 'date'], '5/2019'),
-            'exchanges' => new FileColumn('How often they wrote or spoke', ['exchanges', 'messages', 'mails', 'meetings', 'kontakte', 'times'], '12'),
-            'last_exchange' => new FileColumn('Last wrote or spoke', ['last exchange', 'last contact', 'last message', 'last', 'zuletzt', 'senast', 'sidst'], '9/2026'),
+            'since' => new FileColumn(
+                'Known since',
+                ['known since', 'since', 'connected', 'connected on', 'seit', 'sedan', 'siden', 'date'],
+                '5/2019',
+            ),
+            'exchanges' => new FileColumn(
+                'How often they wrote or spoke',
+                ['exchanges', 'messages', 'mails', 'meetings', 'kontakte', 'times'],
+                '12',
+            ),
+            'last_exchange' => new FileColumn(
+                'Last wrote or spoke',
+                ['last exchange', 'last contact', 'last message', 'last', 'zuletzt', 'senast', 'sidst'],
+                '9/2026',
+            ),
             'source' => $contacts['source'],
         ];
     }
@@ -40,21 +63,35 @@ final class RelationRows implements RowReader
     {
         $row = new Cells($cells);
         [$first, $last] = ContactRows::name($row);
-        $day = fn (string $field, string $what): ?string => ($given = $row->day($field, $what)) === null ? null : substr($given, 0, 10);
+        $day = fn (string $field, string $what): ?string => ($given = $row->day($field, $what)) === null
+            ? null
+            : substr($given, 0, 10);
         $email = $row->email('email');
         $exchanges = $row->count('exchanges', 'The number of exchanges')?->value;
 
         return [
-            'known_by' => $row->text('known_by'), 'person' => trim("$first $last"), 'first' => $first, 'last' => $last, 'email' => $email, 'profile' => $row->text('profile'),
+            'known_by' => $row->text('known_by'), 'person' => trim("$first $last"), 'first' => $first, 'last' => $last,
+            'email' => $email, 'profile' => $row->text('profile'),
             'domain' => $row->domain('domain') ?? ($email === null ? null : ContactRows::ofAddress($email)),
-            'since' => $day('since', 'The day since when'), 'exchanges' => $exchanges === null ? null : (int) round($exchanges), 'last_exchange' => $day('last_exchange', 'The day of the last exchange'), 'source' => $row->text('source', 80),
+            'since' => $day('since', 'The day since when'),
+            'exchanges' => $exchanges === null ? null : (int) round($exchanges),
+            'last_exchange' => $day('last_exchange', 'The day of the last exchange'),
+            'source' => $row->text('source', 80),
         ];
     }
 
     /** @param  array<string, mixed>  $record */
     public function key(array $record): string
     {
-        return sha1(implode('|', [mb_strtolower($record['known_by'] ?? ''), $record['email'] ?? $record['profile'] ?? implode(' ', Fold::words($record['person'])).'|'.$record['domain']]));
+        return sha1(implode(
+            '|',
+            [
+                mb_strtolower($record['known_by'] ?? ''),
+                $record['email']
+                    ?? $record['profile']
+                    ?? implode(' ', Fold::words($record['person'])).'|'.$record['domain'],
+            ],
+        ));
     }
 
     public function store(array $records, Ledger $ledger): Tally
@@ -66,21 +103,39 @@ final class RelationRows implements RowReader
         $speaksFor = $uploader === null ? null : $users->firstWhere('id', $uploader)?->speaksFor();
         $now = now()->toDateTimeString();
         $prints = array_map(fn (array $record): string => $this->key(['known_by' => null] + $record), $records);
-        $known = DB::table('relations')->whereIn('fingerprint', $prints)->get()->keyBy(fn (stdClass $row): string => $row->user_id.$row->fingerprint);
+        $known = DB::table('relations')->whereIn('fingerprint', $prints)->get()
+            ->keyBy(fn (stdClass $row): string => $row->user_id.$row->fingerprint);
         $new = [];
         foreach ($records as $line => $record) {
-            $named = $record['known_by'] === null ? $intake->whose_id ?? $uploader : $users->first(fn (User $user): bool => in_array(mb_strtolower($record['known_by']), [mb_strtolower($user->name), mb_strtolower((string) $user->email)], true))?->id;
+            $named = $record['known_by'] === null ? $intake->whose_id ?? $uploader : $users->first(
+                fn (User $user): bool => in_array(
+                    mb_strtolower($record['known_by']),
+                    [mb_strtolower($user->name), mb_strtolower((string) $user->email)],
+                    true,
+                ),
+            )?->id;
             if ($named === null) {
-                $tally->rejected[$line] = $record['known_by'] === null ? 'Nobody of us is named who knows this person.' : "Nobody of us is called “{$record['known_by']}”; give the name or e-mail address as it stands under Team.";
+                $tally->rejected[$line] = $record['known_by'] === null
+                    ? 'Nobody of us is named who knows this person.'
+                    : "Nobody of us is called “{$record['known_by']}”; give the name or e-mail address as it stands "
+                        .'under Team.';
 
                 continue;
             }
             if ($speaksFor !== null && ! isset($speaksFor[$named])) {
-                $tally->rejected[$line] = 'Whom '.$users->firstWhere('id', $named)?->name.' knows they bring themselves.';
+                $tally->rejected[$line] = 'Whom '.$users->firstWhere('id', $named)?->name
+                    .' knows they bring themselves.';
 
                 continue;
             }
-            if ($this->erased->isErased((string) $record['domain'], $record['first'], $record['last'], [$record['email'], $record['profile']])) {
+            if (
+                $this->erased->isErased(
+                    (string) $record['domain'],
+                    $record['first'],
+                    $record['last'],
+                    [$record['email'], $record['profile']],
+                )
+            ) {
                 $tally->rejected[$line] = 'This person asked to be erased, and is not brought in again.';
 
                 continue;
@@ -94,11 +149,18 @@ final class RelationRows implements RowReader
                 continue;
             }
             if ($there === null) {
-                $new[$named.$print] = [$named, $record['person'], $record['email'], $record['profile'], $record['domain'], ...array_map(fn (string $field) => $record[$field], self::FIELDS), $uploader, $print, $now, $now];
+                $new[$named.$print] = [
+                    $named, $record['person'], $record['email'], $record['profile'], $record['domain'],
+                    ...array_map(fn (string $field) => $record[$field], self::FIELDS), $uploader, $print, $now, $now,
+                ];
 
                 continue;
             }
-            $after = array_filter(array_intersect_key($record, array_flip(self::FIELDS)), fn ($value, string $field): bool => $value !== null && $value != $there->$field, ARRAY_FILTER_USE_BOTH);
+            $after = array_filter(
+                array_intersect_key($record, array_flip(self::FIELDS)),
+                fn ($value, string $field): bool => $value !== null && $value != $there->$field,
+                ARRAY_FILTER_USE_BOTH,
+            );
             if ($after === []) {
                 $tally->unchanged++;
 
@@ -108,7 +170,14 @@ final class RelationRows implements RowReader
             $ledger->changed('relation', $there->id, array_intersect_key((array) $there, $after), $after);
             $tally->updated++;
         }
-        $ids = Bulk::insert('relations', ['user_id', 'person', 'email', 'profile', 'domain', ...self::FIELDS, 'brought_by', 'fingerprint', 'created_at', 'updated_at'], array_values($new));
+        $ids = Bulk::insert(
+            'relations',
+            [
+                'user_id', 'person', 'email', 'profile', 'domain', ...self::FIELDS, 'brought_by', 'fingerprint',
+                'created_at', 'updated_at',
+            ],
+            array_values($new),
+        );
         $ledger->created('relation', $ids);
         $tally->created = count($ids);
         Acquaintance::tie();

@@ -15,14 +15,24 @@ use Luftig\Core\Signal\Strength;
 /** Signals: the same by account, kind, day, title and person. */
 final class SignalRows implements RowReader
 {
-    private const FIELDS = ['title', 'occurred_at', 'since', 'strength', 'strength_given', 'confidence', 'facts', 'source', 'quote', 'link'];
+    private const FIELDS = [
+        'title', 'occurred_at', 'since', 'strength', 'strength_given', 'confidence', 'facts', 'source', 'quote', 'link',
+    ];
 
     /** Words for a kind beyond its own name. */
     private const KINDS = [
-        'funding' => ['round', 'finanzierung', 'finansiering', 'investment'], 'hiring' => ['opening', 'openings', 'job', 'job posting', 'stelle', 'stellenanzeige', 'jobb'], 'growth' => ['wachstum', 'tillväxt'],
-        'decline' => ['shrinking'], 'new_leader' => ['new head', 'neue leitung', 'ny chef'], 'promotion' => ['promoted', 'beförderung'], 'customer_alum' => ['came from a customer'], 'leadership_change' => ['new chief'],
-        'tech_adopted' => ['technology adopted', 'adopted'], 'tech_dropped' => ['technology dropped', 'dropped'], 'post_engagement' => ['position', 'engaged with a position'], 'own_engagement' => ['engaged with us'],
-        'topic_interest' => ['topic', 'interest'], 'news' => ['press', 'presse'], 'expansion' => ['new site', 'new plant', 'neues werk', 'contract'], 'hiring_freeze' => ['layoffs', 'hiring stop', 'einstellungsstopp'], 'rival_signed' => ['signed with a competitor'],
+        'funding' => ['round', 'finanzierung', 'finansiering', 'investment'],
+        'hiring' => ['opening', 'openings', 'job', 'job posting', 'stelle', 'stellenanzeige', 'jobb'],
+        'growth' => ['wachstum', 'tillväxt'],
+        'decline' => ['shrinking'], 'new_leader' => ['new head', 'neue leitung', 'ny chef'],
+        'promotion' => ['promoted', 'beförderung'], 'customer_alum' => ['came from a customer'],
+        'leadership_change' => ['new chief'],
+        'tech_adopted' => ['technology adopted', 'adopted'], 'tech_dropped' => ['technology dropped', 'dropped'],
+        'post_engagement' => ['position', 'engaged with a position'], 'own_engagement' => ['engaged with us'],
+        'topic_interest' => ['topic', 'interest'], 'news' => ['press', 'presse'],
+        'expansion' => ['new site', 'new plant', 'neues werk', 'contract'],
+        'hiring_freeze' => ['layoffs', 'hiring stop', 'einstellungsstopp'],
+        'rival_signed' => ['signed with a competitor'],
     ];
 
     private const CURRENCY = 'EUR';
@@ -32,10 +42,27 @@ final class SignalRows implements RowReader
         $accounts = AccountRows::columns();
 
         return [
-            'domain' => new FileColumn('Domain of the account', [...$accounts['domain']->names, 'company domain', 'account domain'], 'tunhede.example', true),
-            'kind' => new FileColumn('Kind', ['kind', 'signal', 'signal kind', 'type', 'art', 'typ', 'event'], 'funding', true),
-            'date' => new FileColumn('Day', ['date', 'day', 'occurred', 'occurred at', 'when', 'datum', 'dato', 'data', 'pvm', 'tag'], '2026-11-17', true),
-            'title' => new FileColumn('What happened', ['title', 'what', 'what happened', 'headline', 'text', 'was', 'rubrik', 'overskrift'], 'Round B, €12M, for a fourth line', true),
+            'domain' => new FileColumn(
+                'Domain of the account',
+                [...$accounts['domain']->names, 'company domain', 'account domain'],
+                'tunhede.example',
+                true,
+            ),
+            'kind' => new FileColumn(
+                'Kind', ['kind', 'signal', 'signal kind', 'type', 'art', 'typ', 'event'], 'funding', true,
+            ),
+            'date' => new FileColumn(
+                'Day',
+                ['date', 'day', 'occurred', 'occurred at', 'when', 'datum', 'dato', 'data', 'pvm', 'tag'],
+                '2026-11-17',
+                true,
+            ),
+            'title' => new FileColumn(
+                'What happened',
+                ['title', 'what', 'what happened', 'headline', 'text', 'was', 'rubrik', 'overskrift'],
+                'Round B, €12M, for a fourth line',
+                true,
+            ),
             'since' => new FileColumn('Lasts since', ['since', 'lasts since', 'began', 'seit', 'sedan'], ''),
             'strength' => new FileColumn('Strength 0–1, if known', ['strength', 'starke', 'styrka'], ''),
             'confidence' => new FileColumn('Confidence 0–1', ['confidence', 'sicherheit', 'sakerhet'], '.9'),
@@ -46,9 +73,17 @@ final class SignalRows implements RowReader
             'before' => new FileColumn('Headcount before', ['heads before', 'headcount before', 'before'], ''),
             'after' => new FileColumn('Headcount after', ['heads after', 'headcount after', 'after'], ''),
             'deed' => new FileColumn('What they did', ['deed', 'engagement', 'action'], ''),
-            'person' => new FileColumn('E-mail address of the person', ['person', 'contact', 'contact email', 'email', 'e mail'], ''),
+            'person' => new FileColumn(
+                'E-mail address of the person',
+                ['person', 'contact', 'contact email', 'email', 'e mail'],
+                '',
+            ),
             'source' => new FileColumn('Source', ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'], 'press'),
-            'quote' => new FileColumn('Quote', ['quote', 'evidence', 'zitat', 'citat'], '“A fourth line will start in spring.”'),
+            'quote' => new FileColumn(
+                'Quote',
+                ['quote', 'evidence', 'zitat', 'citat'],
+                '“A fourth line will start in spring.”',
+            ),
             'link' => new FileColumn('Link', ['link', 'url', 'address'], 'https://press.example/tunhede'),
         ];
     }
@@ -57,12 +92,16 @@ final class SignalRows implements RowReader
     {
         $row = new Cells($cells);
         $domain = $row->domain('domain') ?? throw new RejectedRow('The domain is missing.');
-        $kind = Kind::from($row->choice('kind', 'The kind', self::KINDS) ?? throw new RejectedRow('The kind is missing.'));
+        $kind = Kind::from(
+            $row->choice('kind', 'The kind', self::KINDS) ?? throw new RejectedRow('The kind is missing.'),
+        );
         $amount = $row->figure('amount', 'The amount');
         $facts = array_filter([
             'round' => $row->text('round', 20),
             'amount' => $amount?->value,
-            'currency' => $amount === null ? null : strtoupper($row->text('currency', 3) ?? $amount->currency ?? self::CURRENCY),
+            'currency' => $amount === null
+                ? null
+                : strtoupper($row->text('currency', 3) ?? $amount->currency ?? self::CURRENCY),
             'openings' => self::whole($row->count('openings', 'The number of openings')?->value),
             'before' => self::whole($row->count('before', 'The headcount before')?->value),
             'after' => self::whole($row->count('after', 'The headcount after')?->value),
@@ -80,7 +119,9 @@ final class SignalRows implements RowReader
         return [
             'domain' => $domain, 'kind' => $kind->value, 'title' => $row->needed('title', 'What happened'),
             'occurred_at' => $row->neededDay('date', 'The day'), 'since' => $row->day('since', 'The day since when'),
-            'strength' => $strength, 'strength_given' => $strength !== null, 'confidence' => $row->part('confidence', 'The confidence') ?? 1.0,
+            'strength' => $strength,
+            'strength_given' => $strength !== null,
+            'confidence' => $row->part('confidence', 'The confidence') ?? 1.0,
             'facts' => $facts === [] ? null : $facts, 'person' => $row->email('person'),
             'source' => $row->text('source', 80), 'quote' => $row->text('quote', 5000), 'link' => $link,
         ];
@@ -89,7 +130,13 @@ final class SignalRows implements RowReader
     /** @param  array<string, mixed>  $record */
     public function key(array $record): string
     {
-        return sha1(implode('|', [$record['domain'], $record['kind'], substr($record['occurred_at'], 0, 10), mb_strtolower($record['title']), $record['person']]));
+        return sha1(implode(
+            '|',
+            [
+                $record['domain'], $record['kind'], substr($record['occurred_at'], 0, 10),
+                mb_strtolower($record['title']), $record['person'],
+            ],
+        ));
     }
 
     public function store(array $records, Ledger $ledger): Tally
@@ -97,9 +144,11 @@ final class SignalRows implements RowReader
         $tally = new Tally;
         $accounts = AccountIds::of($records);
         $heads = DB::table('accounts')->whereIn('id', $accounts)->pluck('headcount', 'id')->all();
-        $people = DB::table('channels')->where('type', 'email')->whereIn('value', array_filter(array_column($records, 'person')))->pluck('contact_id', 'value')->all();
+        $people = DB::table('channels')->where('type', 'email')
+            ->whereIn('value', array_filter(array_column($records, 'person')))->pluck('contact_id', 'value')->all();
         $prints = array_map($this->key(...), $records);
-        $there = DB::table('signals')->whereIn('fingerprint', $prints)->get(['id', 'fingerprint', ...self::FIELDS])->keyBy('fingerprint');
+        $there = DB::table('signals')->whereIn('fingerprint', $prints)->get(['id', 'fingerprint', ...self::FIELDS])
+            ->keyBy('fingerprint');
         $now = now()->toDateTimeString();
         $concerns = new OpeningFunctions;
         $new = [];
@@ -111,23 +160,36 @@ final class SignalRows implements RowReader
 
                 continue;
             }
-            $record['strength'] ??= self::strength(Kind::from($record['kind']), $record['facts'] ?? [], $heads[$account]);
+            $record['strength'] ??= self::strength(
+                Kind::from($record['kind']),
+                $record['facts'] ?? [],
+                $heads[$account],
+            );
             if ($record['strength'] === null) {
-                $tally->rejected[$line] = 'The change of headcount is too small to be a signal (under 3 %, or an account under 10 heads).';
+                $tally->rejected[$line] = 'The change of headcount is too small to be a signal (under 3 %, or an '
+                    .'account under 10 heads).';
 
                 continue;
             }
-            $record['facts'] = $record['facts'] === null ? null : json_encode($record['facts'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+            $record['facts'] = $record['facts'] === null
+                ? null
+                : json_encode($record['facts'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
             $existing = $there[$prints[$line]] ?? null;
             if ($existing === null) {
-                $new[] = [$account, $people[$record['person'] ?? ''] ?? null, $record['kind'], ...array_map(fn (string $field) => $record[$field], self::FIELDS), $now, $prints[$line], $concerns->of($record['kind'], $record['title'], $record['quote']), $now, $now];
+                $new[] = [
+                    $account, $people[$record['person'] ?? ''] ?? null, $record['kind'],
+                    ...array_map(fn (string $field) => $record[$field], self::FIELDS), $now, $prints[$line],
+                    $concerns->of($record['kind'], $record['title'], $record['quote']), $now, $now,
+                ];
                 $touched[] = $account;
 
                 continue;
             }
             $after = array_filter(
                 array_intersect_key($record, array_flip(self::FIELDS)),
-                fn ($value, $field): bool => $value !== null && $value != $existing->$field && ! ($field === 'facts' && json_decode($value, true) == json_decode((string) $existing->$field, true)),
+                fn ($value, $field): bool => $value !== null && $value != $existing->$field && ! (
+                    $field === 'facts' && json_decode($value, true) == json_decode((string) $existing->$field, true)
+                ),
                 ARRAY_FILTER_USE_BOTH,
             );
             if ($after === []) {
@@ -140,7 +202,14 @@ final class SignalRows implements RowReader
             $touched[] = $account;
             $tally->updated++;
         }
-        $ids = Bulk::insert('signals', ['account_id', 'contact_id', 'kind', ...self::FIELDS, 'seen_at', 'fingerprint', 'concerns', 'created_at', 'updated_at'], $new);
+        $ids = Bulk::insert(
+            'signals',
+            [
+                'account_id', 'contact_id', 'kind', ...self::FIELDS, 'seen_at', 'fingerprint', 'concerns', 'created_at',
+                'updated_at',
+            ],
+            $new,
+        );
         $ledger->created('signal', $ids);
         $tally->created = count($ids);
         // A signal that was brought stands for one that follows from positions.
@@ -161,7 +230,10 @@ final class SignalRows implements RowReader
         return match ($kind) {
             Kind::Funding => Strength::ofFunding($facts['round'] ?? null, $facts['eur'] ?? null, $headcount),
             Kind::Hiring => Strength::ofHiring(array_fill(0, max(1, min(1000, $facts['openings'] ?? 1)), true)),
-            Kind::Growth, Kind::Decline => isset($facts['before'], $facts['after']) ? Strength::ofChange($facts['before'], $facts['after']) : 1.0,
+            Kind::Growth,
+            Kind::Decline => isset($facts['before'], $facts['after'])
+                ? Strength::ofChange($facts['before'], $facts['after'])
+                : 1.0,
             Kind::PostEngagement => Strength::ofEngagement($facts['deed'] ?? 'reacted'),
             Kind::OwnEngagement => Strength::ofEngagement($facts['deed'] ?? 'page'),
             Kind::News => Strength::ofNews(true),
@@ -172,8 +244,13 @@ final class SignalRows implements RowReader
     /** Rounds weigh by head, so a new headcount changes the strength of those that were not given one. */
     public static function restrengthen(int $account, ?int $headcount): void
     {
-        foreach (DB::table('signals')->where('account_id', $account)->where('kind', Kind::Funding->value)->where('strength_given', false)->get(['id', 'facts']) as $row) {
-            DB::table('signals')->where('id', $row->id)->update(['strength' => self::strength(Kind::Funding, json_decode($row->facts ?? '[]', true), $headcount)]);
+        foreach (
+            DB::table('signals')->where('account_id', $account)->where('kind', Kind::Funding->value)
+                ->where('strength_given', false)->get(['id', 'facts']) as $row
+        ) {
+            DB::table('signals')->where('id', $row->id)->update(
+                ['strength' => self::strength(Kind::Funding, json_decode($row->facts ?? '[]', true), $headcount)],
+            );
         }
     }
 

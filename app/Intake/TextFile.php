@@ -70,7 +70,9 @@ final readonly class TextFile
         while (! feof($file)) {
             $rest .= fread($file, 1 << 20);
             // A character may be cut at the end of what was read.
-            $whole = preg_match('/[\xC2-\xF4][\x80-\xBF]{0,2}$/', $rest, $cut) ? substr($rest, 0, -strlen($cut[0])) : $rest;
+            $whole = preg_match('/[\xC2-\xF4][\x80-\xBF]{0,2}$/', $rest, $cut)
+                ? substr($rest, 0, -strlen($cut[0]))
+                : $rest;
             if (! mb_check_encoding($whole, 'UTF-8')) {
                 return false;
             }
@@ -85,7 +87,10 @@ final readonly class TextFile
         $in = fopen($from, 'rb') ?: throw UnreadableFile::gone();
         $out = fopen($to, 'wb') ?: throw UnreadableFile::gone();
         if ($encoding !== 'UTF-8') {
-            stream_filter_append($in, 'convert.iconv.'.($encoding === 'Windows-1252' ? 'CP1252' : $encoding).'/UTF-8//IGNORE');
+            stream_filter_append(
+                $in,
+                'convert.iconv.'.($encoding === 'Windows-1252' ? 'CP1252' : $encoding).'/UTF-8//IGNORE',
+            );
         } elseif (fread($in, 3) !== "\xEF\xBB\xBF") {
             rewind($in);
         }
@@ -97,7 +102,10 @@ final readonly class TextFile
     private static function delimiter(string $sample): string
     {
         $header = (string) preg_replace('/"[^"]*"/', '', explode("\n", str_replace("\r", "\n", ltrim($sample)), 2)[0]);
-        $counts = ["\t" => substr_count($header, "\t"), ';' => substr_count($header, ';'), ',' => substr_count($header, ',')];
+        $counts = ["\t" => substr_count($header, "\t"), ';' => substr_count($header, ';'), ',' => substr_count(
+            $header,
+            ',',
+        )];
         arsort($counts);
 
         return (string) array_key_first($counts);

@@ -20,13 +20,22 @@ final class UndoIntake
     private const BATCH = 100;
 
     private const TABLES = [
-        'account' => 'accounts', 'contact' => 'contacts', 'signal' => 'signals', 'customer_period' => 'customer_periods', 'channel' => 'channels', 'position' => 'positions', 'relation' => 'relations', 'affiliation' => 'affiliations',
+        'account' => 'accounts', 'contact' => 'contacts', 'signal' => 'signals',
+        'customer_period' => 'customer_periods', 'channel' => 'channels', 'position' => 'positions',
+        'relation' => 'relations', 'affiliation' => 'affiliations',
     ];
 
     /** What a person, or another file, may have added to a record; a record with such is kept. */
     private const BUILT_ON = [
-        'account' => ['reasons' => 'account_id', 'approaches' => 'account_id', 'notes' => 'account_id', 'contacts' => 'account_id', 'signals' => 'account_id', 'customer_periods' => 'account_id', 'decisions' => 'account_id', 'keep_outs' => 'account_id'],
-        'contact' => ['reasons' => 'contact_id', 'approaches' => 'contact_id', 'signals' => 'contact_id', 'group_places' => 'contact_id', 'reservations' => 'contact_id', 'keep_outs' => 'contact_id'],
+        'account' => [
+            'reasons' => 'account_id', 'approaches' => 'account_id', 'notes' => 'account_id',
+            'contacts' => 'account_id', 'signals' => 'account_id', 'customer_periods' => 'account_id',
+            'decisions' => 'account_id', 'keep_outs' => 'account_id',
+        ],
+        'contact' => [
+            'reasons' => 'contact_id', 'approaches' => 'contact_id', 'signals' => 'contact_id',
+            'group_places' => 'contact_id', 'reservations' => 'contact_id', 'keep_outs' => 'contact_id',
+        ],
     ];
 
     /** @var array<int> */
@@ -41,12 +50,23 @@ final class UndoIntake
         $kept = 0;
         do {
             $done = DB::transaction(function () use ($intake, &$kept): int {
-                $changes = DB::table('intake_changes')->where('intake_id', $intake->id)->orderByDesc('id')->limit(self::BATCH)->get();
+                $changes = DB::table('intake_changes')->where('intake_id', $intake->id)->orderByDesc('id')
+                    ->limit(self::BATCH)->get();
                 foreach ($changes->where('before', '!==', null) as $change) {
                     $kept += $this->putBack($change);
                 }
                 foreach ($changes->whereNull('before')->groupBy('record') as $record => $created) {
-                    $kept += $this->remove((string) $record, $created->flatMap(fn (stdClass $change): array => range($change->record_id, $change->record_id + $change->count - 1))->all());
+                    $kept += $this->remove(
+                        (string) $record,
+                        $created
+                            ->flatMap(
+                                fn (stdClass $change): array => range(
+                                    $change->record_id,
+                                    $change->record_id + $change->count - 1,
+                                ),
+                            )
+                            ->all(),
+                    );
                 }
                 $this->settle();
                 DB::table('intake_changes')->whereIn('id', $changes->pluck('id'))->delete();
@@ -72,7 +92,9 @@ final class UndoIntake
         if ($row === null) {
             return 0;
         }
-        $same = fn (string $field): bool => ! property_exists($row, $field) || $after[$field] == $row->$field || json_decode((string) $row->$field, true) == $after[$field];
+        $same = fn (string $field): bool => ! property_exists($row, $field)
+                || $after[$field] == $row->$field
+                || json_decode((string) $row->$field, true) == $after[$field];
         $fields = array_filter($before, fn (string $field): bool => $same($field), ARRAY_FILTER_USE_KEY);
         if ($change->record === 'account') {
             (new AccountRows)->change($row->id, $fields);
@@ -97,7 +119,9 @@ final class UndoIntake
             DB::table('signals')->where('derived', true)->whereIn($record.'_id', $ids)->delete();
         }
         foreach (self::BUILT_ON[$record] ?? [] as $table => $column) {
-            $ids = array_values(array_diff($ids, DB::table($table)->whereIn($column, $ids)->distinct()->pluck($column)->all()));
+            $ids = array_values(
+                array_diff($ids, DB::table($table)->whereIn($column, $ids)->distinct()->pluck($column)->all()),
+            );
         }
         $this->markStale($record, $ids);
         $this->remember($record, $ids);
@@ -105,7 +129,8 @@ final class UndoIntake
         if ($record === 'account' || $record === 'contact') {
             Belongings::remove($record.'s', $ids);
         }
-        DB::table('doubles')->where('record', $record)->where(fn (Builder $either) => $either->whereIn('first_id', $ids)->orWhereIn('second_id', $ids))->delete();
+        DB::table('doubles')->where('record', $record)
+            ->where(fn (Builder $either) => $either->whereIn('first_id', $ids)->orWhereIn('second_id', $ids))->delete();
 
         return $all - count($ids);
     }
@@ -120,9 +145,16 @@ final class UndoIntake
         if ($record === 'contact') {
             array_push($this->people, ...$ids);
         } elseif ($record === 'position' || $record === 'signal') {
-            array_push($this->people, ...DB::table(self::TABLES[$record])->whereIn('id', $ids)->whereNotNull('contact_id')->pluck('contact_id')->all());
+            array_push(
+                $this->people,
+                ...DB::table(self::TABLES[$record])->whereIn('id', $ids)->whereNotNull('contact_id')
+                    ->pluck('contact_id')->all(),
+            );
         } elseif ($record === 'customer_period') {
-            array_push($this->customers, ...DB::table('customer_periods')->whereIn('id', $ids)->pluck('account_id')->all());
+            array_push(
+                $this->customers,
+                ...DB::table('customer_periods')->whereIn('id', $ids)->pluck('account_id')->all(),
+            );
         }
     }
 
@@ -137,10 +169,15 @@ final class UndoIntake
     /** @param  array<int>  $ids */
     private function markStale(string $record, array $ids): void
     {
-        $contacts = fn (): Builder => DB::table('contacts')->whereIn('id', DB::table(self::TABLES[$record])->whereIn('id', $ids)->select('contact_id'));
+        $contacts = fn (): Builder => DB::table('contacts')->whereIn(
+            'id',
+            DB::table(self::TABLES[$record])->whereIn('id', $ids)->select('contact_id'),
+        );
         AccountIds::markStale(match ($record) {
             'account' => [],
-            'contact', 'signal', 'customer_period' => DB::table(self::TABLES[$record])->whereIn('id', $ids)->pluck('account_id')->all(),
+            'contact',
+            'signal',
+            'customer_period' => DB::table(self::TABLES[$record])->whereIn('id', $ids)->pluck('account_id')->all(),
             default => $contacts()->pluck('account_id')->all(),
         });
     }

@@ -16,7 +16,10 @@ final class UnreadableFile extends RuntimeException
 
     public static function workbook(): self
     {
-        return new self('This is a workbook or an archive, not a text file. In your spreadsheet choose “Save as” and CSV, and bring that file.');
+        return new self(
+            'This is a workbook or an archive, not a text file. In your spreadsheet choose “Save as” and CSV, and '
+                .'bring that file.',
+        );
     }
 
     public static function binary(): self
@@ -26,7 +29,10 @@ final class UnreadableFile extends RuntimeException
 
     public static function oneColumn(): self
     {
-        return new self('Only one column was found. Columns are separated by a comma, a semicolon or a tab, and the first line names them.');
+        return new self(
+            'Only one column was found. Columns are separated by a comma, a semicolon or a tab, and the first line '
+                .'names them.',
+        );
     }
 
     public static function noRows(): self

@@ -50,7 +50,9 @@ final class RefreshStandings implements ShouldBeUniqueUntilProcessing, ShouldQue
             (new OpeningFunctions)->refreshAll();
             (new CareerSignals)->refreshAll();
         }
-        $this->all ? $standings->all($this->offer === null ? null : Offer::query()->findOrFail($this->offer)) : $standings->refresh();
+        $this->all
+            ? $standings->all($this->offer === null ? null : Offer::query()->findOrFail($this->offer))
+            : $standings->refresh();
         // So that nobody's first search of the morning waits for it.
         Offer::query()->get()->each(Indexes::renew(...));
     }

@@ -39,9 +39,12 @@ final class RunIntake implements ShouldQueue
     public function failed(Throwable $e): void
     {
         Log::error($e);
-        Intake::query()->whereKey($this->intake)->whereIn('state', [IntakeState::Queued, IntakeState::Running, IntakeState::Undoing])->update([
-            'state' => IntakeState::Stopped,
-            'message' => 'Something went wrong on our side, so it stopped after the last whole part. What was brought in is there; continue it, or undo it.',
-        ]);
+        Intake::query()->whereKey($this->intake)
+            ->whereIn('state', [IntakeState::Queued, IntakeState::Running, IntakeState::Undoing])->update([
+                'state' => IntakeState::Stopped,
+                'message' => 'Something went wrong on our side, so it stopped after the last whole part. What was '
+                    .'brought in is '
+                    .'there; continue it, or undo it.',
+            ]);
     }
 }

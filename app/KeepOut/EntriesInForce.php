@@ -17,8 +17,12 @@ final readonly class EntriesInForce
      * @param  array<int, string>  $contacts
      * @param  array<string, string>  $addresses
      */
-    private function __construct(private array $accounts, private array $domains, private array $contacts, private array $addresses)
-    {
+    private function __construct(
+        private array $accounts,
+        private array $domains,
+        private array $contacts,
+        private array $addresses,
+    ) {
     }
 
     public static function now(): self
@@ -36,7 +40,11 @@ final readonly class EntriesInForce
             }
         }
 
-        foreach (DB::table('recognised')->leftJoin('keep_outs', 'keep_outs.id', '=', 'keep_out_id')->where(fn ($either) => $either->whereNull('until')->orWhere('until', '>=', now()->toDateString()))->get(['recognised.account_id', 'because']) as $row) {
+        foreach (
+            DB::table('recognised')->leftJoin('keep_outs', 'keep_outs.id', '=', 'keep_out_id')
+                ->where(fn ($either) => $either->whereNull('until')->orWhere('until', '>=', now()->toDateString()))
+                ->get(['recognised.account_id', 'because']) as $row
+        ) {
             $found['account'][$row->account_id] ??= $row->because;
         }
 

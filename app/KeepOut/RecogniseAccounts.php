@@ -14,7 +14,10 @@ use Luftig\Core\Text\Fold;
 use Luftig\Core\Text\Query;
 use stdClass;
 
-/** Which accounts are kept out by what they are called or say: agencies, and those that a query on the keep-out finds. It is written down, so that every screen knows at once. */
+/**
+ * Which accounts are kept out by what they are called or say: agencies, and those that a query on the keep-out finds.
+ * It is written down, so that every screen knows at once.
+ */
 final class RecogniseAccounts
 {
     private const CHUNK = 2000;
@@ -27,10 +30,15 @@ final class RecogniseAccounts
             return;
         }
         $queries = KeepOut::query()->where('type', KeepOutType::Query)->get();
-        $parsed = $queries->mapWithKeys(fn (KeepOut $entry): array => [$entry->id => Query::parse($entry->value)])->all();
+        $parsed = $queries->mapWithKeys(fn (KeepOut $entry): array => [$entry->id => Query::parse($entry->value)])
+            ->all();
         $rows = [];
         foreach ($accounts as $account) {
-            $agency = $account->no_agency ? null : Agency::because($account->name, explode(',', (string) $account->codes), "$account->description $account->keywords");
+            $agency = $account->no_agency ? null : Agency::because(
+                $account->name,
+                explode(',', (string) $account->codes),
+                "$account->description $account->keywords",
+            );
             if ($agency !== null) {
                 $rows[] = [$account->id, null, $agency];
             }
@@ -50,8 +58,17 @@ final class RecogniseAccounts
         $query = Query::parse($entry->value);
         $found = 0;
         for ($from = 1, $last = (int) DB::table('accounts')->max('id'); $from <= $last; $from += self::CHUNK) {
-            $ids = array_column(array_filter(self::accounts("`id` BETWEEN $from AND ".($from + self::CHUNK - 1)), fn (stdClass $account): bool => $query->matchesLine(self::line($account))), 'id');
-            Bulk::insert('recognised', ['account_id', 'keep_out_id', 'because'], array_map(fn (int $id): array => [$id, $entry->id, $entry->reason], $ids));
+            $ids = array_column(
+                array_filter(
+                    self::accounts("`id` BETWEEN $from AND ".($from + self::CHUNK - 1)),
+                    fn (stdClass $account): bool => $query->matchesLine(self::line($account)),
+                ),
+                'id',
+            );
+            Bulk::insert('recognised', ['account_id', 'keep_out_id', 'because'], array_map(
+                fn (int $id): array => [$id, $entry->id, $entry->reason],
+                $ids,
+            ));
             AccountIds::markStale($ids);
             $found += count($ids);
         }
@@ -62,7 +79,11 @@ final class RecogniseAccounts
     /** @return list<stdClass> */
     private static function accounts(string $which): array
     {
-        return DB::select('SELECT a.id, name, description, keywords, no_agency, (SELECT GROUP_CONCAT(code ORDER BY position) FROM account_industry i WHERE i.account_id = a.id) AS codes FROM accounts a WHERE merged_into IS NULL AND '.str_replace('`id`', 'a.id', $which));
+        return DB::select(
+            'SELECT a.id, name, description, keywords, no_agency, (SELECT GROUP_CONCAT(code ORDER BY position) FROM '
+                .'account_industry i WHERE i.account_id = a.id) AS codes FROM accounts a WHERE merged_into IS NULL AND '
+                .str_replace('`id`', 'a.id', $which),
+        );
     }
 
     /** What an account says of itself, as the Finder's words. */

@@ -9,7 +9,10 @@ use Illuminate\Auth\Events\Failed;
 use Illuminate\Auth\Events\Login;
 use Illuminate\Auth\Events\Logout;
 
-/** Who came and went stands in the log, and who was tried in vain. What was typed does not: it may be a password in the wrong field. */
+/**
+ * Who came and went stands in the log, and who was tried in vain. What was typed does not: it may be a password in the
+ * wrong field.
+ */
 final class RecordSignIn
 {
     public function handleLogin(Login $event): void

@@ -7,11 +7,17 @@ namespace App\Lists;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
-/** The lists, tags and watches in which a record stands: they name it by its number, so that no key of the database takes them along. */
+/**
+ * The lists, tags and watches in which a record stands: they name it by its number, so that no key of the database
+ * takes them along.
+ */
 final class Belongings
 {
     /** table → what of, and where its subject stands (null: in the table itself) */
-    private const PLACES = ['taggings' => ['tag_id', null], 'list_members' => ['list_id', 'lists'], 'watch_finds' => ['watch_id', 'watches']];
+    private const PLACES = ['taggings' => ['tag_id', null], 'list_members' => ['list_id', 'lists'], 'watch_finds' => [
+        'watch_id',
+        'watches',
+    ]];
 
     /**
      * From a record to another, as far as that does not stand there already.
@@ -23,9 +29,13 @@ final class Belongings
     {
         $moved = [];
         foreach (self::PLACES as $table => [$of, $owners]) {
-            $in = fn (int $record): array => self::rows($table, $of, $owners, $subject)->where('record_id', $record)->pluck($of)->all();
-            $moved[$table] = array_values(array_diff($only === null ? $in($from) : array_intersect($in($from), $only[$table] ?? []), $in($to)));
-            self::rows($table, $of, $owners, $subject)->where('record_id', $from)->whereIn($of, $moved[$table])->update(['record_id' => $to]);
+            $in = fn (int $record): array => self::rows($table, $of, $owners, $subject)->where('record_id', $record)
+                ->pluck($of)->all();
+            $moved[$table] = array_values(
+                array_diff($only === null ? $in($from) : array_intersect($in($from), $only[$table] ?? []), $in($to)),
+            );
+            self::rows($table, $of, $owners, $subject)->where('record_id', $from)->whereIn($of, $moved[$table])
+                ->update(['record_id' => $to]);
         }
 
         return $moved;
@@ -41,6 +51,8 @@ final class Belongings
 
     private static function rows(string $table, string $of, ?string $owners, string $subject): Builder
     {
-        return $owners === null ? DB::table($table)->where('subject', $subject) : DB::table($table)->whereIn($of, DB::table($owners)->where('subject', $subject)->select('id'));
+        return $owners === null
+            ? DB::table($table)->where('subject', $subject)
+            : DB::table($table)->whereIn($of, DB::table($owners)->where('subject', $subject)->select('id'));
     }
 }

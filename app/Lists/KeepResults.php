@@ -19,14 +19,26 @@ final class KeepResults
      * @param  list<int>|null  $only  of those found; null: all
      * @param  int|null  $perAccount  of contacts at most so many at one account
      */
-    public static function asList(Offer $offer, Search $search, string $name, User $by, ?array $only = null, ?int $perAccount = null): KeptList
-    {
+    public static function asList(
+        Offer $offer,
+        Search $search,
+        string $name,
+        User $by,
+        ?array $only = null,
+        ?int $perAccount = null,
+    ): KeptList {
         $ids = self::found($search, $perAccount);
         if ($only !== null) {
             $ids = array_values(array_intersect($ids, $only));
         }
 
-        return self::keep(['offer_id' => $offer->id, 'name' => $name, 'subject' => $search->subject->value, 'search' => http_build_query($search->parameters()), 'per_account' => $perAccount, 'user_id' => $by->id], $ids);
+        return self::keep(
+            [
+                'offer_id' => $offer->id, 'name' => $name, 'subject' => $search->subject->value,
+                'search' => http_build_query($search->parameters()), 'per_account' => $perAccount, 'user_id' => $by->id,
+            ],
+            $ids,
+        );
     }
 
     /**
@@ -37,11 +49,17 @@ final class KeepResults
     public static function part(KeptList $list, string $label, array $ids, User $by): KeptList
     {
         $name = mb_substr("{$list->name} · $label", 0, 90);
-        for ($n = 2, $free = $name; KeptList::query()->where('offer_id', $list->offer_id)->where('name', $free)->exists(); $n++) {
+        for (
+            $n = 2,
+            $free = $name; KeptList::query()->where('offer_id', $list->offer_id)->where('name', $free)->exists(); $n++
+        ) {
             $free = "$name ($n)";
         }
 
-        return self::keep(['name' => $free, 'user_id' => $by->id] + $list->only('offer_id', 'subject', 'search', 'per_account'), $ids);
+        return self::keep(
+            ['name' => $free, 'user_id' => $by->id] + $list->only('offer_id', 'subject', 'search', 'per_account'),
+            $ids,
+        );
     }
 
     /**
@@ -52,7 +70,11 @@ final class KeepResults
     {
         return DB::transaction(function () use ($columns, $ids): KeptList {
             $list = KeptList::query()->create($columns);
-            Bulk::insert('list_members', ['list_id', 'record_id', 'position'], array_map(fn (int $id, int $position): array => [$list->id, $id, $position], $ids, array_keys($ids)));
+            Bulk::insert(
+                'list_members',
+                ['list_id', 'record_id', 'position'],
+                array_map(fn (int $id, int $position): array => [$list->id, $id, $position], $ids, array_keys($ids)),
+            );
 
             return $list;
         });
@@ -61,7 +83,9 @@ final class KeepResults
     /** @return list<int> what a search finds, at most so many contacts of one account; the best first */
     public static function found(Search $search, ?int $perAccount): array
     {
-        return $perAccount === null || $search->subject === Subject::Accounts ? $search->ids() : self::fewOfEach($search->ids(), $perAccount);
+        return $perAccount === null || $search->subject === Subject::Accounts
+            ? $search->ids()
+            : self::fewOfEach($search->ids(), $perAccount);
     }
 
     /**

@@ -23,7 +23,13 @@ final class RecordTags
         $new = 0;
         foreach (array_chunk($ids, self::CHUNK) as $chunk) {
             $there = DB::table($subject)->whereIn('id', $chunk)->pluck('id')->all();
-            $new += DB::table('taggings')->insertOrIgnore(array_map(fn (int $id): array => ['tag_id' => $tag->id, 'subject' => $subject, 'record_id' => $id, 'user_id' => $by->id, 'created_at' => now()], $there));
+            $new += DB::table('taggings')->insertOrIgnore(array_map(
+                fn (int $id): array => [
+                    'tag_id' => $tag->id, 'subject' => $subject, 'record_id' => $id, 'user_id' => $by->id,
+                    'created_at' => now(),
+                ],
+                $there,
+            ));
         }
 
         return $new;
@@ -31,7 +37,8 @@ final class RecordTags
 
     public static function take(Tag $tag, string $subject, int $record): void
     {
-        DB::table('taggings')->where('tag_id', $tag->id)->where('subject', $subject)->where('record_id', $record)->delete();
+        DB::table('taggings')->where('tag_id', $tag->id)->where('subject', $subject)->where('record_id', $record)
+            ->delete();
         if (! DB::table('taggings')->where('tag_id', $tag->id)->exists()) {
             $tag->delete();
         }
@@ -40,6 +47,11 @@ final class RecordTags
     /** @return Collection<int, Tag> of one record */
     public static function of(string $subject, int $record): Collection
     {
-        return Tag::query()->whereIn('id', DB::table('taggings')->where('subject', $subject)->where('record_id', $record)->select('tag_id'))->orderBy('name')->get();
+        return Tag::query()->whereIn(
+            'id',
+            DB::table('taggings')->where('subject', $subject)->where('record_id', $record)->select('tag_id'),
+        )
+            ->orderBy('name')
+            ->get();
     }
 }

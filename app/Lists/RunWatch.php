@@ -20,14 +20,34 @@ use Throwable;
 /** Runs searches by themselves and keeps the newcomers, each with what made it new. */
 final class RunWatch
 {
-    public static function begin(Offer $offer, Search $search, string $name, User $by, Rhythm $rhythm, int $hour, string $zone, bool $mailed): Watch
-    {
+    public static function begin(
+        Offer $offer,
+        Search $search,
+        string $name,
+        User $by,
+        Rhythm $rhythm,
+        int $hour,
+        string $zone,
+        bool $mailed,
+    ): Watch {
         $now = CarbonImmutable::now();
 
-        return DB::transaction(function () use ($offer, $search, $name, $by, $rhythm, $hour, $zone, $mailed, $now): Watch {
+        return DB::transaction(function () use (
+            $offer,
+            $search,
+            $name,
+            $by,
+            $rhythm,
+            $hour,
+            $zone,
+            $mailed,
+            $now,
+        ): Watch {
             $watch = Watch::query()->create([
-                'offer_id' => $offer->id, 'user_id' => $by->id, 'name' => $name, 'subject' => $search->subject->value, 'search' => http_build_query($search->parameters()),
-                'rhythm' => $rhythm, 'hour' => $hour, 'time_zone' => $zone, 'mailed' => $mailed, 'ran_at' => $now, 'next_at' => $rhythm->after($now, $hour, $zone),
+                'offer_id' => $offer->id, 'user_id' => $by->id, 'name' => $name, 'subject' => $search->subject->value,
+                'search' => http_build_query($search->parameters()),
+                'rhythm' => $rhythm, 'hour' => $hour, 'time_zone' => $zone, 'mailed' => $mailed, 'ran_at' => $now,
+                'next_at' => $rhythm->after($now, $hour, $zone),
             ]);
             $ids = $search->ids();
             self::keep($watch, $ids, array_fill_keys($ids, null), $now);
@@ -39,13 +59,17 @@ final class RunWatch
     /** Those whose time has come; runs that were missed are caught up once. */
     public static function runDue(): void
     {
-        foreach (Watch::query()->with('offer.rules')->where('next_at', '<=', now())->orderBy('next_at')->get() as $watch) {
+        foreach (
+            Watch::query()->with('offer.rules')->where('next_at', '<=', now())->orderBy('next_at')->get() as $watch
+        ) {
             try {
                 self::run($watch);
             } catch (Throwable $e) {
                 // One that fails keeps none of the others from running, and is tried again at its next time.
                 Log::error($e);
-                $watch->update(['next_at' => $watch->rhythm->after(CarbonImmutable::now(), $watch->hour, $watch->time_zone)]);
+                $watch->update(
+                    ['next_at' => $watch->rhythm->after(CarbonImmutable::now(), $watch->hour, $watch->time_zone)],
+                );
             }
         }
     }
@@ -68,7 +92,8 @@ final class RunWatch
             if ($new !== []) {
                 NewcomersFound::dispatch($watch, $why, $watch->ran_at);
             }
-            $watch->update(['ran_at' => $now, 'next_at' => $watch->rhythm->after($now, $watch->hour, $watch->time_zone)]);
+            $watch
+                ->update(['ran_at' => $now, 'next_at' => $watch->rhythm->after($now, $watch->hour, $watch->time_zone)]);
         });
     }
 
@@ -78,7 +103,14 @@ final class RunWatch
      */
     private static function keep(Watch $watch, array $ids, array $why, CarbonImmutable $now): void
     {
-        Bulk::insert('watch_finds', ['watch_id', 'record_id', 'why', 'found_at', 'unread'], array_map(fn (int $id): array => [$watch->id, $id, $why[$id], $now->toDateTimeString(), $why[$id] !== null], $ids));
+        Bulk::insert(
+            'watch_finds',
+            ['watch_id', 'record_id', 'why', 'found_at', 'unread'],
+            array_map(
+                fn (int $id): array => [$watch->id, $id, $why[$id], $now->toDateTimeString(), $why[$id] !== null],
+                $ids,
+            ),
+        );
     }
 
     /**
@@ -91,9 +123,13 @@ final class RunWatch
     {
         $why = [];
         foreach (array_chunk($ids, 1000) as $chunk) {
-            $accounts = $subject === Subject::Accounts ? array_combine($chunk, $chunk) : DB::table('contacts')->whereIn('id', $chunk)->pluck('account_id', 'id')->all();
-            $born = DB::table($subject->value)->whereIn('id', $chunk)->where('created_at', '>', $since)->pluck('id')->flip();
-            $signals = DB::table('signals')->whereIn('account_id', array_values($accounts))->where('created_at', '>', $since)->orderBy('occurred_at')->pluck('title', 'account_id');
+            $accounts = $subject === Subject::Accounts
+                ? array_combine($chunk, $chunk)
+                : DB::table('contacts')->whereIn('id', $chunk)->pluck('account_id', 'id')->all();
+            $born = DB::table($subject->value)->whereIn('id', $chunk)->where('created_at', '>', $since)->pluck('id')
+                ->flip();
+            $signals = DB::table('signals')->whereIn('account_id', array_values($accounts))
+                ->where('created_at', '>', $since)->orderBy('occurred_at')->pluck('title', 'account_id');
             foreach ($chunk as $id) {
                 $signal = $signals[$accounts[$id] ?? 0] ?? null;
                 $why[$id] = match (true) {

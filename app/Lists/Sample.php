@@ -26,8 +26,13 @@ final readonly class Sample
      * @param  array<int, int|bool>  $fits  record → whether it fits, of those judged
      * @param  list<int>  $next  those still to be judged
      */
-    private function __construct(private KeptList $list, public int $size, public array $fits, public array $next, public SpotCheck $check)
-    {
+    private function __construct(
+        private KeptList $list,
+        public int $size,
+        public array $fits,
+        public array $next,
+        public SpotCheck $check,
+    ) {
     }
 
     public static function of(KeptList $list): self
@@ -38,10 +43,19 @@ final readonly class Sample
         $check = SpotCheck::of((int) array_sum($fits), $judged, $members->count());
         // A first sample; then as many more as it takes.
         $more = $judged < self::DRAWN ? self::DRAWN : $judged + min(self::DRAWN, $check->more);
-        $drawn = array_map(fn (int $at): int => $members[$at]->record_id, SpotCheck::draw($members->count(), $list->id, $more));
+        $drawn = array_map(
+            fn (int $at): int => $members[$at]->record_id,
+            SpotCheck::draw($members->count(), $list->id, $more),
+        );
         $next = array_values(array_diff($drawn, array_keys($fits)));
 
-        return new self($list, $members->count(), $fits, $judged < self::DRAWN ? $next : array_slice($next, 0, $more - $judged), $check);
+        return new self(
+            $list,
+            $members->count(),
+            $fits,
+            $judged < self::DRAWN ? $next : array_slice($next, 0, $more - $judged),
+            $check,
+        );
     }
 
     /**
@@ -63,8 +77,14 @@ final readonly class Sample
         $offered = [];
         foreach (array_slice(SpotCheck::sharedByMisses($misses, $hits), 0, self::OFFERED) as $shared) {
             $step = StepForm::from(['f' => $shared['field'], 'v' => $shared['value'], 'x' => '1']);
-            if ($step !== null && ! in_array($step->says(), array_map(fn (array $one): string => $one['step']->says(), $offered), true)) {
-                $offered[] = ['step' => $step, 'misses' => $shared['misses'], 'address' => route('finder', $search->parameters([...$search->steps, $step]))];
+            if (
+                $step !== null
+                && ! in_array($step->says(), array_map(fn (array $one): string => $one['step']->says(), $offered), true)
+            ) {
+                $offered[] = ['step' => $step, 'misses' => $shared['misses'], 'address' => route(
+                    'finder',
+                    $search->parameters([...$search->steps, $step]),
+                )];
             }
         }
 
@@ -74,14 +94,18 @@ final readonly class Sample
     /** @return array<string, list<string>> */
     private static function values(Record $account, Record $record): array
     {
-        return array_diff_key($account->values + $record->values, array_flip([Field::Owner->value, Field::State->value, Field::PostalArea->value]));
+        return array_diff_key($account->values + $record->values, array_flip(
+            [Field::Owner->value, Field::State->value, Field::PostalArea->value],
+        ));
     }
 
     /** @return list<int> of those judged, ascending */
     private function accounts(): array
     {
         $judged = array_keys($this->fits);
-        $accounts = $this->list->subject === Subject::Accounts->value ? $judged : DB::table('contacts')->whereIn('id', $judged)->distinct()->pluck('account_id')->all();
+        $accounts = $this->list->subject === Subject::Accounts->value
+            ? $judged
+            : DB::table('contacts')->whereIn('id', $judged)->distinct()->pluck('account_id')->all();
         sort($accounts);
 
         return $accounts;

@@ -21,7 +21,12 @@ final class SplitList
     {
         $ids = $list->members()->pluck('record_id')->all();
         $groups = [];
-        foreach ($by === SplitBy::Evenly ? self::evenly($ids, max(2, $parts)) : self::labels($list, $by, $ids) as $id => $label) {
+        foreach (
+            $by === SplitBy::Evenly ? self::evenly(
+                $ids,
+                max(2, $parts),
+            ) : self::labels($list, $by, $ids) as $id => $label
+        ) {
             $groups[$label][] = $id;
         }
         ksort($groups, SORT_NATURAL);
@@ -60,16 +65,33 @@ final class SplitList
     {
         $labels = [];
         foreach (array_chunk($ids, 2000) as $chunk) {
-            $query = $list->subject === 'accounts' ? DB::table('accounts')->whereIn('accounts.id', $chunk) : DB::table('contacts')->join('accounts', 'accounts.id', '=', 'contacts.account_id')->whereIn('contacts.id', $chunk);
-            $rows = $query->leftJoin('places', fn ($join) => $join->on('places.account_id', '=', 'accounts.id')->where('headquarters', true))
-                ->get([$list->subject.'.id', 'headcount', 'places.country', ...($list->subject === 'contacts' ? ['reading'] : [])])->keyBy('id');
+            $query = $list->subject === 'accounts'
+                ? DB::table('accounts')->whereIn('accounts.id', $chunk)
+                : DB::table('contacts')->join('accounts', 'accounts.id', '=', 'contacts.account_id')->whereIn(
+                    'contacts.id',
+                    $chunk,
+                );
+            $rows = $query->leftJoin(
+                'places',
+                fn ($join) => $join->on('places.account_id', '=', 'accounts.id')->where('headquarters', true),
+            )
+                ->get(
+                    [
+                        $list->subject.'.id', 'headcount', 'places.country',
+                        ...($list->subject === 'contacts' ? ['reading'] : []),
+                    ],
+                )
+                ->keyBy('id');
             foreach ($chunk as $id) {
                 $row = $rows[$id] ?? null;
                 if ($row !== null) {
                     $labels[$id] = match ($by) {
                         SplitBy::Country => Countries::name($row->country) ?: 'country unknown',
-                        SplitBy::Headcount => $row->headcount === null ? 'heads unknown' : self::BANDS[Authority::sizeClass($row->headcount)],
-                        default => (Title::unpacked($row->reading)->functions()[0] ?? null)?->label() ?? 'function unknown',
+                        SplitBy::Headcount => $row->headcount === null
+                            ? 'heads unknown'
+                            : self::BANDS[Authority::sizeClass($row->headcount)],
+                        default => (Title::unpacked($row->reading)->functions()[0] ?? null)?->label()
+                            ?? 'function unknown',
                     };
                 }
             }

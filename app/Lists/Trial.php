@@ -50,9 +50,19 @@ final readonly class Trial
         }
         $members = $trial->members()->pluck('record_id')->all();
         $column = $trial->subject === 'accounts' ? 'account_id' : 'contact_id';
-        $approaches = fn () => Approach::query()->where('offer_id', $trial->offer_id)->whereIn($column, $members)->where('made_at', '>=', $trial->created_at);
+        $approaches = fn () => Approach::query()->where('offer_id', $trial->offer_id)->whereIn($column, $members)
+            ->where('made_at', '>=', $trial->created_at);
 
-        return new self($trial, count($members), $approaches()->distinct()->count($column), $approaches()->where(fn ($either) => $either->whereNotNull('result')->orWhere('made_at', '<', now()->subDays(self::SILENT)))->distinct()->count($column));
+        return new self(
+            $trial,
+            count($members),
+            $approaches()->distinct()->count($column),
+            $approaches()->where(
+                fn ($either) => $either->whereNotNull('result')->orWhere('made_at', '<', now()->subDays(self::SILENT)),
+            )
+                ->distinct()
+                ->count($column),
+        );
     }
 
     /**
@@ -63,9 +73,14 @@ final readonly class Trial
      */
     public static function holding(Offer $offer, string $subject, array $ids): array
     {
-        $lists = KeptList::query()->where('offer_id', $offer->id)->where('subject', $subject)->whereNotNull('held_for')->get()->reject(fn (KeptList $list): bool => self::of($list)?->isIn() ?? true);
+        $lists = KeptList::query()->where('offer_id', $offer->id)->where('subject', $subject)->whereNotNull('held_for')
+            ->get()->reject(fn (KeptList $list): bool => self::of($list)?->isIn() ?? true);
 
-        return $lists->isEmpty() ? [] : array_fill_keys(DB::table('list_members')->whereIn('list_id', $lists->pluck('id'))->whereIn('record_id', $ids)->pluck('record_id')->all(), true);
+        return $lists->isEmpty() ? [] : array_fill_keys(
+            DB::table('list_members')->whereIn('list_id', $lists->pluck('id'))->whereIn('record_id', $ids)
+                ->pluck('record_id')->all(),
+            true,
+        );
     }
 
     public function isIn(): bool

@@ -21,8 +21,11 @@ final class WatchDigest extends Mailable implements ShouldQueue
     use SerializesModels;
 
     /** @param  array<int, string>  $why  of each newcomer, by its id */
-    public function __construct(public readonly Watch $watch, public readonly array $why, public readonly CarbonImmutable $since)
-    {
+    public function __construct(
+        public readonly Watch $watch,
+        public readonly array $why,
+        public readonly CarbonImmutable $since,
+    ) {
     }
 
     public function envelope(): Envelope

@@ -88,7 +88,9 @@ final class Account extends Model
         return $this->hasMany(Contact::class)->whereNull('merged_into');
     }
 
-    /** Makes it a keeper's if it is nobody's; of two at once it is the first one's. @return User|null whose it is then */
+    /**
+     * Makes it a keeper's if it is nobody's; of two at once it is the first one's. @return User|null whose it is then
+     */
     public function claim(User $keeper): ?User
     {
         self::query()->whereKey($this->id)->whereNull('owner_id')->update(['owner_id' => $keeper->id]);
@@ -173,6 +175,7 @@ final class Account extends Model
 
     public function getActivitylogOptions(): LogOptions
     {
-        return LogOptions::defaults()->logOnly(['name', 'domain', 'status', 'no_agency', 'owner_id', 'parent_id'])->logOnlyDirty()->dontSubmitEmptyLogs();
+        return LogOptions::defaults()->logOnly(['name', 'domain', 'status', 'no_agency', 'owner_id', 'parent_id'])
+            ->logOnlyDirty()->dontSubmitEmptyLogs();
     }
 }

@@ -34,6 +34,11 @@ final class Channel extends Model
     /** What the core takes it for at a moment. */
     public function asRule(CarbonInterface $now): Rule
     {
-        return new Rule($this->type, $this->state, $this->chance, $this->active_at === null ? null : max(0, $this->active_at->diffInSeconds($now) / 86400));
+        return new Rule(
+            $this->type,
+            $this->state,
+            $this->chance,
+            $this->active_at === null ? null : max(0, $this->active_at->diffInSeconds($now) / 86400),
+        );
     }
 }

@@ -70,7 +70,8 @@ final class Contact extends Model
 
     public function getActivitylogOptions(): LogOptions
     {
-        return LogOptions::defaults()->logOnly(['account_id', 'first_name', 'last_name', 'title'])->logOnlyDirty()->dontSubmitEmptyLogs();
+        return LogOptions::defaults()->logOnly(['account_id', 'first_name', 'last_name', 'title'])->logOnlyDirty()
+            ->dontSubmitEmptyLogs();
     }
 
     /**

@@ -56,6 +56,8 @@ final class KeptList extends Model
     {
         $position = 1 + (int) $this->members()->max('position');
 
-        return DB::table('list_members')->insertOrIgnore(['list_id' => $this->id, 'record_id' => $record, 'position' => $position]) === 1;
+        return DB::table('list_members')
+            ->insertOrIgnore(['list_id' => $this->id, 'record_id' => $record, 'position' => $position])
+            === 1;
     }
 }

@@ -52,7 +52,12 @@ final class Relation extends Model
     /** Rule 10. */
     public function strength(): float
     {
-        return RelationStrength::ofConnection($this->exchanges, $this->last_exchange === null ? null : max(0.0, $this->last_exchange->diffInDays(now(), false) / self::DAYS_IN_MONTH));
+        return RelationStrength::ofConnection(
+            $this->exchanges,
+            $this->last_exchange === null
+                ? null
+                : max(0.0, $this->last_exchange->diffInDays(now(), false) / self::DAYS_IN_MONTH),
+        );
     }
 
     /**
@@ -61,6 +66,7 @@ final class Relation extends Model
      */
     public function scopeSeenBy(Builder $query, User $user): Builder
     {
-        return $query->where(fn (Builder $either) => $either->where('brought_by', $user->id)->orWhere('user_id', $user->id));
+        return $query
+            ->where(fn (Builder $either) => $either->where('brought_by', $user->id)->orWhere('user_id', $user->id));
     }
 }

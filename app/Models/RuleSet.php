@@ -31,7 +31,9 @@ final class RuleSet extends Model
     protected $attributes = ['buyer_roles' => '[]', 'roles_of_interest' => '[]'];
 
     /** @var array<string, string> */
-    protected $casts = ['criteria' => 'array', 'kinds' => 'array', 'buyer_roles' => 'array', 'roles_of_interest' => 'array'];
+    protected $casts = [
+        'criteria' => 'array', 'kinds' => 'array', 'buyer_roles' => 'array', 'roles_of_interest' => 'array',
+    ];
 
     /** @return BelongsTo<Offer, $this> */
     public function offer(): BelongsTo

@@ -41,7 +41,10 @@ final class Signal extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['kind' => Kind::class, 'occurred_at' => 'datetime', 'since' => 'datetime', 'seen_at' => 'datetime', 'facts' => 'array', 'strength_given' => 'boolean', 'derived' => 'boolean'];
+    protected $casts = [
+        'kind' => Kind::class, 'occurred_at' => 'datetime', 'since' => 'datetime', 'seen_at' => 'datetime',
+        'facts' => 'array', 'strength_given' => 'boolean', 'derived' => 'boolean',
+    ];
 
     /** @return BelongsTo<Account, $this> */
     public function account(): BelongsTo

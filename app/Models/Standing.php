@@ -13,8 +13,10 @@ use Luftig\Core\Signal\Timing;
  * An account's computed row for an offer (rules 3 to 6).
  *
  * @property list<float|null> $criteria memberships in the order of the rule set's criteria
- * @property list<array{int, string, float, float, int, float, float|null}> $lines id, kind, freshness, novelty, place, push, share
- * @property list<array{int, float, string}>|null $contacts id, priority and part of those who take part in buying, the best first
+ * @property list<array{int, string, float, float, int, float, float|null}> $lines id, kind, freshness, novelty, place,
+ *     push, share
+ * @property list<array{int, float, string}>|null $contacts id, priority and part of those who take part in buying, the
+ *     best first
  * @property float|null $best_contact
  * @property int $offer_id
  * @property int $account_id
@@ -47,7 +49,10 @@ final class Standing extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['state' => StandingState::class, 'act_by' => 'date', 'criteria' => 'array', 'lines' => 'array', 'contacts' => 'array', 'computed_at' => 'datetime'];
+    protected $casts = [
+        'state' => StandingState::class, 'act_by' => 'date', 'criteria' => 'array', 'lines' => 'array',
+        'contacts' => 'array', 'computed_at' => 'datetime',
+    ];
 
     /** @return BelongsTo<Account, $this> */
     public function account(): BelongsTo

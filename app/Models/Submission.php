@@ -9,7 +9,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Prunable;
 
 /**
- * A form that was sent, by the key it was shown with, and where its answer led; so that the second of two clicks leads there too.
+ * A form that was sent, by the key it was shown with, and where its answer led; so that the second of two clicks leads
+ * there too.
  *
  * @property string $key
  * @property array{to: string, flashed: array<string, mixed>}|null $answer  null while it is worked on

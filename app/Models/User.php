@@ -57,16 +57,19 @@ final class User extends Authenticatable
      */
     public function speaksFor(): array
     {
-        return [$this->id => $this->name] + self::query()->where('signs_in', false)->orderBy('name')->pluck('name', 'id')->all();
+        return [$this->id => $this->name]
+            + self::query()->where('signs_in', false)->orderBy('name')->pluck('name', 'id')->all();
     }
 
     public function initials(): string
     {
-        return collect(explode(' ', $this->name))->map(fn (string $part): string => mb_substr($part, 0, 1))->take(2)->implode('');
+        return collect(explode(' ', $this->name))->map(fn (string $part): string => mb_substr($part, 0, 1))->take(2)
+            ->implode('');
     }
 
     public function getActivitylogOptions(): LogOptions
     {
-        return LogOptions::defaults()->logOnly(['name', 'email', 'role', 'signs_in', 'pace'])->logOnlyDirty()->dontSubmitEmptyLogs();
+        return LogOptions::defaults()->logOnly(['name', 'email', 'role', 'signs_in', 'pace'])->logOnlyDirty()
+            ->dontSubmitEmptyLogs();
     }
 }

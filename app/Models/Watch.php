@@ -36,7 +36,9 @@ final class Watch extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['rhythm' => Rhythm::class, 'mailed' => 'boolean', 'ran_at' => 'datetime', 'next_at' => 'datetime'];
+    protected $casts = [
+        'rhythm' => Rhythm::class, 'mailed' => 'boolean', 'ran_at' => 'datetime', 'next_at' => 'datetime',
+    ];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
@@ -58,6 +60,7 @@ final class Watch extends Model
     /** What it found since it began, the newest first and unread before read. */
     public function newcomers(): Builder
     {
-        return DB::table('watch_finds')->where('watch_id', $this->id)->whereNotNull('why')->orderByDesc('unread')->orderByDesc('found_at')->orderBy('record_id');
+        return DB::table('watch_finds')->where('watch_id', $this->id)->whereNotNull('why')->orderByDesc('unread')
+            ->orderByDesc('found_at')->orderBy('record_id');
     }
 }

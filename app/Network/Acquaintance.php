@@ -7,7 +7,8 @@ namespace App\Network;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Who knows whom (rule 10), asked of the facts each time, so that it follows them: address books, and positions, schools and associations
+ * Who knows whom (rule 10), asked of the facts each time, so that it follows them: address books, and positions,
+ * schools and associations
  * that two people share. Two positions lie at the same time where both are known to have been held on one day.
  */
 final class Acquaintance
@@ -23,9 +24,13 @@ final class Acquaintance
         $in = self::in($users);
 
         return self::ids("SELECT contact_id FROM relations WHERE user_id IN ($in) AND contact_id IS NOT NULL
-            UNION SELECT p.contact_id FROM stations s JOIN positions p ON p.account_id = s.account_id WHERE s.user_id IN ($in) AND s.kind = 'position' AND ".self::atOneTime('p', 's')."
-            UNION SELECT p.contact_id FROM stations s JOIN positions p ON p.company = s.name AND p.account_id IS NULL WHERE s.user_id IN ($in) AND s.kind = 'position' AND s.account_id IS NULL AND ".self::atOneTime('p', 's')."
-            UNION SELECT a.contact_id FROM stations s JOIN affiliations a ON a.kind = s.kind AND a.name = s.name WHERE s.user_id IN ($in)");
+            UNION SELECT p.contact_id FROM stations s JOIN positions p ON p.account_id = s.account_id WHERE s.user_id
+                IN ($in) AND s.kind = 'position' AND ".self::atOneTime('p', 's')."
+            UNION SELECT p.contact_id FROM stations s JOIN positions p ON p.company = s.name AND p.account_id IS NULL
+                WHERE s.user_id IN ($in) AND s.kind = 'position' AND s.account_id IS NULL AND ".self::atOneTime('p',
+            's')."
+            UNION SELECT a.contact_id FROM stations s JOIN affiliations a ON a.kind = s.kind AND a.name = s.name WHERE
+                s.user_id IN ($in)");
     }
 
     /**
@@ -38,16 +43,29 @@ final class Acquaintance
     {
         $in = self::in($users);
 
-        return self::ids("SELECT p.contact_id FROM stations s JOIN positions p ON p.account_id = s.account_id WHERE s.user_id IN ($in) AND s.kind = 'position'
-            UNION SELECT p.contact_id FROM stations s JOIN positions p ON p.company = s.name AND p.account_id IS NULL WHERE s.user_id IN ($in) AND s.kind = 'position' AND s.account_id IS NULL");
+        return
+            self::ids("SELECT p.contact_id FROM stations s JOIN positions p ON p.account_id = s.account_id
+            WHERE s.user_id IN ($in) AND s.kind = 'position'
+            UNION SELECT p.contact_id FROM stations s JOIN positions p ON p.company = s.name AND p.account_id IS NULL
+                WHERE s.user_id IN ($in) AND s.kind = 'position' AND s.account_id IS NULL");
     }
 
-    /** Changes with whatever says who knows whom and is no fact of an account; those of accounts are dated in the Finder. */
+    /**
+     * Changes with whatever says who knows whom and is no fact of an account; those of accounts are dated in the
+     * Finder.
+     */
     public static function stamp(): string
     {
-        $of = fn (string $table, string $more): string => "(SELECT CONCAT_WS(' ', COUNT(*), MAX(id), $more) FROM $table)";
+        $of = fn (
+            string $table,
+            string $more,
+        ): string => "(SELECT CONCAT_WS(' ', COUNT(*), MAX(id), $more) FROM $table)";
 
-        return today()->toDateString().' '.DB::scalar("SELECT CONCAT_WS(' ', {$of('relations', 'MAX(updated_at)')}, {$of('stations', 'MAX(updated_at)')}, {$of('users', 'SUM(signs_in)')}, (SELECT MAX(id) FROM positions), (SELECT MAX(id) FROM affiliations))");
+        return today()->toDateString().' '.DB::scalar(
+            "SELECT CONCAT_WS(' ', {$of('relations', 'MAX(updated_at)')}, {$of('stations', 'MAX(updated_at)')}, "
+                ."{$of('users', 'SUM(signs_in)')}, (SELECT MAX(id) FROM positions), (SELECT MAX(id) FROM "
+                .'affiliations))',
+        );
     }
 
     /** Ties people in address books to contacts who came in since: by address, by profile, or by name at the domain. */
@@ -57,9 +75,14 @@ final class Acquaintance
         foreach ([
             "JOIN channels ch ON ch.value = r.email AND ch.type = 'email' JOIN contacts c ON c.id = ch.contact_id",
             'JOIN contacts c ON c.profile = r.profile',
-            "JOIN accounts a ON a.domain = r.domain JOIN contacts c ON c.account_id = COALESCE(a.merged_into, a.id) AND TRIM(CONCAT(c.first_name, ' ', c.last_name)) = r.person",
+            'JOIN accounts a ON a.domain = r.domain JOIN contacts c ON c.account_id = COALESCE(a.merged_into, a.id) '
+                ."AND TRIM(CONCAT(c.first_name, ' ', c.last_name)) = r.person",
         ] as $join) {
-            DB::update("UPDATE relations r $join SET r.contact_id = COALESCE(c.merged_into, c.id), r.updated_at = ? WHERE r.contact_id IS NULL", [$now]);
+            DB::update(
+                "UPDATE relations r $join SET r.contact_id = COALESCE(c.merged_into, c.id), r.updated_at = ? WHERE "
+                    .'r.contact_id IS NULL',
+                [$now],
+            );
         }
     }
 
@@ -75,7 +98,12 @@ final class Acquaintance
     /** @return list<int> */
     private static function ids(string $sql): array
     {
-        return array_map(intval(...), array_column(DB::select("SELECT DISTINCT c.id FROM ($sql) f JOIN contacts c ON c.id = f.contact_id WHERE c.merged_into IS NULL"), 'id'));
+        return array_map(intval(...), array_column(
+            DB::select(
+                "SELECT DISTINCT c.id FROM ($sql) f JOIN contacts c ON c.id = f.contact_id WHERE c.merged_into IS NULL",
+            ),
+            'id',
+        ));
     }
 
     /** @param  list<int>  $ids */

@@ -8,7 +8,8 @@ use Illuminate\Support\Facades\DB;
 use Luftig\Core\Reach\Spans;
 
 /**
- * Whom contacts reach through each other in so many steps: those who held positions at one company at the same time, and those who share a
+ * Whom contacts reach through each other in so many steps: those who held positions at one company at the same time,
+ * and those who share a
  * school or an association. Each place is looked at once for all who were there, since there may be thousands of them.
  */
 final class AcquaintanceSpread
@@ -36,7 +37,8 @@ final class AcquaintanceSpread
 
     /**
      * @param  list<int>  $contacts
-     * @param  int  $many  from so many companies on all positions are read in their order, which is quicker than looking them up
+     * @param  int  $many  from so many companies on all positions are read in their order, which is quicker than
+     *     looking them up
      * @return list<int> they, and whom they reach
      */
     public static function from(array $contacts, int $steps, int $many = self::MANY): array
@@ -77,7 +79,13 @@ final class AcquaintanceSpread
     private function circles(array $contacts): iterable
     {
         $names = [];
-        foreach (DB::select('SELECT DISTINCT kind, name FROM affiliations WHERE kind <> ? AND contact_id IN ('.implode(',', $contacts).')', ['language']) as $row) {
+        foreach (
+            DB::select(
+                'SELECT DISTINCT kind, name FROM affiliations WHERE kind <> ? AND contact_id IN ('
+                    .implode(',', $contacts).')',
+                ['language'],
+            ) as $row
+        ) {
             $key = "{$row->kind} {$row->name}";
             if (! isset($this->circles[$key])) {
                 $this->circles[$key] = true;
@@ -86,7 +94,8 @@ final class AcquaintanceSpread
         }
         foreach ($names as $kind => $some) {
             foreach (array_chunk($some, self::CHUNK) as $chunk) {
-                yield from DB::table('affiliations')->where('kind', $kind)->whereIn('name', $chunk)->distinct()->pluck('contact_id')->all();
+                yield from DB::table('affiliations')->where('kind', $kind)->whereIn('name', $chunk)->distinct()
+                    ->pluck('contact_id')->all();
             }
         }
     }
@@ -99,7 +108,9 @@ final class AcquaintanceSpread
     {
         $stretches = $names = [];
         foreach (array_chunk($contacts, self::CHUNK) as $some) {
-            foreach ($this->positions('contact_id IN ('.implode(',', $some).')') as [, $where, $company, $first, $last]) {
+            foreach (
+                $this->positions('contact_id IN ('.implode(',', $some).')') as [, $where, $company, $first, $last]
+            ) {
                 $stretches[$where][] = [$first, $last];
                 if ($company !== null) {
                     $names[$where] = $company;
@@ -107,7 +118,11 @@ final class AcquaintanceSpread
             }
         }
         $spans = array_map(Spans::of(...), $stretches);
-        foreach ($this->positionsAt(array_filter(array_keys($spans), is_int(...)), array_values($names)) as [$contact, $where, , $first, $last]) {
+        foreach (
+            $this->positionsAt(array_filter(array_keys($spans), is_int(...)), array_values($names)) as [
+                $contact, $where, , $first, $last,
+            ]
+        ) {
             if (($spans[$where] ?? null)?->meets($first, $last)) {
                 yield $contact;
             }
@@ -133,18 +148,33 @@ final class AcquaintanceSpread
             yield from $this->positions('account_id IN ('.implode(',', $some).')');
         }
         foreach (array_chunk($companies, self::CHUNK) as $some) {
-            yield from $this->positions('account_id IS NULL AND company IN ('.implode(',', array_fill(0, count($some), '?')).')', $some);
+            yield from $this->positions(
+                'account_id IS NULL AND company IN ('.implode(',', array_fill(0, count($some), '?')).')',
+                $some,
+            );
         }
     }
 
     /**
      * @param  list<string>  $with
-     * @return iterable<array{int, int|string, string|null, int, int}> contact, account (or, of a company that is none, how the database compares its name), that name, first and last day that is known of
+     * @return iterable<array{int, int|string, string|null, int, int}> contact, account (or, of a company that is none,
+     *     how the database compares its name), that name, first and last day that is known of
      */
     private function positions(string $which, array $with = []): iterable
     {
-        foreach (DB::select("SELECT contact_id AS contact, account_id AS account, IF(account_id IS NULL, company, NULL) AS company, IF(account_id IS NULL, WEIGHT_STRING(company), NULL) AS weight, TO_DAYS(since) AS since, TO_DAYS(until) AS until FROM positions WHERE ($which) AND (account_id IS NOT NULL OR company IS NOT NULL)", $with) as $row) {
-            yield [$row->contact, $row->account ?? 'named '.$row->weight, $row->company, $row->since ?? $row->until ?? $this->today, $row->until ?? $this->today];
+        foreach (
+            DB::select(
+                'SELECT contact_id AS contact, account_id AS account, IF(account_id IS NULL, company, NULL) AS '
+                    .'company, IF(account_id IS NULL, WEIGHT_STRING(company), NULL) AS weight, TO_DAYS(since) AS '
+                    ."since, TO_DAYS(until) AS until FROM positions WHERE ($which) AND (account_id IS NOT NULL "
+                            .'OR company IS NOT NULL)',
+                $with,
+            ) as $row
+        ) {
+            yield [
+                $row->contact, $row->account ?? 'named '.$row->weight, $row->company,
+                $row->since ?? $row->until ?? $this->today, $row->until ?? $this->today,
+            ];
         }
     }
 }

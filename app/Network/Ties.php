@@ -20,7 +20,10 @@ final class Ties
 {
     private const DAYS_IN_MONTH = 30.4375;
 
-    /** @var array<int, array<int, array{user: User, strengths: list<float>, because: list<string>}>> contact → one of us → */
+    /**
+     * @var array<int, array<int, array{user: User, strengths: list<float>, because: list<string>}>> contact → one of us
+     *     →
+     */
     private array $ties = [];
 
     /** @param  Collection<array-key, Contact>  $contacts  with their positions and the accounts of these */
@@ -31,13 +34,25 @@ final class Ties
             $this->add((int) $relation->contact_id, $relation->user, $relation->strength(), $this->inWords($relation));
         }
         $stations = Station::query()->with('user', 'account')->get();
-        $affiliations = DB::table('affiliations')->whereIn('contact_id', $ids)->whereIn('kind', ['school', 'association'])->get();
+        $affiliations = DB::table('affiliations')->whereIn('contact_id', $ids)
+            ->whereIn('kind', ['school', 'association'])->get();
         foreach ($stations as $station) {
             if ($station->kind === 'position') {
                 $this->addColleagues($station, $contacts);
             } else {
-                foreach ($affiliations->filter(fn ($one): bool => $one->kind === $station->kind && mb_strtolower($one->name) === mb_strtolower($station->name)) as $shared) {
-                    $this->add($shared->contact_id, $station->user, $station->kind === 'school' ? RelationStrength::STUDIED : RelationStrength::ASSOCIATION, ($station->kind === 'school' ? 'studied at ' : 'both in ').$station->name);
+                foreach (
+                    $affiliations->filter(
+                        fn ($one): bool => $one->kind === $station->kind && mb_strtolower($one->name) === mb_strtolower(
+                            $station->name,
+                        ),
+                    ) as $shared
+                ) {
+                    $this->add(
+                        $shared->contact_id,
+                        $station->user,
+                        $station->kind === 'school' ? RelationStrength::STUDIED : RelationStrength::ASSOCIATION,
+                        ($station->kind === 'school' ? 'studied at ' : 'both in ').$station->name,
+                    );
                 }
             }
         }
@@ -46,8 +61,18 @@ final class Ties
     /** @return list<array{user: User, strength: float, because: string}> the strongest first */
     public function of(Contact $contact): array
     {
-        $ties = array_map(fn (array $tie): array => ['user' => $tie['user'], 'strength' => RelationStrength::together($tie['strengths']), 'because' => implode('; ', array_unique($tie['because']))], array_values($this->ties[$contact->id] ?? []));
-        usort($ties, fn (array $a, array $b): int => $b['strength'] <=> $a['strength'] ?: $a['user']->id <=> $b['user']->id);
+        $ties = array_map(
+            fn (array $tie): array => [
+                'user' => $tie['user'],
+                'strength' => RelationStrength::together($tie['strengths']),
+                'because' => implode('; ', array_unique($tie['because'])),
+            ],
+            array_values($this->ties[$contact->id] ?? []),
+        );
+        usort(
+            $ties,
+            fn (array $a, array $b): int => $b['strength'] <=> $a['strength'] ?: $a['user']->id <=> $b['user']->id,
+        );
 
         return $ties;
     }
@@ -57,15 +82,33 @@ final class Ties
     {
         foreach ($contacts as $contact) {
             foreach ($contact->positions as $position) {
-                $same = $station->account_id !== null ? $position->account_id === $station->account_id : $position->account_id === null && mb_strtolower((string) $position->company) === mb_strtolower($station->name);
+                $same = $station->account_id !== null
+                    ? $position->account_id === $station->account_id
+                    : $position->account_id === null
+                        && mb_strtolower((string) $position->company) === mb_strtolower($station->name);
                 if (! $same) {
                     continue;
                 }
                 $today = CarbonImmutable::today();
-                [$from, $to] = [max($station->since ?? $station->until ?? $today, $position->since ?? $position->until ?? $today), min($station->until ?? $today, $position->until ?? $today)];
+                [$from, $to] = [
+                    max($station->since ?? $station->until ?? $today, $position->since ?? $position->until ?? $today),
+                    min($station->until ?? $today, $position->until ?? $today),
+                ];
                 if ($from <= $to) {
-                    $functions = Title::unpacked($station->reading)->functions & Title::unpacked($position->reading)->functions;
-                    $this->add($contact->id, $station->user, RelationStrength::ofWorkingTogether($from->diffInDays($to) / self::DAYS_IN_MONTH, $station->account?->headcount, $functions !== 0), 'worked at '.($station->account->name ?? $station->name).' together until '.$to->isoFormat('MMM YYYY'));
+                    $functions = Title::unpacked(
+                        $station->reading,
+                    )->functions & Title::unpacked($position->reading)->functions;
+                    $this->add(
+                        $contact->id,
+                        $station->user,
+                        RelationStrength::ofWorkingTogether(
+                            $from->diffInDays($to) / self::DAYS_IN_MONTH,
+                            $station->account?->headcount,
+                            $functions !== 0,
+                        ),
+                        'worked at '.($station->account->name ?? $station->name).' together until '
+                            .$to->isoFormat('MMM YYYY'),
+                    );
                 }
             }
         }
@@ -81,7 +124,9 @@ final class Ties
     private function inWords(Relation $relation): string
     {
         return implode(', ', array_filter([
-            'in the address book', $relation->since === null ? null : 'since '.$relation->since->isoFormat('YYYY'), $relation->exchanges === null ? null : Format::count($relation->exchanges, 'exchange'),
+            'in the address book',
+            $relation->since === null ? null : 'since '.$relation->since->isoFormat('YYYY'),
+            $relation->exchanges === null ? null : Format::count($relation->exchanges, 'exchange'),
             $relation->last_exchange === null ? null : 'last '.$relation->last_exchange->isoFormat('MMM YYYY'),
         ]));
     }

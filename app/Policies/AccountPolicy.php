@@ -16,6 +16,8 @@ final class AccountPolicy
         $owner = $account->owner;
 
         return $owner === null || $owner->is($user) || $user->leads() ? Response::allow()
-            : Response::deny("{$owner->name} keeps {$account->name}. Nothing was changed; agree with them, or ask a lead.");
+            : Response::deny(
+                "{$owner->name} keeps {$account->name}. Nothing was changed; agree with them, or ask a lead.",
+            );
     }
 }

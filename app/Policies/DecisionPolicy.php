@@ -14,6 +14,8 @@ final class DecisionPolicy
     public function delete(User $user, Decision $decision): Response
     {
         return $decision->user_id === $user->id || $user->leads() ? Response::allow()
-            : Response::deny("That is a decision of {$decision->user->name}. Nothing was changed; agree with them, or ask a lead.");
+            : Response::deny(
+                "That is a decision of {$decision->user->name}. Nothing was changed; agree with them, or ask a lead.",
+            );
     }
 }

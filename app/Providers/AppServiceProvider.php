@@ -22,13 +22,14 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(ChangedAccounts::class);
-        config(['database.connections.mariadb.isolation_level' => 'READ COMMITTED', 'database.connections.mariadb.options' => [
-            // Standings are written as files that the server reads (App\Intake\Bulk).
-            PDO::MYSQL_ATTR_LOCAL_INFILE => true,
-            // One way to the server for a question instead of two; no statement is asked twice on one connection.
-            PDO::ATTR_EMULATE_PREPARES => true,
-            PDO::MYSQL_ATTR_MULTI_STATEMENTS => false,
-        ]]);
+        config(['database.connections.mariadb.isolation_level' => 'READ COMMITTED',
+            'database.connections.mariadb.options' => [
+                // Standings are written as files that the server reads (App\Intake\Bulk).
+                PDO::MYSQL_ATTR_LOCAL_INFILE => true,
+                // One way to the server for a question instead of two; no statement is asked twice on one connection.
+                PDO::ATTR_EMULATE_PREPARES => true,
+                PDO::MYSQL_ATTR_MULTI_STATEMENTS => false,
+            ]]);
     }
 
     public function boot(): void
@@ -38,9 +39,11 @@ final class AppServiceProvider extends ServiceProvider
         Clock::apply();
         Queue::before(fn () => Clock::apply());
         Queue::looping(fn () => Clock::apply());
-        // The address as the database compares it, whatever its accents and capitals; and whoever tries one after the other.
+        // The address as the database compares it, whatever its accents and capitals; and whoever tries one after the
+        // other.
         RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(6)->by('address|'.Fold::line((string) $request->string('email')->limit(190)).'|'.$request->ip()),
+            Limit::perMinute(6)
+                ->by('address|'.Fold::line((string) $request->string('email')->limit(190)).'|'.$request->ip()),
             Limit::perMinute(40)->by('network|'.$request->ip()),
         ]);
     }

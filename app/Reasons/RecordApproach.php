@@ -24,11 +24,20 @@ use Carbon\CarbonImmutable;
 final class RecordApproach
 {
     /** @param  array{kind: ApproachKind, next_step: string|null, next_step_on: string|null}  $how */
-    public static function record(array $how, Offer $offer, Account $account, ?Contact $contact, User $by, ?Reason $reason): Approach
-    {
+    public static function record(
+        array $how,
+        Offer $offer,
+        Account $account,
+        ?Contact $contact,
+        User $by,
+        ?Reason $reason,
+    ): Approach {
         $approach = Approach::query()->create($how + [
-            'offer_id' => $offer->id, 'account_id' => $account->id, 'contact_id' => $contact?->id, 'reason_id' => $reason?->id,
-            'user_id' => $by->id, 'made_at' => now(), 'snapshot' => Snapshot::of($offer, $account->id, CarbonImmutable::now()),
+            'offer_id' => $offer->id, 'account_id' => $account->id, 'contact_id' => $contact?->id,
+            'reason_id' => $reason?->id,
+            'user_id' => $by->id,
+            'made_at' => now(),
+            'snapshot' => Snapshot::of($offer, $account->id, CarbonImmutable::now()),
         ]);
         Indexes::changed([$account->id]);
         if ($contact !== null) {
@@ -38,15 +47,28 @@ final class RecordApproach
         return $approach;
     }
 
-    /** The reason of an approach that was made straight from a screen; null where its words rest on nothing that is known. */
-    public static function reasonFor(Offer $offer, Account $account, ?Contact $contact, User $by, string $words, string $channel): ?Reason
-    {
-        $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->first();
+    /**
+     * The reason of an approach that was made straight from a screen; null where its words rest on nothing that is
+     * known.
+     */
+    public static function reasonFor(
+        Offer $offer,
+        Account $account,
+        ?Contact $contact,
+        User $by,
+        string $words,
+        string $channel,
+    ): ?Reason {
+        $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)
+            ->first();
         if ($standing === null || $words === '') {
             return null;
         }
         $signals = Signal::query()->with('contact')->where('account_id', $account->id)->ofOffer($offer)->get();
-        $lines = Drafts::restsOn($contact, SignalLine::of($standing, $signals, RuleBook::catalogueOf($standing->ruleSet)));
+        $lines = Drafts::restsOn(
+            $contact,
+            SignalLine::of($standing, $signals, RuleBook::catalogueOf($standing->ruleSet)),
+        );
         $facts = $lines === [] ? array_slice(UndatedFacts::of($account), 0, 1) : [];
 
         return $lines === [] && $facts === [] ? null : RecordReason::record(

@@ -23,20 +23,42 @@ final class RecordReason
      * @param  list<SignalLine>  $lines  the signals that the words mention
      * @param  list<string>  $facts  facts that the words mention
      */
-    public static function record(Offer $offer, Account $account, ?Contact $contact, User $by, Standing $standing, string $words, ?string $channel, array $lines, array $facts): Reason
-    {
-        $catalogue = RuleBook::catalogueOf($offer->rules ?? throw new \LogicException('An offer without rules has no reasons.'));
+    public static function record(
+        Offer $offer,
+        Account $account,
+        ?Contact $contact,
+        User $by,
+        Standing $standing,
+        string $words,
+        ?string $channel,
+        array $lines,
+        array $facts,
+    ): Reason {
+        $catalogue = RuleBook::catalogueOf(
+            $offer->rules ?? throw new \LogicException('An offer without rules has no reasons.'),
+        );
 
         return Reason::query()->create([
-            'offer_id' => $offer->id, 'account_id' => $account->id, 'contact_id' => $contact?->id, 'user_id' => $by->id, 'words' => $words, 'channel' => $channel,
-            'expires_on' => self::expiry($standing, array_map(fn (SignalLine $line): CarbonImmutable => $line->freshUntil($catalogue), $lines)),
+            'offer_id' => $offer->id, 'account_id' => $account->id, 'contact_id' => $contact?->id, 'user_id' => $by->id,
+            'words' => $words, 'channel' => $channel,
+            'expires_on' => self::expiry(
+                $standing,
+                array_map(fn (SignalLine $line): CarbonImmutable => $line->freshUntil($catalogue), $lines),
+            ),
             'evidence' => [
                 'account' => ['name' => $account->name, 'domain' => $account->domain],
                 'contact' => $contact === null ? null : ['name' => $contact->name(), 'title' => $contact->title],
-                'standing' => ['priority' => $standing->priority, 'fit' => $standing->fit, 'push' => $standing->push, 'access' => $standing->access, 'act_by' => $standing->act_by?->toDateString(), 'rules' => $standing->rule_set_id],
+                'standing' => [
+                    'priority' => $standing->priority, 'fit' => $standing->fit, 'push' => $standing->push,
+                    'access' => $standing->access, 'act_by' => $standing->act_by?->toDateString(),
+                    'rules' => $standing->rule_set_id,
+                ],
                 'signals' => array_map(fn (SignalLine $line): array => [
-                    'id' => $line->signal->id, 'kind' => $line->kind->value, 'title' => $line->signal->title, 'occurred_at' => $line->signal->occurred_at->toIso8601ZuluString(),
-                    'source' => $line->signal->source, 'quote' => $line->signal->quote, 'link' => $line->signal->link, 'freshness' => $line->freshness, 'push' => $line->push, 'fresh_until' => $line->freshUntil($catalogue)->toDateString(),
+                    'id' => $line->signal->id, 'kind' => $line->kind->value, 'title' => $line->signal->title,
+                    'occurred_at' => $line->signal->occurred_at->toIso8601ZuluString(),
+                    'source' => $line->signal->source, 'quote' => $line->signal->quote, 'link' => $line->signal->link,
+                    'freshness' => $line->freshness, 'push' => $line->push,
+                    'fresh_until' => $line->freshUntil($catalogue)->toDateString(),
                 ], $lines),
                 'facts' => $facts,
             ],

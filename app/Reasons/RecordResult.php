@@ -22,15 +22,28 @@ use Luftig\Core\Reach\ChannelType;
 /** Records what came of an approach, and corrects the facts where the result says so (rule 19). */
 final class RecordResult
 {
-    public static function record(Approach $approach, Result $result, User $by, ?CarbonImmutable $later = null, ?string $instead = null): void
-    {
+    public static function record(
+        Approach $approach,
+        Result $result,
+        User $by,
+        ?CarbonImmutable $later = null,
+        ?string $instead = null,
+    ): void {
         DB::transaction(function () use ($approach, $result, $by, $later, $instead): void {
-            $approach->update(['result' => $result, 'result_at' => now(), 'later_on' => $result === Result::Later ? $later : null, 'instead' => $result === Result::WrongPerson ? $instead : null]);
+            $approach->update([
+                'result' => $result,
+                'result_at' => now(),
+                'later_on' => $result === Result::Later ? $later : null,
+                'instead' => $result === Result::WrongPerson ? $instead : null,
+            ]);
             $contact = $approach->contact;
             if ($contact !== null) {
                 match ($result) {
-                    Result::Bounced => Channel::query()->where('contact_id', $contact->id)->where('type', ChannelType::Email)->where('state', '<>', AddressState::Shared)->update(['state' => AddressState::Invalid]),
-                    Result::Left => Position::query()->where('contact_id', $contact->id)->whereNull('until')->update(['until' => today()]),
+                    Result::Bounced => Channel::query()->where('contact_id', $contact->id)
+                        ->where('type', ChannelType::Email)->where('state', '<>', AddressState::Shared)
+                        ->update(['state' => AddressState::Invalid]),
+                    Result::Left => Position::query()->where('contact_id', $contact->id)->whereNull('until')
+                        ->update(['until' => today()]),
                     default => null,
                 };
             }
@@ -44,7 +57,10 @@ final class RecordResult
         });
     }
 
-    /** For good; an entry that has ended, or ends, or gives another reason, does not stand in the way of what the person asked. */
+    /**
+     * For good; an entry that has ended, or ends, or gives another reason, does not stand in the way of what the person
+     * asked.
+     */
     private static function keepOut(Contact $contact, Result $result, User $by): void
     {
         $entries = KeepOut::query()->where('type', KeepOutType::Contact)->where('contact_id', $contact->id);

@@ -15,7 +15,10 @@ final class PasswordBytes implements ValidationRule
     public function validate(string $attribute, mixed $value, Closure $fail): void
     {
         if (is_string($value) && (strlen($value) > self::MOST || str_contains($value, "\0"))) {
-            $fail('A password has at most '.self::MOST.' bytes (a letter with an accent is two), all of them of a keyboard.');
+            $fail(
+                'A password has at most '.self::MOST
+                    .' bytes (a letter with an accent is two), all of them of a keyboard.',
+            );
         }
     }
 }

@@ -41,26 +41,54 @@ final class FactsReader
      */
     public function read(string $which): Generator
     {
-        $industries = $this->grouped("SELECT account_id, code FROM account_industry WHERE {$this->on($which)} AND code IS NOT NULL ORDER BY account_id, position");
-        $technologies = $this->grouped("SELECT account_id, name FROM account_technology JOIN technologies ON technologies.id = technology_id WHERE {$this->on($which)} ORDER BY account_id");
+        $industries = $this->grouped(
+            "SELECT account_id, code FROM account_industry WHERE {$this->on($which)} AND code IS NOT NULL ORDER BY "
+                .'account_id, position',
+        );
+        $technologies = $this->grouped(
+            'SELECT account_id, name FROM account_technology JOIN technologies ON technologies.id = technology_id '
+                ."WHERE {$this->on($which)} ORDER BY account_id",
+        );
         $contacts = $this->contacts($which);
         [$series, $marks] = $this->signals($which);
         $removed = [];
-        foreach ($this->rows("SELECT account_id, offer_id, contact_id FROM group_places WHERE {$this->on($which)} AND removed = 1") as $row) {
+        foreach (
+            $this->rows(
+                "SELECT account_id, offer_id, contact_id FROM group_places WHERE {$this->on($which)} AND removed = 1",
+            ) as $row
+        ) {
             $removed[$row[0]][$row[1]][$row[2]] = true;
         }
         $dropped = [];
-        foreach ($this->rows("SELECT account_id, offer_id, name FROM decisions JOIN users ON users.id = user_id WHERE {$this->on($which)} AND decision = 'dropped'") as $row) {
+        foreach (
+            $this->rows(
+                'SELECT account_id, offer_id, name FROM decisions JOIN users ON users.id = user_id WHERE '
+                    ."{$this->on($which)} AND decision = 'dropped'",
+            ) as $row
+        ) {
             $dropped[$row[0]][$row[1]] = $row[2];
         }
         $customers = [];
-        foreach ($this->rows("SELECT account_id, since FROM customer_periods WHERE {$this->on($which)} AND (since IS NULL OR since <= '{$this->now->toDateString()}') AND (until IS NULL OR until >= '{$this->now->toDateString()}')") as $row) {
-            $customers[$row[0]] = $row[1] === null ? 'customer' : 'customer since '.CarbonImmutable::parse($row[1])->format('j M Y');
+        foreach (
+            $this->rows(
+                "SELECT account_id, since FROM customer_periods WHERE {$this->on($which)} AND (since IS NULL OR "
+                    ."since <= '{$this->now->toDateString()}') AND (until IS NULL OR until >= "
+                    ."'{$this->now->toDateString()}')",
+            ) as $row
+        ) {
+            $customers[$row[0]] = $row[1] === null
+                ? 'customer'
+                : 'customer since '.CarbonImmutable::parse($row[1])->format('j M Y');
         }
 
-        foreach ($this->rows('SELECT a.id, domain, status, headcount, revenue, growth, sites, country, region, postal_code, latitude, longitude, keywords, description
-            FROM accounts a LEFT JOIN places p ON p.account_id = a.id AND p.headquarters = 1 WHERE merged_into IS NULL AND '.str_replace('`id`', 'a.id', $which).' ORDER BY a.id') as $row) {
-            [$id, $domain, $status, $headcount, $revenue, $growth, $sites, $country, $region, $postalCode, $latitude, $longitude, $keywords, $description] = $row;
+        foreach ($this->rows('SELECT a.id, domain, status, headcount, revenue, growth, sites, country, region,
+            postal_code, latitude, longitude, keywords, description
+            FROM accounts a LEFT JOIN places p ON p.account_id = a.id AND p.headquarters = 1 WHERE merged_into IS NULL
+                AND '.str_replace('`id`', 'a.id', $which).' ORDER BY a.id') as $row) {
+            [
+                $id, $domain, $status, $headcount, $revenue, $growth, $sites, $country, $region, $postalCode, $latitude,
+                $longitude, $keywords, $description,
+            ] = $row;
             yield $id => new StandingFacts(
                 $id,
                 $customers[$id] ?? $status ?? $this->barred->account($id, $domain),
@@ -86,14 +114,23 @@ final class FactsReader
         }
     }
 
-    /** @return array{array<int, array<int, array<string, Series>>>, array<int, array<int, array{int|null, int}>>} account → offer (0: all) → kind → its signals; account → signal → whose, and whom it concerns */
+    /**
+     * @return array{array<int, array<int, array<string, Series>>>, array<int, array<int, array{int|null, int}>>}
+     *     account → offer (0: all) → kind → its signals; account → signal → whose, and whom it concerns
+     */
     private function signals(string $which): array
     {
         $all = $own = $marks = [];
         $account = $kind = null;
         $ids = $times = $worth = $since = [];
         // The order is that of the index signals_reading, which holds all that is asked.
-        foreach ($this->rows("SELECT account_id, kind, UNIX_TIMESTAMP(occurred_at), strength * confidence, UNIX_TIMESTAMP(since), id, contact_id, concerns, offer_id FROM signals FORCE INDEX (signals_reading) WHERE {$this->on($which)} ORDER BY account_id, kind, occurred_at") as $row) {
+        foreach (
+            $this->rows(
+                'SELECT account_id, kind, UNIX_TIMESTAMP(occurred_at), strength * confidence, '
+                    .'UNIX_TIMESTAMP(since), id, contact_id, concerns, offer_id FROM signals FORCE INDEX '
+                    ."(signals_reading) WHERE {$this->on($which)} ORDER BY account_id, kind, occurred_at",
+            ) as $row
+        ) {
             if ($row[6] !== null || $row[7] !== 0) {
                 $marks[$row[0]][$row[5]] = [$row[6], $row[7]];
             }
@@ -150,10 +187,19 @@ final class FactsReader
         }
         usort($entries, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
-        return new Series($this->kinds[$kind], array_column($entries, 1), array_column($entries, 0), array_column($entries, 2), array_filter(array_column($entries, 3), static fn (float|int|null $since): bool => $since !== null));
+        return new Series(
+            $this->kinds[$kind],
+            array_column($entries, 1),
+            array_column($entries, 0),
+            array_column($entries, 2),
+            array_filter(array_column($entries, 3), static fn (float|int|null $since): bool => $since !== null),
+        );
     }
 
-    /** @return array<int, list<array{int, int, string, float}>> account → contacts that are not kept out: id, reading, title, access */
+    /**
+     * @return array<int, list<array{int, int, string, float}>> account → contacts that are not kept out: id, reading,
+     *     title, access
+     */
     private function contacts(string $which): array
     {
         $contacts = [];
@@ -162,7 +208,13 @@ final class FactsReader
         $value = $some ? 'value' : 'NULL';
         $last = $account = $reading = $title = null;
         $channels = [];
-        foreach ($this->rows("SELECT c.account_id, c.id, reading, title, type, $value, state, chance, UNIX_TIMESTAMP(active_at) FROM contacts c LEFT JOIN channels ON contact_id = c.id WHERE {$this->on($which, 'c.account_id')} AND merged_into IS NULL ORDER BY c.account_id, c.id") as $row) {
+        foreach (
+            $this->rows(
+                "SELECT c.account_id, c.id, reading, title, type, $value, state, chance, UNIX_TIMESTAMP(active_at) "
+                    .'FROM contacts c LEFT JOIN channels ON contact_id = c.id WHERE '
+                    ."{$this->on($which, 'c.account_id')} AND merged_into IS NULL ORDER BY c.account_id, c.id",
+            ) as $row
+        ) {
             if ($row[1] !== $last) {
                 if ($last !== null) {
                     $contacts[$account][] = [$last, $reading, $title, $this->access($channels)];
@@ -178,7 +230,12 @@ final class FactsReader
             if ($row[4] === null || $some && $row[5] !== null && $this->barred->address($row[5]) !== null) {
                 continue;
             }
-            $channels[] = $row[7] === null && $row[8] === null ? $row[4].'|'.$row[6] : new Channel(ChannelType::from($row[4]), AddressState::from($row[6]), $row[7], $row[8] === null ? null : max(0, $now - $row[8]) / 86400);
+            $channels[] = $row[7] === null && $row[8] === null ? $row[4].'|'.$row[6] : new Channel(
+                ChannelType::from($row[4]),
+                AddressState::from($row[6]),
+                $row[7],
+                $row[8] === null ? null : max(0, $now - $row[8]) / 86400,
+            );
         }
         if ($last !== null) {
             $contacts[$account][] = [$last, $reading, $title, $this->access($channels)];

@@ -20,8 +20,14 @@ use Luftig\Core\Signal\RoleOfInterest;
 final readonly class RuleBook
 {
     /** @param  list<RoleOfInterest>  $interests */
-    private function __construct(public int $offer, public int $ruleSet, public TargetProfile $profile, public Catalogue $catalogue, public BuyerRoles $roles, public array $interests)
-    {
+    private function __construct(
+        public int $offer,
+        public int $ruleSet,
+        public TargetProfile $profile,
+        public Catalogue $catalogue,
+        public BuyerRoles $roles,
+        public array $interests,
+    ) {
     }
 
     /** @throws Mistake with a sentence, where the rules cannot be used */
@@ -41,7 +47,10 @@ final readonly class RuleBook
     {
         $role = new RoleOfInterest(
             $input->string('name'),
-            $input->optionalQuery('title_query') ?? throw Mistake::at($input->place('title_query'), 'A role of interest needs a query that finds its titles.'),
+            $input->optionalQuery('title_query') ?? throw Mistake::at(
+                $input->place('title_query'),
+                'A role of interest needs a query that finds its titles.',
+            ),
             $input->optionalQuery('text_query'),
             $input->functions('functions'),
         );
@@ -59,7 +68,11 @@ final readonly class RuleBook
      */
     private static function each(array $stored, string $place, callable $make): array
     {
-        return array_map(static fn (array $one, int $i): mixed => $make(Input::of($one, "{$place}[$i]")), $stored, array_keys($stored));
+        return array_map(
+            static fn (array $one, int $i): mixed => $make(Input::of($one, "{$place}[$i]")),
+            $stored,
+            array_keys($stored),
+        );
     }
 
     /** The kinds of signals as the rules have them, where nothing else of the rules is wanted. */

@@ -43,7 +43,20 @@ final readonly class SignalLine
         foreach ($standing->lines as [$id, $kind, $freshness, $novelty, $place, $push, $share]) {
             if (isset($byId[$id])) {
                 $kind = Kind::from($kind);
-                $lines[] = new self($byId[$id], $kind, $freshness, $novelty, (int) $place, $push, $share, $catalogue->of($kind)->stage(($standing->computed_at->getTimestamp() - $byId[$id]->occurred_at->getTimestamp()) / 86400), Points::ofPush($standing->fit, $push), $catalogue->of($kind)->weight);
+                $lines[] = new self(
+                    $byId[$id],
+                    $kind,
+                    $freshness,
+                    $novelty,
+                    (int) $place,
+                    $push,
+                    $share,
+                    $catalogue->of($kind)->stage(
+                        ($standing->computed_at->getTimestamp() - $byId[$id]->occurred_at->getTimestamp()) / 86400,
+                    ),
+                    Points::ofPush($standing->fit, $push),
+                    $catalogue->of($kind)->weight,
+                );
             }
         }
 
@@ -70,6 +83,7 @@ final readonly class SignalLine
     /** The first day on which it is no longer fresh. */
     public function freshUntil(Catalogue $catalogue): CarbonImmutable
     {
-        return CarbonImmutable::parse($this->signal->occurred_at)->addSeconds((int) ceil($catalogue->of($this->kind)->freshAge * 86400))->addDay()->startOfDay();
+        return CarbonImmutable::parse($this->signal->occurred_at)
+            ->addSeconds((int) ceil($catalogue->of($this->kind)->freshAge * 86400))->addDay()->startOfDay();
     }
 }

@@ -15,7 +15,11 @@ final class Snapshot
     /** @return array{fit: float, access: float, kinds: array<string, float>, priority: float|null} */
     public static function of(Offer $offer, int $account, CarbonImmutable $at): array
     {
-        return self::at(RuleBook::of($offer->rules ?? throw new \LogicException('An offer without rules is not approached for.')), $account, $at);
+        return self::at(
+            RuleBook::of($offer->rules ?? throw new \LogicException('An offer without rules is not approached for.')),
+            $account,
+            $at,
+        );
     }
 
     /** @return array{fit: float, access: float, kinds: array<string, float>, priority: float|null} */
@@ -27,7 +31,11 @@ final class Snapshot
             $access = Standings::people($book, $facts, $timing)->access;
             $kinds = [];
             foreach ($timing->signals as $signal) {
-                $part = $book->catalogue->of($signal->kind)->counts->sign() * $signal->worth * $signal->freshness * $signal->novelty * .5 ** (int) $signal->place;
+                $part = $book->catalogue->of($signal->kind)->counts->sign()
+                    * $signal->worth
+                    * $signal->freshness
+                    * $signal->novelty
+                    * .5 ** (int) $signal->place;
                 $kinds[$signal->kind->value] = ($kinds[$signal->kind->value] ?? 0.0) + $fit * $part;
             }
             $priority = $timing->hasReason() ? Points::of($fit, $timing->push, $access)->priority() : null;

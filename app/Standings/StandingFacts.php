@@ -12,8 +12,10 @@ final readonly class StandingFacts
 {
     /**
      * @param  string|null  $barred  why it is kept out, whatever the offer
-     * @param  list<array{int, int, string, float}>  $contacts  id, reading of the title, title, access; none that is kept out
-     * @param  array<int, array<string, Series>>  $series  offer → its signals by kind; 0 for every offer that has none of its own
+     * @param  list<array{int, int, string, float}>  $contacts  id, reading of the title, title, access; none that is
+     *     kept out
+     * @param  array<int, array<string, Series>>  $series  offer → its signals by kind; 0 for every offer that has none
+     *     of its own
      * @param  array<int, array{int|null, int}>  $marks  signal → whose own it is, and which functions it concerns
      * @param  array<int, string>  $dropped  offer → who dropped it there
      * @param  array<int, array<int, true>>  $removed  offer → contacts who were taken out of the buying group by hand
@@ -41,7 +43,9 @@ final readonly class StandingFacts
     {
         $removed = $this->removed[$offer] ?? [];
 
-        return $removed === [] ? $this->contacts : array_values(array_filter($this->contacts, static fn (array $contact): bool => ! isset($removed[$contact[0]])));
+        return $removed === [] ? $this->contacts : array_values(
+            array_filter($this->contacts, static fn (array $contact): bool => ! isset($removed[$contact[0]])),
+        );
     }
 
     public function isAssociation(): bool

@@ -34,8 +34,10 @@ final class Standings
     private const WORKERS = 2;
 
     private const COLUMNS = [
-        'offer_id', 'account_id', 'rule_set_id', 'state', 'cause', 'fit', 'fit_low', 'fit_high', 'coverage', 'push', 'access',
-        'points', 'priority', 'moved', 'act_by', 'criteria', 'lines', 'contacts', 'best_contact', 'signs_off', 'shapes', 'champion', 'user', 'next_door', 'computed_at',
+        'offer_id', 'account_id', 'rule_set_id', 'state', 'cause', 'fit', 'fit_low', 'fit_high', 'coverage', 'push',
+        'access',
+        'points', 'priority', 'moved', 'act_by', 'criteria', 'lines', 'contacts', 'best_contact', 'signs_off', 'shapes',
+        'champion', 'user', 'next_door', 'computed_at',
     ];
 
     /** Computes the accounts whose facts changed since they were computed last. */
@@ -107,7 +109,10 @@ final class Standings
         $last = (int) Account::query()->max('id');
         for ($from = 1; $from <= $last; $from += self::CHUNK) {
             foreach ($reader->read("`id` BETWEEN $from AND ".($from + self::CHUNK - 1)) as $id => $facts) {
-                yield $id => array_combine(self::COLUMNS, $this->row($book, $facts, $now->getTimestamp(), $now->toDateTimeString()));
+                yield $id => array_combine(
+                    self::COLUMNS,
+                    $this->row($book, $facts, $now->getTimestamp(), $now->toDateTimeString()),
+                );
             }
         }
     }
@@ -116,7 +121,8 @@ final class Standings
     private function store(array $books, string $which, bool $clear = true): void
     {
         DB::transaction(function () use ($books, $which, $clear): void {
-            // Whoever changes facts marks the account in the same transaction. With the rows locked and the marks gone before
+            // Whoever changes facts marks the account in the same transaction. With the rows locked and the marks gone
+            // before
             // anything is read, a change either is read below or waits for the row and marks it after this.
             DB::select("SELECT id FROM accounts WHERE $which FOR UPDATE");
             if ($clear) {
@@ -160,18 +166,26 @@ final class Standings
             $pulse = Pulse::of($book->catalogue, $series, $time, back: 7);
             $actBy = $pulse->actBy();
             $before = $pulse->at($time - 7 * 86400);
-            $moved = $before > 0 ? $points->priority() - Points::of($fit->value, $before, $people->access)->priority() : null;
+            $moved = $before > 0
+                ? $points->priority() - Points::of($fit->value, $before, $people->access)->priority()
+                : null;
         }
         $lines = [];
         foreach ($timing->signals as $signal) {
-            $lines[] = [$signal->id, $signal->kind->value, $signal->freshness, $signal->novelty, $signal->place, $signal->push, $signal->share];
+            $lines[] = [
+                $signal->id, $signal->kind->value, $signal->freshness, $signal->novelty, $signal->place, $signal->push,
+                $signal->share,
+            ];
         }
 
         $contacts = [];
         $number = array_flip(array_map(spl_object_id(...), $book->roles->roles));
         $parts = array_fill_keys(array_column(Part::cases(), 'value'), 0);
         foreach ($people->contacts as $contact) {
-            $contacts[] = [$contact->id, round($contact->priority, 2), $contact->part->value, $contact->role->isInRole() ? $number[spl_object_id($contact->role->buyerRole)] : null];
+            $contacts[] = [
+                $contact->id, round($contact->priority, 2), $contact->part->value,
+                $contact->role->isInRole() ? $number[spl_object_id($contact->role->buyerRole)] : null,
+            ];
             $parts[$contact->part->value]++;
         }
 
@@ -181,7 +195,8 @@ final class Standings
             $points->total(), $state === StandingState::Ranked ? $points->priority() : null, $moved,
             $actBy === null ? null : gmdate('Y-m-d', $actBy * 86400),
             json_encode($fit->memberships, JSON_THROW_ON_ERROR), json_encode($lines, JSON_THROW_ON_ERROR),
-            json_encode($contacts, JSON_THROW_ON_ERROR), $contacts[0][1] ?? null, $parts['signs_off'], $parts['shapes'], $parts['champion'], $parts['user'], $parts['next_door'], $stamp,
+            json_encode($contacts, JSON_THROW_ON_ERROR), $contacts[0][1] ?? null, $parts['signs_off'], $parts['shapes'],
+            $parts['champion'], $parts['user'], $parts['next_door'], $stamp,
         ];
     }
 
@@ -194,14 +209,23 @@ final class Standings
             $pushes[] = [$signal->push, $contact, $concerns, $signal->kind->isEngagement()];
         }
 
-        return ContactRanking::of($book->roles, $facts->contactsFor($book->offer), new ContactPush($pushes), $facts->account->country, $facts->account->headcount, $facts->isAssociation());
+        return ContactRanking::of(
+            $book->roles,
+            $facts->contactsFor($book->offer),
+            new ContactPush($pushes),
+            $facts->account->country,
+            $facts->account->headcount,
+            $facts->isAssociation(),
+        );
     }
 
     /** @return list<RuleBook> */
     private function books(?Offer $offer = null): array
     {
-        return Offer::query()->when($offer !== null, fn ($query) => $query->whereKey($offer?->id))->orderBy('id')->with('rules')->get()
+        return Offer::query()->when($offer !== null, fn ($query) => $query->whereKey($offer?->id))->orderBy('id')
+            ->with('rules')->get()
             ->filter(fn (Offer $one): bool => $one->rules !== null)
-            ->map(fn (Offer $one): RuleBook => RuleBook::of($one->rules ?? throw new \LogicException('filtered above')))->values()->all();
+            ->map(fn (Offer $one): RuleBook => RuleBook::of($one->rules ?? throw new \LogicException('filtered above')))
+            ->values()->all();
     }
 }

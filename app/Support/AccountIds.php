@@ -22,7 +22,8 @@ final class AccountIds
         }
 
         // What comes in for an account that was merged belongs to the one that was kept.
-        return DB::table('accounts')->whereIn('domain', array_keys($domains))->selectRaw('COALESCE(merged_into, id) AS id, domain')->pluck('id', 'domain')->all();
+        return DB::table('accounts')->whereIn('domain', array_keys($domains))
+            ->selectRaw('COALESCE(merged_into, id) AS id, domain')->pluck('id', 'domain')->all();
     }
 
     /** @param  array<int>  $ids */

@@ -53,7 +53,9 @@ final class Bulk
                 if ($value === null) {
                     $row[$i] = '\N';
                 } elseif (is_string($value)) {
-                    $row[$i] = strpbrk($value, "\\\t\n\r\0") === false ? $value : strtr($value, ['\\' => '\\\\', "\t" => '\t', "\n" => '\n', "\r" => '\r', "\0" => '\0']);
+                    $row[$i] = strpbrk($value, "\\\t\n\r\0") === false
+                        ? $value
+                        : strtr($value, ['\\' => '\\\\', "\t" => '\t', "\n" => '\n', "\r" => '\r', "\0" => '\0']);
                 } elseif ($value === false) {
                     $row[$i] = '0';
                 }
@@ -65,7 +67,11 @@ final class Bulk
             file_put_contents($file, $text);
             $pdo = DB::connection()->getPdo();
             $names = '`'.implode('`, `', $columns).'`';
-            $taken = $pdo->exec('LOAD DATA LOCAL INFILE '.$pdo->quote($file)." $how INTO TABLE `$table` CHARACTER SET utf8mb4 FIELDS TERMINATED BY '\\t' ESCAPED BY '\\\\' LINES TERMINATED BY '\\n' ($names)");
+            $taken = $pdo->exec(
+                'LOAD DATA LOCAL INFILE '.$pdo->quote($file)
+                    ." $how INTO TABLE `$table` CHARACTER SET utf8mb4 FIELDS TERMINATED BY '\\t' ESCAPED BY '\\\\' "
+                    ."LINES TERMINATED BY '\\n' ($names)",
+            );
             // LOCAL makes the server pass over what breaks a key, where a statement would fail.
             if ($how === '' && $taken !== count($rows)) {
                 throw new LostRows('Of '.count($rows)." rows for $table the database took $taken.");
@@ -75,7 +81,8 @@ final class Bulk
                 throw new LostRows("A row for $table does not fit: $cut.");
             }
         } catch (Throwable $e) {
-            // After a load that broke, the connection may be out of step and hold its locks; it ends here, and so do they.
+            // After a load that broke, the connection may be out of step and hold its locks; it ends here, and so do
+            // they.
             unset($pdo);
             DB::disconnect();
             throw $e;
@@ -84,7 +91,10 @@ final class Bulk
         }
     }
 
-    /** LOCAL also makes the server shorten what is too long and only warn of it; digits after a decimal point are a note. */
+    /**
+     * LOCAL also makes the server shorten what is too long and only warn of it; digits after a decimal point are a
+     * note.
+     */
     private static function firstCut(PDO $pdo): ?string
     {
         $statement = $pdo->query('SHOW WARNINGS');

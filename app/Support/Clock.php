@@ -13,7 +13,9 @@ final class Clock
     public static function apply(): void
     {
         $file = config('luftig.clock_file');
-        $text = app()->isProduction() || app()->runningUnitTests() || ! is_file($file) ? null : trim((string) file_get_contents($file));
+        $text = app()->isProduction() || app()->runningUnitTests() || ! is_file($file)
+            ? null
+            : trim((string) file_get_contents($file));
         if ($text !== null || CarbonImmutable::hasTestNow() && ! app()->runningUnitTests()) {
             Carbon::setTestNow($text);
             CarbonImmutable::setTestNow($text);

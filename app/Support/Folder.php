@@ -6,7 +6,9 @@ namespace App\Support;
 
 use RuntimeException;
 
-/** A folder that only we read, made where there is none yet; also when several make it, or the ones above it, at once. */
+/**
+ * A folder that only we read, made where there is none yet; also when several make it, or the ones above it, at once.
+ */
 final class Folder
 {
     /** As many times as folders above may come in between. */

@@ -17,7 +17,9 @@ final class Format
     {
         $text = number_format($value, 2, '.', '');
 
-        return str_starts_with($text, '0.') ? substr($text, 1) : (str_starts_with($text, '-0.') ? '−'.substr($text, 2) : $text);
+        return str_starts_with($text, '0.')
+            ? substr($text, 1)
+            : (str_starts_with($text, '-0.') ? '−'.substr($text, 2) : $text);
     }
 
     /** Signed points with one decimal: +11.0 */
@@ -99,7 +101,8 @@ final class Format
     /** @param  LengthAwarePaginator<int|string, mixed>  $pages */
     public static function pages(LengthAwarePaginator $pages): string
     {
-        return self::number((int) $pages->firstItem()).'–'.self::number((int) $pages->lastItem()).' of '.self::number($pages->total());
+        return self::number((int) $pages->firstItem()).'–'.self::number((int) $pages->lastItem()).' of '
+            .self::number($pages->total());
     }
 
     /** What is known of several things, in a line. */
@@ -155,7 +158,10 @@ final class Format
 
     private static function until(CarbonInterface $time): string
     {
-        return 'in '.self::count(max(1, (int) ceil(($time->getTimestamp() - CarbonImmutable::now()->getTimestamp()) / 86400)), 'day');
+        return 'in '.self::count(
+            max(1, (int) ceil(($time->getTimestamp() - CarbonImmutable::now()->getTimestamp()) / 86400)),
+            'day',
+        );
     }
 
     /** What is left until the act-by day, in words. */

@@ -25,7 +25,10 @@ final class Gazetteer
         DB::transaction(function () use ($file, &$rows, $columns): void {
             while ($file !== false && ($line = gzgets($file)) !== false) {
                 [$name, $country, $region, $latitude, $longitude, $population] = explode("\t", rtrim($line, "\n"));
-                $rows[] = [mb_substr($name, 0, 100), mb_substr(self::fold($name), 0, 100), $country, $region === '' ? null : $region, (float) $latitude, (float) $longitude, (int) $population];
+                $rows[] = [
+                    mb_substr($name, 0, 100), mb_substr(self::fold($name), 0, 100), $country,
+                    $region === '' ? null : $region, (float) $latitude, (float) $longitude, (int) $population,
+                ];
                 if (count($rows) === 1000) {
                     Bulk::insert('cities', $columns, $rows);
                     $rows = [];
@@ -45,7 +48,9 @@ final class Gazetteer
                 ->orderByDesc('population')->limit($country === null ? 2 : 1)->get();
             // Without a country a name that stands for two places says nothing.
             $city = $found->count() === 1 ? $found->first() : null;
-            $this->known[$key] = $city === null ? null : [(float) $city->latitude, (float) $city->longitude, $city->region];
+            $this->known[$key] = $city === null
+                ? null
+                : [(float) $city->latitude, (float) $city->longitude, $city->region];
         }
 
         return $this->known[$key];
@@ -63,10 +68,15 @@ final class Gazetteer
             return [];
         }
         $suggested = [];
-        foreach (City::query()->where('folded', 'like', $folded.'%')->orderByDesc('population')->limit($most)->get() as $city) {
+        foreach (
+            City::query()->where('folded', 'like', $folded.'%')->orderByDesc('population')->limit($most)->get() as $city
+        ) {
             $twice = City::query()->where('folded', $city->folded)->where('country', $city->country)->count() > 1;
-            $name = implode(', ', array_filter([$city->name, $twice ? $city->region : null, Countries::name($city->country)]));
-            $suggested[$name] ??= number_format($city->population).' people'.($city->region === null || $twice ? '' : ', '.$city->region);
+            $name = implode(', ', array_filter(
+                [$city->name, $twice ? $city->region : null, Countries::name($city->country)],
+            ));
+            $suggested[$name] ??= number_format($city->population).' people'
+                .($city->region === null || $twice ? '' : ', '.$city->region);
         }
 
         return $suggested;
@@ -84,8 +94,10 @@ final class Gazetteer
         if ($country !== null) {
             array_pop($parts);
         }
-        $found = City::query()->where('folded', self::fold((string) array_shift($parts)))->when($country !== null, fn ($query) => $query->where('country', $country))
-            ->when($parts !== [], fn ($query) => $query->where('region', implode(', ', $parts)))->orderByDesc('population')->get();
+        $found = City::query()->where('folded', self::fold((string) array_shift($parts)))
+            ->when($country !== null, fn ($query) => $query->where('country', $country))
+            ->when($parts !== [], fn ($query) => $query->where('region', implode(', ', $parts)))
+            ->orderByDesc('population')->get();
 
         return array_values($found->all());
     }

@@ -21,7 +21,8 @@ final class Like
     }
 
     /**
-     * Or a column of plain ASCII, such as a domain, is so; other letters stand in none, and the database refuses to compare them.
+     * Or a column of plain ASCII, such as a domain, is so; other letters stand in none, and the database refuses to
+     * compare them.
      *
      * @template T of Model
      *

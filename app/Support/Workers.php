@@ -41,7 +41,9 @@ final class Workers
         } finally {
             $failed = 0;
             foreach ($children as $child) {
-                $failed += pcntl_waitpid($child, $status) === $child && pcntl_wifexited($status) && pcntl_wexitstatus($status) === 0 ? 0 : 1;
+                $failed += pcntl_waitpid($child, $status) === $child && pcntl_wifexited(
+                    $status,
+                ) && pcntl_wexitstatus($status) === 0 ? 0 : 1;
             }
         }
         if ($failed > 0) {

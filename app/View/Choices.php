@@ -26,7 +26,9 @@ final class Choices
     {
         $choices = [];
         foreach ($cases as $case) {
-            $choices[$case->value] = method_exists($case, 'label') ? $case->label() : str_replace('_', ' ', (string) $case->value);
+            $choices[$case->value] = method_exists($case, 'label')
+                ? $case->label()
+                : str_replace('_', ' ', (string) $case->value);
         }
 
         return $choices;

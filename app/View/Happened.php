@@ -47,7 +47,8 @@ final readonly class Happened
         return match (true) {
             $signal->occurred_at->isFuture() => 'announced',
             $catalogue === null => null,
-            default => $catalogue->of($signal->kind)->stage($signal->occurred_at->diffInSeconds(CarbonImmutable::now()) / 86400)->value,
+            default => $catalogue->of($signal->kind)
+                ->stage($signal->occurred_at->diffInSeconds(CarbonImmutable::now()) / 86400)->value,
         };
     }
 }

@@ -15,8 +15,12 @@ final readonly class Reading
      * @param  int  $phrases  of a pasted list; 0: it is a query
      * @param  list<string>  $hints
      */
-    private function __construct(public ?string $words, public int $phrases = 0, public array $hints = [], public ?string $mistake = null)
-    {
+    private function __construct(
+        public ?string $words,
+        public int $phrases = 0,
+        public array $hints = [],
+        public ?string $mistake = null,
+    ) {
     }
 
     public static function of(string $text): self

@@ -51,7 +51,9 @@ enum Screen: string
     /** @return list<self> */
     public static function navigation(): array
     {
-        return array_values(array_udiff(self::cases(), self::BEHIND_INITIALS, fn (self $a, self $b): int => $a->value <=> $b->value));
+        return array_values(
+            array_udiff(self::cases(), self::BEHIND_INITIALS, fn (self $a, self $b): int => $a->value <=> $b->value),
+        );
     }
 
     /** @return list<self> behind the initials of somebody */

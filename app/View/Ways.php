@@ -30,8 +30,13 @@ final readonly class Ways
     }
 
     /** Before a reason is recorded: that it was done records the reason along. */
-    public static function toAccount(Account $account, ?Contact $contact, string $words, string $subject, EntriesInForce $barred): self
-    {
+    public static function toAccount(
+        Account $account,
+        ?Contact $contact,
+        string $words,
+        string $subject,
+        EntriesInForce $barred,
+    ): self {
         return self::of($contact, $words, $subject, $barred, route('accounts.approach', $account), $contact?->id);
     }
 
@@ -40,15 +45,23 @@ final readonly class Ways
         return self::of($reason->contact, $reason->words, $subject, $barred, route('approaches.store', $reason), null);
     }
 
-    private static function of(?Contact $contact, string $words, string $subject, EntriesInForce $barred, string $records, ?int $to): self
-    {
+    private static function of(
+        ?Contact $contact,
+        string $words,
+        string $subject,
+        EntriesInForce $barred,
+        string $records,
+        ?int $to,
+    ): self {
         $reach = $contact === null || $barred->contact($contact->id) !== null ? null : Reach::of($contact, $barred);
         $email = $reach?->best(ChannelType::Email);
         $phone = $reach?->best(ChannelType::DirectPhone) ?? $reach?->best(ChannelType::Switchboard);
 
         return new self(
             $words,
-            $email === null ? null : 'mailto:'.rawurlencode($email).'?subject='.rawurlencode($subject).'&body='.rawurlencode($words),
+            $email === null
+                ? null
+                : 'mailto:'.rawurlencode($email).'?subject='.rawurlencode($subject).'&body='.rawurlencode($words),
             $phone === null ? null : 'tel:'.preg_replace('/[^\d+]/', '', $phone),
             $reach === null ? null : self::page($contact->profile ?? null),
             $records,

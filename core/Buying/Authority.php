@@ -34,7 +34,8 @@ final readonly class Authority
 
     /**
      * @param  bool  $association  the account is an association (ISIC 94), where boards decide
-     * @param  bool  $known  that the title is read as a specialist where it names no rank: a function, or a query found it
+     * @param  bool  $known  that the title is read as a specialist where it names no rank: a function, or a query found
+     *     it
      * @return self|null null: not eligible, as former positions and assistants are
      */
     public static function of(Title $title, ?int $headcount, bool $association = false, bool $known = false): ?self
@@ -45,7 +46,9 @@ final readonly class Authority
         if (! $title->status->holds()) {
             return null;
         }
-        $seniority = $title->seniority === Seniority::Unknown && ($known || $title->functions !== 0) ? Seniority::Specialist : $title->seniority;
+        $seniority = $title->seniority === Seniority::Unknown && ($known || $title->functions !== 0)
+            ? Seniority::Specialist
+            : $title->seniority;
         [$authority, $accessibility] = self::TABLE[$seniority->rank()][self::sizeClass($headcount)] ?? [0, 1];
 
         return new self($authority, $accessibility);

@@ -71,7 +71,10 @@ final readonly class BuyerRole
     {
         return match (true) {
             ($title->functions & $this->functions) !== 0 => 1.0,
-            $title->has(BusinessFunction::GeneralManagement) => max(self::GENERAL[Authority::sizeClass($headcount)], ($title->functions & $this->neighbours) !== 0 ? self::NEIGHBOUR : self::OTHER),
+            $title->has(BusinessFunction::GeneralManagement) => max(
+                self::GENERAL[Authority::sizeClass($headcount)],
+                ($title->functions & $this->neighbours) !== 0 ? self::NEIGHBOUR : self::OTHER,
+            ),
             ($title->functions & $this->neighbours) !== 0 => self::NEIGHBOUR,
             default => self::OTHER,
         };

@@ -31,14 +31,22 @@ final class BuyerRoles
      * @param  int  $reading  of the title (Title::packed)
      * @param  string  $text  the title as it is written
      */
-    public function of(int $reading, string $text, ?string $country, ?int $headcount, bool $association = false): ?RoleOfContact
-    {
-        $key = $reading.($association ? 'a' : '-').Authority::sizeClass($headcount).($this->looksAtWords ? $country.'|'.$text : '');
+    public function of(
+        int $reading,
+        string $text,
+        ?string $country,
+        ?int $headcount,
+        bool $association = false,
+    ): ?RoleOfContact {
+        $key = $reading.($association ? 'a' : '-').Authority::sizeClass($headcount)
+            .($this->looksAtWords ? $country.'|'.$text : '');
         if (! array_key_exists($key, $this->known)) {
             if (count($this->known) >= self::REMEMBERED) {
                 $this->known = [];
             }
-            $this->known[$key] = RoleOfContact::best($this->roles, Title::unpacked($reading), $text, $country, $headcount, $association);
+            $this->known[$key] = RoleOfContact::best(
+                $this->roles, Title::unpacked($reading), $text, $country, $headcount, $association,
+            );
         }
 
         return $this->known[$key];

@@ -49,7 +49,10 @@ final readonly class Choice
                 $skipped[$contact->id] = $skip;
             }
         }
-        uasort($open, static fn (Choosable $a, Choosable $b): int => $b->priority <=> $a->priority ?: $a->id <=> $b->id);
+        uasort(
+            $open,
+            static fn (Choosable $a, Choosable $b): int => $b->priority <=> $a->priority ?: $a->id <=> $b->id,
+        );
         $weights = array_map(static fn (Choosable $contact): float => (float) $contact->priority, $open);
         $taken = [];
         while (count($taken) < $left && $weights !== []) {
@@ -107,7 +110,11 @@ final readonly class Choice
      */
     private static function withSigner(array $taken, array $open, int $left): array
     {
-        $signs = array_keys(array_filter($open, static fn (Choosable $contact): bool => $contact->part === Part::SignsOff && $contact->priority >= self::ENOUGH));
+        $signs = array_keys(array_filter(
+            $open,
+            static fn (Choosable $contact): bool => $contact->part === Part::SignsOff
+                && $contact->priority >= self::ENOUGH,
+        ));
         if ($left === 0 || $signs === [] || array_intersect($taken, $signs) !== []) {
             return $taken;
         }

@@ -12,7 +12,8 @@ final readonly class Choosable
      * @param  int  $functions  a set
      * @param  bool  $reachable  has a channel or a path
      * @param  bool  $held  until the answers of a trial are in
-     * @param  bool  $about  the account's strongest live signal is about them, and they are eligible with a match of .4 or more
+     * @param  bool  $about  the account's strongest live signal is about them, and they are eligible with a match of .4
+     *     or more
      */
     public function __construct(
         public int|string $id,

@@ -16,7 +16,12 @@ final readonly class PeopleSignal
      * @param  float  $confidence  0–1
      * @param  PositionHeld|null  $from  the position they came from
      */
-    public function __construct(public Kind $kind, public int $day, public float $strength, public float $confidence, public ?PositionHeld $from)
-    {
+    public function __construct(
+        public Kind $kind,
+        public int $day,
+        public float $strength,
+        public float $confidence,
+        public ?PositionHeld $from,
+    ) {
     }
 }

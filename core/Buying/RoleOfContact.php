@@ -8,7 +8,9 @@ use Luftig\Core\Person\BusinessFunction;
 use Luftig\Core\Person\Seniority;
 use Luftig\Core\Person\Title;
 
-/** How far a contact takes part in buying: Role = weight · function match · √(authority · accessibility), 0–1 (rule 8). */
+/**
+ * How far a contact takes part in buying: Role = weight · function match · √(authority · accessibility), 0–1 (rule 8).
+ */
 final readonly class RoleOfContact
 {
     /** From this match on somebody is in a buyer role (rules 5 and 8). */
@@ -35,8 +37,14 @@ final readonly class RoleOfContact
      * @param  string  $text  the title as it is written
      * @return self|null null: not eligible for any
      */
-    public static function best(array $roles, Title $title, string $text, ?string $country, ?int $headcount, bool $association = false): ?self
-    {
+    public static function best(
+        array $roles,
+        Title $title,
+        string $text,
+        ?string $country,
+        ?int $headcount,
+        bool $association = false,
+    ): ?self {
         $best = null;
         foreach ($roles as $role) {
             $found = $role->finds($text, $country);
@@ -70,7 +78,8 @@ final readonly class RoleOfContact
      */
     public function part(?int $headcount, bool $live, float $intro = 0.0): Part
     {
-        $heads = $this->title->seniority === Seniority::Owner || $this->title->seniority === Seniority::Chief && $this->title->has(BusinessFunction::GeneralManagement);
+        $heads = $this->title->seniority === Seniority::Owner
+            || $this->title->seniority === Seniority::Chief && $this->title->has(BusinessFunction::GeneralManagement);
 
         return match (true) {
             $this->authority >= .7 && $this->match >= .5,

@@ -15,8 +15,12 @@ final readonly class CompanyFacts
      * @param  string|null  $domain  any address of it; a free-mail domain says nothing
      * @param  string|null  $country  ISO 3166-1 alpha-2
      */
-    public function __construct(public string $name, ?string $domain = null, ?string $country = null, public ?string $city = null)
-    {
+    public function __construct(
+        public string $name,
+        ?string $domain = null,
+        ?string $country = null,
+        public ?string $city = null,
+    ) {
         $read = $domain === null ? null : Domain::from($domain);
         $this->domain = $read === null || $read->freeMail ? null : $read->name;
         $this->country = $country === null ? null : strtoupper($country);

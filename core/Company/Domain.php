@@ -50,7 +50,10 @@ final readonly class Domain
     /** Letters, digits and inner hyphens in labels of up to 63, and no number at the end (RFC 1035, RFC 1123). */
     private static function isHost(string $host): bool
     {
-        return strlen($host) <= 253 && preg_match('~^(?:[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?\.)+(?!\d+$)[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?$~', $host) === 1;
+        return strlen($host) <= 253 && preg_match(
+            '~^(?:[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?\.)+(?!\d+$)[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?$~',
+            $host,
+        ) === 1;
     }
 
     /** The public suffix and one label more; an unlisted top level is a suffix of one label (publicsuffix.org). */

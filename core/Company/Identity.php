@@ -55,7 +55,11 @@ final readonly class Identity
         }
         $alike = $a->domain !== null && $b->domain !== null ? $equal : $score >= self::ALIKE;
 
-        return new self($alike && ! $otherCountry && ! $otherNumber ? Verdict::Unsure : Verdict::Separate, $score, [...$because, ...$against]);
+        return new self(
+            $alike && ! $otherCountry && ! $otherNumber ? Verdict::Unsure : Verdict::Separate,
+            $score,
+            [...$because, ...$against],
+        );
     }
 
     private static function likeness(CompanyName $a, CompanyName $b): float

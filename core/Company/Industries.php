@@ -10,7 +10,8 @@ use Luftig\Core\Text\Fold;
 final class Industries
 {
     /** Four digits are ISIC's; a fifth, and a letter, are a country's own. Nothing may follow but a name. */
-    private const CODE = '/^\s*(?:(?:ISIC|NACE|SNI|WZ|NAF|SIC|PKD|SBI|TOL|DB)\b\W*)?[A-U]?\s*(\d\d)(?:[. ]?(\d)(?:[. ]?(\d))?)?'
+    private const CODE = '/^\s*(?:(?:ISIC|NACE|SNI|WZ|NAF|SIC|PKD|SBI|TOL|DB)\b\W*)?[A-U]?\s*(\d\d)(?:[. ]?(\d)(?:[. '
+        .']?(\d))?)?'
         .'(?:[. ]?\d{1,2})?\s?[A-Z]?(?=$|\s*[-–:,;]\s*\p{L}|\s+\p{L}{2})/u';
 
     public static function name(string $code): string
@@ -25,7 +26,8 @@ final class Industries
     }
 
     /**
-     * A code as ISIC or a country's own edition of it writes it ("C 23.10", "2310", "23", "2573A", "62010"), or a label.
+     * A code as ISIC or a country's own edition of it writes it ("C 23.10", "2310", "23", "2573A", "62010"), or a
+     * label.
      *
      * @return array{string|null, bool} the part of the tree, and whether that is sure; null where nothing comes near
      */

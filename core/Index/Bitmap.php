@@ -9,7 +9,9 @@ use GMP;
 /** A set of positions from 0, held as one large number. */
 final readonly class Bitmap
 {
-    /** Bytes of a word of the machine, by which numbers are read and written some forty times as fast as byte by byte. */
+    /**
+     * Bytes of a word of the machine, by which numbers are read and written some forty times as fast as byte by byte.
+     */
     private const WORD = 8;
 
     /** Bytes that are looked at together. */
@@ -33,7 +35,13 @@ final readonly class Bitmap
     /** @param  string  $bytes  the lowest position in the lowest bit of the first byte */
     public static function ofBytes(string $bytes): self
     {
-        return new self($bytes === '' ? gmp_init(0) : gmp_import(str_pad($bytes, strlen($bytes) + self::WORD - 1 & -self::WORD, "\0"), self::WORD, GMP_LSW_FIRST | GMP_LITTLE_ENDIAN));
+        return new self(
+            $bytes === '' ? gmp_init(0) : gmp_import(
+                str_pad($bytes, strlen($bytes) + self::WORD - 1 & -self::WORD, "\0"),
+                self::WORD,
+                GMP_LSW_FIRST | GMP_LITTLE_ENDIAN,
+            ),
+        );
     }
 
     /** @param  string  $digits  1 or 0 for each position, the highest first */

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Luftig\Core\Index;
 
 /**
- * A whole number at each place, collected byte by byte: the first bytes of all, the second bytes of all, and so on. The sets that are
- * asked for are cut out of these at the end, a million places at a time, which is many times as fast as setting bit after bit.
+ * A whole number at each place, collected byte by byte: the first bytes of all, the second bytes of all, and so on. The
+ * sets that are
+ * asked for are cut out of these at the end, a million places at a time, which is many times as fast as setting bit
+ * after bit.
  */
 final class ByteColumn
 {
@@ -51,7 +53,11 @@ final class ByteColumn
             for ($digit = 0; $digit < 8 && $this->most >> (8 * $k + $digit) > 0; $digit++) {
                 // The bytes from 0 to 255 have the digit in turns of this length.
                 $turn = 1 << $digit;
-                $digits[] = Bitmap::ofDigits(strtr($reversed, self::bytes(), str_repeat(str_repeat('0', $turn).str_repeat('1', $turn), 128 >> $digit)));
+                $digits[] = Bitmap::ofDigits(strtr(
+                    $reversed,
+                    self::bytes(),
+                    str_repeat(str_repeat('0', $turn).str_repeat('1', $turn), 128 >> $digit),
+                ));
             }
         }
 
@@ -68,7 +74,9 @@ final class ByteColumn
         $reversed = strrev($this->planes[0]);
         $places = [];
         for ($number = 1; $number <= min(255, $this->most); $number++) {
-            $places[$number] = Bitmap::ofDigits(strtr($reversed, self::bytes(), str_repeat('0', $number).'1'.str_repeat('0', 255 - $number)));
+            $places[$number] = Bitmap::ofDigits(
+                strtr($reversed, self::bytes(), str_repeat('0', $number).'1'.str_repeat('0', 255 - $number)),
+            );
         }
 
         return $places;

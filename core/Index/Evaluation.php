@@ -60,7 +60,12 @@ final class Evaluation
 
         return $passages === []
             ? $this->pieces->set("{$of->value}:{$condition->key}:known")
-            : array_reduce($passages, fn (Bitmap $all, Passage $passage): Bitmap => $all->or($this->pieces->set("$field:{$passage->value}:known")), Bitmap::none());
+            : array_reduce(
+                $passages,
+                fn (Bitmap $all, Passage $passage): Bitmap => $all->
+                    or($this->pieces->set("$field:{$passage->value}:known")),
+                Bitmap::none(),
+            );
     }
 
     private function having(string $key, Condition $condition): Bitmap
@@ -77,15 +82,24 @@ final class Evaluation
 
             return $this->pieces->ofLines("v:$key", $lines);
         }
-        $sets = array_map(fn (string $value): Bitmap => $this->ofValue($key, $condition->field, $value), $condition->any);
+        $sets = array_map(
+            fn (string $value): Bitmap => $this->ofValue($key, $condition->field, $value),
+            $condition->any,
+        );
 
-        return array_reduce(array_slice($sets, 1), fn (Bitmap $all, Bitmap $one): Bitmap => $condition->all ? $all->and($one) : $all->or($one), $sets[0] ?? Bitmap::none());
+        return array_reduce(
+            array_slice($sets, 1),
+            fn (Bitmap $all, Bitmap $one): Bitmap => $condition->all ? $all->and($one) : $all->or($one),
+            $sets[0] ?? Bitmap::none(),
+        );
     }
 
     /** Where a value of a field stands. */
     public function ofValue(string $key, Field $field, string $value): Bitmap
     {
-        return $field->isName() ? $this->pieces->ofLines("v:$key", $this->spellings($key, $field)[$field->spelled($value)] ?? []) : $this->pieces->set("$key=$value");
+        return $field->isName()
+            ? $this->pieces->ofLines("v:$key", $this->spellings($key, $field)[$field->spelled($value)] ?? [])
+            : $this->pieces->set("$key=$value");
     }
 
     /** @return array<array-key, list<int>> names → the lines where they stand as somebody wrote them */
@@ -102,7 +116,8 @@ final class Evaluation
     }
 
     /**
-     * Those with a signal, or a position before, of which all parts hold; not known where one would, were the unknown of it so.
+     * Those with a signal, or a position before, of which all parts hold; not known where one would, were the unknown
+     * of it so.
      *
      * @return array{Bitmap, Bitmap} who meets it, and of whom it is known
      */
@@ -125,10 +140,15 @@ final class Evaluation
     private function owners(Entity $of, Bitmap $items, int $times): Bitmap
     {
         if ($of === Entity::PositionBefore) {
-            return (new Slices(Slices::sums($items, Indexer::LEVELS * $this->layout->pages)))->atLeast($times, $this->pieces->set('c:all'));
+            return (new Slices(Slices::sums($items, Indexer::LEVELS * $this->layout->pages)))
+                ->atLeast($times, $this->pieces->set('c:all'));
         }
         $digits = Slices::sums($items, $this->layout->pages);
-        $any = array_reduce($digits, static fn (Bitmap $all, Bitmap $digit): Bitmap => $all->or($digit), Bitmap::none());
+        $any = array_reduce(
+            $digits,
+            static fn (Bitmap $all, Bitmap $digit): Bitmap => $all->or($digit),
+            Bitmap::none(),
+        );
         $found = $times === 1 ? $any : (new Slices($digits))->atLeast($times, $any);
         // What stands on one page of an account is true of all its pages, and is summed over them.
         $accounts = $this->layout->accounts();
@@ -163,7 +183,11 @@ final class Evaluation
             [$low, $high] = [$high === null ? null : $today - $high, $low === null ? null : $today - $low];
         }
 
-        return (new Slices($digits))->between($low === null ? null : $field->scaled($low) + 1, $high === null ? null : $field->scaled($high) + 1, $known);
+        return (new Slices($digits))->between(
+            $low === null ? null : $field->scaled($low) + 1,
+            $high === null ? null : $field->scaled($high) + 1,
+            $known,
+        );
     }
 
     private function found(Condition $condition, Bitmap $known): Bitmap
@@ -172,11 +196,17 @@ final class Evaluation
             return Bitmap::none();
         }
         $field = $condition->field->value;
-        $lines = new LineSets($this->pieces, $field, $condition->field === Field::Words ? Passage::named($condition->which) : []);
+        $lines = new LineSets(
+            $this->pieces,
+            $field,
+            $condition->field === Field::Words ? Passage::named($condition->which) : [],
+        );
         $matching = $condition->query->in($lines);
         $others = $lines->not($matching);
 
-        return $matching->count() <= $others->count() ? $this->pieces->ofLines($field, $matching->positions())->and($known) : $known->without($this->pieces->ofLines($field, $others->positions()));
+        return $matching->count() <= $others->count()
+            ? $this->pieces->ofLines($field, $matching->positions())->and($known)
+            : $known->without($this->pieces->ofLines($field, $others->positions()));
     }
 
     /** @return array{Bitmap, Bitmap} which pages have a place near enough, and which have a place at all */
@@ -187,13 +217,22 @@ final class Evaluation
         $places = $this->pieces->get('places');
         $anySite = $condition->which === 'any';
         $found = [];
-        for ($end = strlen($places), $offset = self::PLACE * self::fromLatitude($places, $latitude - $condition->km * self::DEGREES); $offset < $end; $offset += self::PLACE) {
+        for (
+            $end = strlen($places),
+            $offset = self::PLACE * self::fromLatitude(
+                $places,
+                $latitude - $condition->km * self::DEGREES,
+            ); $offset < $end; $offset += self::PLACE
+        ) {
             /** @var array{lat: float, lon: float, page: int, seat: int} $place */
             $place = unpack('elat/elon/Vpage/Vseat', $places, $offset);
             if ($place['lat'] > $latitude + $condition->km * self::DEGREES) {
                 break;
             }
-            if (($anySite || $place['seat'] === 1) && $centre->distanceTo(new Coordinates($place['lat'], $place['lon'])) <= $condition->km) {
+            if (
+                ($anySite || $place['seat'] === 1)
+                && $centre->distanceTo(new Coordinates($place['lat'], $place['lon'])) <= $condition->km
+            ) {
                 $found[] = $place['page'];
             }
         }

@@ -19,8 +19,13 @@ final class Facets
      * @param  Closure(string): bool|null  $only  which values are of interest
      * @return array<string, int> the most frequent first
      */
-    public static function of(array $found, Field $field, Subject $subject, int $most = PHP_INT_MAX, ?Closure $only = null): array
-    {
+    public static function of(
+        array $found,
+        Field $field,
+        Subject $subject,
+        int $most = PHP_INT_MAX,
+        ?Closure $only = null,
+    ): array {
         $counts = $bounds = $spellings = $asked = [];
         foreach ($found as [$index, $result]) {
             $totals = $index->totals($field);

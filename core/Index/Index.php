@@ -62,7 +62,9 @@ final class Index
         return match ($field->test()) {
             Comparison::Sets => true,
             Comparison::Parts => $this->store->part(($field === Field::Event ? 'e' : 'b').':all', 0, 1) !== '',
-            default => $field === Field::Spending ? $this->knows(Field::Revenue) : $this->store->keys("{$field->of()->value}:{$field->value}:") !== [],
+            default => $field === Field::Spending
+                ? $this->knows(Field::Revenue)
+                : $this->store->keys("{$field->of()->value}:{$field->value}:") !== [],
         };
     }
 
@@ -75,7 +77,16 @@ final class Index
     {
         $prefix = "{$field->of()->value}:{$field->value}:";
 
-        return array_values(array_unique(array_map(static fn (string $key): string => substr($key, strlen($prefix), -strlen(':known')), array_filter($this->store->keys($prefix), static fn (string $key): bool => str_ends_with($key, ':known') && strlen($key) > strlen($prefix.'known')))));
+        return array_values(array_unique(
+            array_map(
+                static fn (string $key): string => substr($key, strlen($prefix), -strlen(':known')),
+                array_filter(
+                    $this->store->keys($prefix),
+                    static fn (string $key): bool => str_ends_with($key, ':known')
+                        && strlen($key) > strlen($prefix.'known'),
+                ),
+            ),
+        ));
     }
 
     /** Everybody there is. */
@@ -83,12 +94,15 @@ final class Index
     {
         $all = $this->pieces->set($subject === Subject::Accounts ? 'a:first' : 'c:all');
 
-        return $this->hidden === null ? $all : $all->without($subject === Subject::Accounts ? $this->hidden : $this->layout->spread($this->hidden));
+        return $this->hidden === null
+            ? $all
+            : $all->without($subject === Subject::Accounts ? $this->hidden : $this->layout->spread($this->hidden));
     }
 
     /**
      * @param  int  $today  days since 1970-01-01
-     * @param  Closure(string): list<int>  $set  ids of a set that is kept outside: of contacts for "contact:…", else of accounts; a name after "!" means all others
+     * @param  Closure(string): list<int>  $set  ids of a set that is kept outside: of contacts for "contact:…", else of
+     *     accounts; a name after "!" means all others
      */
     public function step(Condition $condition, Subject $subject, int $today, Closure $set): Step
     {
@@ -116,7 +130,11 @@ final class Index
      */
     public function totals(Field $field): array
     {
-        return json_decode($this->store->get("n:{$field->of()->value}:{$field->value}") ?? '[]', true, flags: JSON_THROW_ON_ERROR);
+        return json_decode(
+            $this->store->get("n:{$field->of()->value}:{$field->value}") ?? '[]',
+            true,
+            flags: JSON_THROW_ON_ERROR,
+        );
     }
 
     /** How many of those found have a value. */
@@ -232,7 +250,9 @@ final class Index
         $few = $within->count() < self::FEW;
         $codes = $few ? '' : $this->pieces->get("$of:order");
         foreach ($within->positions() as $place) {
-            $order[$place] = $few ? Pieces::number($this->store->part("$of:order", 4 * $place, 4), 0) : Pieces::number($codes, $place);
+            $order[$place] = $few
+                ? Pieces::number($this->store->part("$of:order", 4 * $place, 4), 0)
+                : Pieces::number($codes, $place);
         }
         arsort($order);
         $first = [];

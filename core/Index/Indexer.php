@@ -12,9 +12,12 @@ use Luftig\Core\Search\Passage;
 /**
  * Makes the pieces of an index out of records.
  *
- * An account has as many *pages* as it needs for its contacts, LEVELS on each, and its signals, EVENTS on each; contact j of a page stands at
- * j · pages + page, and so does signal j. So a set of pages becomes the set of all their contacts by repeating it once a level, and a set of
- * signals becomes the set of their pages by laying the levels over each other. Positions that contacts had before stand over the contacts likewise.
+ * An account has as many *pages* as it needs for its contacts, LEVELS on each, and its signals, EVENTS on each; contact
+ * j of a page stands at
+ * j · pages + page, and so does signal j. So a set of pages becomes the set of all their contacts by repeating it once
+ * a level, and a set of
+ * signals becomes the set of their pages by laying the levels over each other. Positions that contacts had before stand
+ * over the contacts likewise.
  */
 final class Indexer
 {
@@ -36,7 +39,10 @@ final class Indexer
     /** @var array<string, array<string, Collected>> of → field → its values */
     private array $values = [];
 
-    /** @var array<string, array<string, array{ByteColumn, int, float}>> of → field → its numbers, each one higher than it is, and their scale */
+    /**
+     * @var array<string, array<string, array{ByteColumn, int, float}>> of → field → its numbers, each one higher than
+     *     it is, and their scale
+     */
     private array $numbers = [];
 
     /** @var array<string, array<string, array{Bits, Lines}>> of → field → where there is a text, and these */
@@ -48,7 +54,10 @@ final class Indexer
     /** @var array<int, int> page → account */
     private array $accountOf = [];
 
-    /** @var array<string, string> key → a number at each place, four bytes each: what is ordered by, and ids of contacts; 0 where there is nobody */
+    /**
+     * @var array<string, string> key → a number at each place, four bytes each: what is ordered by, and ids of
+     *     contacts; 0 where there is nobody
+     */
     private array $packed = [];
 
     /** @var list<array{float, float, int, bool}> latitude, longitude, page, headquarters */
@@ -74,7 +83,11 @@ final class Indexer
     /** How many pages an account takes. */
     public static function pagesFor(int $contacts, int $events): int
     {
-        return max(1, intdiv($contacts + self::LEVELS - 1, self::LEVELS), intdiv($events + self::EVENTS - 1, self::EVENTS));
+        return max(
+            1,
+            intdiv($contacts + self::LEVELS - 1, self::LEVELS),
+            intdiv($events + self::EVENTS - 1, self::EVENTS),
+        );
     }
 
     public function add(Record $account): void
@@ -129,7 +142,10 @@ final class Indexer
         yield from $this->cut();
         // By latitude, so that those near a place are a stretch.
         sort($this->places);
-        yield 'places' => implode('', array_map(static fn (array $place): string => pack('eeVV', $place[0], $place[1], $place[2], $place[3] ? 1 : 0), $this->places));
+        yield 'places' => implode('', array_map(
+            static fn (array $place): string => pack('eeVV', $place[0], $place[1], $place[2], $place[3] ? 1 : 0),
+            $this->places,
+        ));
         $byId = $this->ascending('c:ids');
         yield 'by id' => self::numbers($byId);
         yield 'places by id' => self::numbers(array_keys($byId));
@@ -177,16 +193,23 @@ final class Indexer
     /** @param  array<int>  $numbers */
     private static function numbers(array $numbers): string
     {
-        return implode('', array_map(static fn (array $some): string => pack('V*', ...$some), array_chunk($numbers, 1000)));
+        return implode(
+            '',
+            array_map(static fn (array $some): string => pack('V*', ...$some), array_chunk($numbers, 1000)),
+        );
     }
 
     private function describe(string $of, Record $record, int $place, int $width): void
     {
         foreach ($record->values as $field => $values) {
-            ($this->values[$of][$field] ??= self::base($field)->isName() ? new Names($width) : new Values($width))->add($values, $place);
+            ($this->values[$of][$field] ??= self::base($field)->isName() ? new Names($width) : new Values($width))
+                ->add($values, $place);
         }
         foreach ($record->numbers as $field => $number) {
-            [$column, $plus, $times] = $this->numbers[$of][$field] ??= [new ByteColumn($width), ...self::base($field)->scale()];
+            [$column, $plus, $times] = $this->numbers[$of][$field] ??= [
+                new ByteColumn($width),
+                ...self::base($field)->scale(),
+            ];
             // As Field::scaled does, without looking its scale up tens of millions of times.
             $scaled = (int) round(($number + $plus) * $times);
             $column->put($place, $scaled < 0 ? 1 : $scaled + 1);
@@ -205,7 +228,8 @@ final class Indexer
     }
 
     /**
-     * The sets that were collected: where each value stands and how many have it, the binary digits of numbers, lines, and all others.
+     * The sets that were collected: where each value stands and how many have it, the binary digits of numbers, lines,
+     * and all others.
      *
      * @return Generator<string, string>
      */
@@ -214,7 +238,10 @@ final class Indexer
         $none = new Bits(0);
         $first = ($this->bits['a:first'] ?? $none)->set();
         $contacts = ($this->bits['c:all'] ?? $none)->set();
-        $weights = [Entity::Account->value => Weights::ofPages($this->contactsAt, $first, $contacts, $this->pages), Entity::Contact->value => Weights::ofContacts()];
+        $weights = [
+            Entity::Account->value => Weights::ofPages($this->contactsAt, $first, $contacts, $this->pages),
+            Entity::Contact->value => Weights::ofContacts(),
+        ];
         foreach ($this->values as $of => $fields) {
             foreach ($fields as $field => $values) {
                 unset($this->values[$of][$field], $fields[$field]);
@@ -256,7 +283,9 @@ final class Indexer
         $totals = $values->totals($weights);
         uasort($totals, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
         yield "n:$key" => json_encode($totals, JSON_THROW_ON_ERROR);
-        $codes = count($totals) > self::MANY && $key[0] === Entity::Account->value ? $values->numbers(array_combine(array_keys($totals), range(1, count($totals))), $this->pages) : null;
+        $codes = count($totals) > self::MANY && $key[0] === Entity::Account->value
+            ? $values->numbers(array_combine(array_keys($totals), range(1, count($totals))), $this->pages)
+            : null;
         if ($codes !== null) {
             yield "k:$key" => $codes;
         }

@@ -38,7 +38,10 @@ final class Layout
         if (count($accounts) < self::SOUGHT) {
             $ids = $this->pieces->get('accounts');
             foreach ($accounts as $account) {
-                for ($page = Pieces::lowest($ids, $account); 4 * $page < strlen($ids) && Pieces::number($ids, $page) === $account; $page++) {
+                for (
+                    $page = Pieces::lowest($ids, $account); 4 * $page < strlen($ids)
+                    && Pieces::number($ids, $page) === $account; $page++
+                ) {
                     $pages[] = $page;
                 }
             }
@@ -58,13 +61,19 @@ final class Layout
     /** All contacts on these pages. */
     public function spread(Bitmap $pages): Bitmap
     {
-        return $pages->isEmpty() ? $pages : $pages->repeated(Indexer::LEVELS, $this->pages)->and($this->pieces->set('c:all'));
+        return $pages->isEmpty()
+            ? $pages
+            : $pages->repeated(Indexer::LEVELS, $this->pages)->and($this->pieces->set('c:all'));
     }
 
     /** How many accounts contacts are at. */
     public function accountsOf(Bitmap $contacts): int
     {
-        $pages = array_reduce($contacts->stretches($this->pages), static fn (Bitmap $all, Bitmap $level): Bitmap => $all->or($level), Bitmap::none());
+        $pages = array_reduce(
+            $contacts->stretches($this->pages),
+            static fn (Bitmap $all, Bitmap $level): Bitmap => $all->or($level),
+            Bitmap::none(),
+        );
         $first = $this->pieces->set('a:first');
         $ids = [];
         foreach ($pages->without($first)->positions() as $page) {
@@ -86,7 +95,9 @@ final class Layout
 
     public function id(int $place, Subject $subject): int
     {
-        return $subject === Subject::Accounts ? $this->accounts()[$place] : Pieces::number($this->pieces->store->part('c:ids', 4 * $place, 4), 0);
+        return $subject === Subject::Accounts
+            ? $this->accounts()[$place]
+            : Pieces::number($this->pieces->store->part('c:ids', 4 * $place, 4), 0);
     }
 
     /**

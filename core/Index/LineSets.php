@@ -28,9 +28,14 @@ final readonly class LineSets implements Algebra
     public function words(array $needles): Bitmap
     {
         // What is open at its end may begin in the middle of a word, and is looked for by itself.
-        $whole = $this->passages === [] ? array_values(array_filter($needles, static fn (string $needle): bool => str_ends_with($needle, ' '))) : [];
+        $whole = $this->passages === []
+            ? array_values(array_filter($needles, static fn (string $needle): bool => str_ends_with($needle, ' ')))
+            : [];
         $together = count($whole) < self::MANY ? [] : $whole;
-        $sets = array_map(fn (string $needle): Bitmap => Bitmap::of($this->pieces->linesWith($this->field, $needle, $this->passages)), array_values(array_diff($needles, $together)));
+        $sets = array_map(
+            fn (string $needle): Bitmap => Bitmap::of($this->pieces->linesWith($this->field, $needle, $this->passages)),
+            array_values(array_diff($needles, $together)),
+        );
         if ($together !== []) {
             $sets[] = Bitmap::of($this->pieces->linesWithAny($this->field, $together));
         }

@@ -45,18 +45,26 @@ final class Lines
         $this->text .= $this->count++ === 0 ? $line : "\n$line";
     }
 
-    /** @return Generator<string, string> line → its places, four bytes each; one that is not remembered comes again for each place */
+    /**
+     * @return Generator<string, string> line → its places, four bytes each; one that is not remembered comes again for
+     *     each place
+     */
     public function each(): Generator
     {
         foreach ($this->number as $line => $number) {
             yield (string) $line => $this->places[$number];
         }
-        foreach ($this->tail === '' ? [] : array_slice(explode("\n", $this->text), count($this->places)) as $i => $line) {
+        foreach (
+            $this->tail === '' ? [] : array_slice(explode("\n", $this->text), count($this->places)) as $i => $line
+        ) {
             yield $line => substr($this->tail, 4 * $i, 4);
         }
     }
 
-    /** @return array<string, string> the lines, where the places of each begin, and the places; a set of its own for those that stand often */
+    /**
+     * @return array<string, string> the lines, where the places of each begin, and the places; a set of its own for
+     *     those that stand often
+     */
     public function pieces(string $field): array
     {
         $sets = [];

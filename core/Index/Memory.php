@@ -24,6 +24,9 @@ final readonly class Memory implements Store
 
     public function keys(string $prefix): array
     {
-        return array_values(array_filter(array_map(strval(...), array_keys($this->pieces)), static fn (string $key): bool => str_starts_with($key, $prefix)));
+        return array_values(array_filter(
+            array_map(strval(...), array_keys($this->pieces)),
+            static fn (string $key): bool => str_starts_with($key, $prefix),
+        ));
     }
 }

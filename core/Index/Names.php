@@ -59,6 +59,9 @@ final class Names implements Collected
             }
         }
 
-        return implode('', array_map(static fn (array $some): string => pack('V*', ...$some), array_chunk($codes, 1000)));
+        return implode(
+            '',
+            array_map(static fn (array $some): string => pack('V*', ...$some), array_chunk($codes, 1000)),
+        );
     }
 }

@@ -13,8 +13,12 @@ final readonly class Narrowing
      * @param  list<int>  $without  how many there would be without it
      * @param  list<int>  $unknown  of how many of those that the other steps keep it is not known
      */
-    private function __construct(public Bitmap $result, public array $after, public array $without, public array $unknown)
-    {
+    private function __construct(
+        public Bitmap $result,
+        public array $after,
+        public array $without,
+        public array $unknown,
+    ) {
     }
 
     /**

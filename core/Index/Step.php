@@ -11,8 +11,12 @@ final readonly class Step
      * @param  bool  $exclude  keeps those who do not meet it
      * @param  bool  $keepsUnknown  keeps those of whom it is not known
      */
-    public function __construct(public Bitmap $meet, public Bitmap $unknown, public bool $exclude = false, public bool $keepsUnknown = false)
-    {
+    public function __construct(
+        public Bitmap $meet,
+        public Bitmap $unknown,
+        public bool $exclude = false,
+        public bool $keepsUnknown = false,
+    ) {
     }
 
     /** Those who remain of all. */

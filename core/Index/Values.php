@@ -7,7 +7,8 @@ namespace Luftig\Core\Index;
 use Generator;
 
 /**
- * Values of which there are few. The first of several at a place stands in a column, as a number of its own, which is many times as
+ * Values of which there are few. The first of several at a place stands in a column, as a number of its own, which is
+ * many times as
  * fast as setting bit after bit; the others, and those beyond what a byte can tell, in sets.
  */
 final class Values implements Collected
@@ -71,7 +72,14 @@ final class Values implements Collected
             $codes[$number] = pack('V', $numbers[$value]);
         }
 
-        return str_pad(implode('', array_map(static fn (string $byte): string => $codes[ord($byte)], str_split($this->first->lowest()))), 4 * $width, "\0");
+        return str_pad(
+            implode(
+                '',
+                array_map(static fn (string $byte): string => $codes[ord($byte)], str_split($this->first->lowest())),
+            ),
+            4 * $width,
+            "\0",
+        );
     }
 
     private function number(string $value): int

@@ -8,11 +8,16 @@ namespace Luftig\Core\Index;
 final readonly class Weights
 {
     /**
-     * @param  Bitmap|null  $contacts  where there is a contact; null: places are those of contacts, each of which counts as one
+     * @param  Bitmap|null  $contacts  where there is a contact; null: places are those of contacts, each of which
+     *     counts as one
      * @param  array<int, int>  $at  first page of an account → how many contacts it has
      */
-    private function __construct(private ?Bitmap $contacts, private Bitmap $first, private array $at, private int $pages)
-    {
+    private function __construct(
+        private ?Bitmap $contacts,
+        private Bitmap $first,
+        private array $at,
+        private int $pages,
+    ) {
     }
 
     public static function ofContacts(): self
@@ -33,7 +38,10 @@ final readonly class Weights
     /** @return array{int, int} accounts, contacts */
     public function ofSet(Bitmap $places): array
     {
-        return $this->contacts === null ? [0, $places->count()] : [$places->countWith($this->first), $places->repeated(Indexer::LEVELS, $this->pages)->countWith($this->contacts)];
+        return $this->contacts === null ? [0, $places->count()] : [
+            $places->countWith($this->first),
+            $places->repeated(Indexer::LEVELS, $this->pages)->countWith($this->contacts),
+        ];
     }
 
     /**

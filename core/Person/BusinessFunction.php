@@ -55,7 +55,9 @@ enum BusinessFunction: string
     /** @return list<self> */
     public static function in(int $set): array
     {
-        return array_values(array_filter(self::cases(), static fn (self $function): bool => ($set & $function->bit()) !== 0));
+        return array_values(
+            array_filter(self::cases(), static fn (self $function): bool => ($set & $function->bit()) !== 0),
+        );
     }
 
     public function label(): string

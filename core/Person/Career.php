@@ -24,7 +24,11 @@ final readonly class Career
         $now = null;
         $earlier = [];
         foreach ($positions as $position) {
-            if ($position->until === null && $position->account === $account && ($now === null || ($position->since ?? 0) > ($now->since ?? 0))) {
+            if (
+                $position->until === null
+                && $position->account === $account
+                && ($now === null || ($position->since ?? 0) > ($now->since ?? 0))
+            ) {
                 if ($now !== null) {
                     $earlier[] = $now;
                 }
@@ -34,9 +38,18 @@ final readonly class Career
             }
         }
         if ($now !== null) {
-            $earlier = array_filter($earlier, static fn (PositionHeld $position): bool => $position->since === null || $now->since === null || $position->since < $now->since);
+            $earlier = array_filter(
+                $earlier,
+                static fn (PositionHeld $position): bool => $position->since === null
+                    || $now->since === null
+                    || $position->since < $now->since,
+            );
         }
-        usort($earlier, static fn (PositionHeld $a, PositionHeld $b): int => ($b->until ?? $b->since ?? 0) <=> ($a->until ?? $a->since ?? 0));
+        usort(
+            $earlier,
+            static fn (PositionHeld $a, PositionHeld $b): int => ($b->until ?? $b->since ?? 0)
+                <=> ($a->until ?? $a->since ?? 0),
+        );
 
         return new self($now, $earlier);
     }
@@ -60,7 +73,14 @@ final readonly class Career
     public function positionBefore(): ?PositionHeld
     {
         foreach ($this->earlier as $position) {
-            if ($position->account === $this->now?->account && ($position->until === null || $this->now?->since === null || $position->until >= $this->now->since - self::GAP)) {
+            if (
+                $position->account === $this->now?->account
+                && (
+                    $position->until === null
+                    || $this->now?->since === null
+                    || $position->until >= $this->now->since - self::GAP
+                )
+            ) {
                 return $position;
             }
         }
@@ -68,12 +88,18 @@ final readonly class Career
         return null;
     }
 
-    /** Since when they have been at the account, through positions that follow each other; null where it is not known. */
+    /**
+     * Since when they have been at the account, through positions that follow each other; null where it is not known.
+     */
     public function atAccountSince(): ?int
     {
         $since = $this->now?->since;
         foreach ($this->earlier as $position) {
-            if ($since === null || $position->account !== $this->now?->account || ($position->until !== null && $position->until < $since - self::GAP)) {
+            if (
+                $since === null
+                || $position->account !== $this->now?->account
+                || ($position->until !== null && $position->until < $since - self::GAP)
+            ) {
                 continue;
             }
             $since = min($since, $position->since ?? $since);

@@ -10,7 +10,8 @@ use Luftig\Core\Text\Fold;
 /**
  * The words of titles in one language.
  *
- * A line is `meaning: words, parted by commas`. `word*` may begin a longer word, `*word` may end one; several words are a
+ * A line is `meaning: words, parted by commas`. `word*` may begin a longer word, `*word` may end one; several words are
+ * a
  * phrase, and the longest phrase counts. `may end in` lists endings that a word may have and mean the same.
  */
 final readonly class Dictionary
@@ -18,7 +19,10 @@ final readonly class Dictionary
     /** A piece of a compound that stands inside it rather than at its beginning has at least so many letters. */
     private const INNER = 5;
 
-    private const UMLAUTS = ['ä' => 'ae', 'ö' => 'oe', 'ü' => 'ue', 'ø' => 'oe', 'å' => 'aa', 'Ä' => 'Ae', 'Ö' => 'Oe', 'Ü' => 'Ue', 'Ø' => 'Oe', 'Å' => 'Aa'];
+    private const UMLAUTS = [
+        'ä' => 'ae', 'ö' => 'oe', 'ü' => 'ue', 'ø' => 'oe', 'å' => 'aa', 'Ä' => 'Ae', 'Ö' => 'Oe', 'Ü' => 'Ue',
+        'Ø' => 'Oe', 'Å' => 'Aa',
+    ];
 
     /**
      * @param  array<string, Meaning>  $phrases  folded words, parted by spaces
@@ -26,8 +30,13 @@ final readonly class Dictionary
      * @param  array<string, Meaning>  $endings
      * @param  list<string>  $inflections
      */
-    private function __construct(private array $phrases, private array $beginnings, private array $endings, private array $inflections, private int $longest)
-    {
+    private function __construct(
+        private array $phrases,
+        private array $beginnings,
+        private array $endings,
+        private array $inflections,
+        private int $longest,
+    ) {
     }
 
     /**
@@ -73,16 +82,25 @@ final readonly class Dictionary
             }
         }
         $phrases += $base === null ? [] : $base->phrases;
-        $longest = $phrases === [] ? 1 : max(array_map(static fn (string $phrase): int => substr_count($phrase, ' ') + 1, array_keys($phrases)));
+        $longest = $phrases === []
+            ? 1
+            : max(array_map(static fn (string $phrase): int => substr_count($phrase, ' ') + 1, array_keys($phrases)));
 
-        return new self($phrases, $beginnings + ($base === null ? [] : $base->beginnings), $endings + ($base === null ? [] : $base->endings), $inflections, $longest);
+        return new self(
+            $phrases,
+            $beginnings + ($base === null ? [] : $base->beginnings),
+            $endings + ($base === null ? [] : $base->endings),
+            $inflections,
+            $longest,
+        );
     }
 
     /**
      * What the words of a part of a title mean, one after another.
      *
      * @param  list<string>  $words  folded
-     * @return array{list<array{Meaning, int}>, int} meanings, each with the position of its first word; and how many letters were understood
+     * @return array{list<array{Meaning, int}>, int} meanings, each with the position of its first word; and how many
+     *     letters were understood
      */
     public function read(array $words): array
     {

@@ -23,7 +23,8 @@ final readonly class Meaning
     }
 
     /**
-     * @param  string  $text  the left side of a dictionary's line: "chief + general_management", "specialist + engineering?"
+     * @param  string  $text  the left side of a dictionary's line: "chief + general_management", "specialist +
+     *     engineering?"
      *
      * @throws Mistake where a part of it is not known
      */

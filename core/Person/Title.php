@@ -57,7 +57,10 @@ final readonly class Title
     /** In words: "head, maintenance and engineering". */
     public function inWords(): string
     {
-        $functions = array_map(static fn (BusinessFunction $function): string => $function->label(), $this->functions());
+        $functions = array_map(
+            static fn (BusinessFunction $function): string => $function->label(),
+            $this->functions(),
+        );
         $words = $this->seniority === Seniority::Unknown ? [] : [$this->seniority->label()];
         if ($functions !== []) {
             $words[] = implode(' and ', $functions);

@@ -10,7 +10,8 @@ use Luftig\Core\Text\Fold;
  * Reads titles in nine languages (rule 7): what a title says of status, seniority and functions.
  *
  * A title is cut into parts; each part is looked up in the dictionary of the language that understands most of the
- * title, and English beside it. Of several positions the highest rank counts and the functions of all; what is former counts only
+ * title, and English beside it. Of several positions the highest rank counts and the functions of all; what is former
+ * counts only
  * where nothing current is named. An assistant to a person or to the management is a specialist in administration.
  */
 final class TitleReader
@@ -18,7 +19,8 @@ final class TitleReader
     private const LANGUAGES = ['en', 'de', 'fr', 'nl', 'sv', 'da', 'no', 'fi', 'pl'];
 
     private const SPOKEN = [
-        'DE' => ['de'], 'AT' => ['de'], 'CH' => ['de', 'fr'], 'LI' => ['de'], 'LU' => ['fr', 'de'], 'BE' => ['nl', 'fr'], 'NL' => ['nl'], 'FR' => ['fr'],
+        'DE' => ['de'], 'AT' => ['de'], 'CH' => ['de', 'fr'], 'LI' => ['de'], 'LU' => ['fr', 'de'],
+        'BE' => ['nl', 'fr'], 'NL' => ['nl'], 'FR' => ['fr'],
         'SE' => ['sv'], 'NO' => ['no'], 'DK' => ['da'], 'FI' => ['fi', 'sv'], 'PL' => ['pl'],
     ];
 
@@ -82,7 +84,13 @@ final class TitleReader
         if ($read->seniority === Seniority::VicePresident && preg_grep('/^bank/', $words) !== []) {
             return new Title($read->status, Seniority::Manager, $read->functions);
         }
-        if ($read->seniority === Seniority::Director && in_array($country, self::DIRECTORS_OWN, true) && $headcount !== null && $headcount < self::SMALL && array_diff($words, ['company', 'director']) === []) {
+        if (
+            $read->seniority === Seniority::Director
+            && in_array($country, self::DIRECTORS_OWN, true)
+            && $headcount !== null
+            && $headcount < self::SMALL
+            && array_diff($words, ['company', 'director']) === []
+        ) {
             return new Title($read->status, Seniority::Owner, BusinessFunction::GeneralManagement->bit());
         }
 
@@ -94,10 +102,21 @@ final class TitleReader
     {
         $title = mb_scrub($title);
         // (m/w/d) and Leiter:in say whom an opening addresses, and nothing of the position.
-        $title = (string) preg_replace(['~\(?\b[mwfdxhi](?:\s?/\s?[mwfdxhi]){1,2}\b\)?~iu', '~(\p{L})(?:[*:_/]|\()(?:in|innen)\)?(?!\p{L})~u', '~@~'], ['', '$1', ' at '], $title);
+        $title = (string) preg_replace(
+            [
+                '~\(?\b[mwfdxhi](?:\s?/\s?[mwfdxhi]){1,2}\b\)?~iu',
+                '~(\p{L})(?:[*:_/]|\()(?:in|innen)\)?(?!\p{L})~u',
+                '~@~',
+            ],
+            ['', '$1', ' at '],
+            $title,
+        );
         $clauses = [];
         foreach (preg_split(self::CUT, $title) ?: [] as $clause) {
-            $parts = array_values(array_filter(array_map(Fold::words(...), preg_split(self::JOINED, $clause) ?: []), static fn (array $words): bool => $words !== []));
+            $parts = array_values(array_filter(
+                array_map(Fold::words(...), preg_split(self::JOINED, $clause) ?: []),
+                static fn (array $words): bool => $words !== [],
+            ));
             if ($parts !== []) {
                 $clauses[] = $parts;
             }
@@ -111,6 +130,8 @@ final class TitleReader
     {
         $languages = array_keys($this->dictionaries);
 
-        return array_values(array_intersect(array_unique([...self::SPOKEN[$country ?? ''] ?? [], ...$languages]), $languages));
+        return array_values(
+            array_intersect(array_unique([...self::SPOKEN[$country ?? ''] ?? [], ...$languages]), $languages),
+        );
     }
 }

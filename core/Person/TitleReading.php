@@ -46,7 +46,10 @@ final class TitleReading
     public function title(): Title
     {
         // An assistant who also runs the office is an assistant.
-        if (isset($this->positions['assistant'], $this->positions['current']) && $this->positions['current'][0]->rank() <= Seniority::Specialist->rank()) {
+        if (
+            isset($this->positions['assistant'], $this->positions['current'])
+            && $this->positions['current'][0]->rank() <= Seniority::Specialist->rank()
+        ) {
             unset($this->positions['current']);
         }
         foreach ([Status::Current, Status::Acting, Status::Assistant, Status::Board, Status::Former] as $status) {
@@ -171,7 +174,9 @@ final class TitleReading
     {
         $pair = [$a, $b];
 
-        return in_array(Seniority::Junior, $pair, true) && in_array(Seniority::Specialist, $pair, true) ? Seniority::Junior : self::higher($a, $b);
+        return in_array(Seniority::Junior, $pair, true) && in_array(Seniority::Specialist, $pair, true)
+            ? Seniority::Junior
+            : self::higher($a, $b);
     }
 
     private static function higher(Seniority $a, Seniority $b): Seniority

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Luftig\Core\Priority;
 
 /**
- * What an account's live signals push for each of its contacts (rule 8): their own, and those that concern their function (an
+ * What an account's live signals push for each of its contacts (rule 8): their own, and those that concern their
+ * function (an
  * opening in it, its growth, its technology), in full; the account's others half; somebody else's engagement a quarter.
  */
 final class ContactPush
@@ -29,7 +30,10 @@ final class ContactPush
     /** @var array<int, array<int|string, float>> set of functions → contact → of that, what is their own */
     private array $both = [];
 
-    /** @param  iterable<array{0: float, 1: int|string|null, 2: int, 3?: bool}>  $signals  push, whose own it is, which functions it concerns, whether it is an engagement */
+    /**
+     * @param  iterable<array{0: float, 1: int|string|null, 2: int, 3?: bool}>  $signals  push, whose own it is, which
+     *     functions it concerns, whether it is an engagement
+     */
     public function __construct(iterable $signals)
     {
         foreach ($signals as $signal) {
@@ -44,7 +48,8 @@ final class ContactPush
             if ($functions !== 0 && ! $isEngagement) {
                 $this->concerning[$functions] = ($this->concerning[$functions] ?? 0.0) + (1 - $share) * $push;
                 if ($contact !== null) {
-                    $this->both[$functions][$contact] = ($this->both[$functions][$contact] ?? 0.0) + (1 - $share) * $push;
+                    $this->both[$functions][$contact] = ($this->both[$functions][$contact] ?? 0.0)
+                        + (1 - $share) * $push;
                 }
             }
         }

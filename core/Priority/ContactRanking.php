@@ -20,10 +20,17 @@ final readonly class ContactRanking
     }
 
     /**
-     * @param  iterable<array{int, int, string, float}>  $contacts  id, reading of the title, title, access; none that is kept out
+     * @param  iterable<array{int, int, string, float}>  $contacts  id, reading of the title, title, access; none that
+     *     is kept out
      */
-    public static function of(BuyerRoles $roles, iterable $contacts, ContactPush $push, ?string $country, ?int $headcount, bool $association = false): self
-    {
+    public static function of(
+        BuyerRoles $roles,
+        iterable $contacts,
+        ContactPush $push,
+        ?string $country,
+        ?int $headcount,
+        bool $association = false,
+    ): self {
         $ranked = [];
         $priorities = [];
         $inRole = $others = 0.0;
@@ -46,7 +53,9 @@ final readonly class ContactRanking
             $own = $push->own($id);
             $priority = ContactPoints::of($role->value, $pushed, $access, $own, $role->match)->priority();
             $priorities[] = $priority;
-            $ranked[] = new RankedContact($id, $role, $pushed, $access, $priority, $role->part($headcount, $push->hasOwn($id)), $own);
+            $ranked[] = new RankedContact(
+                $id, $role, $pushed, $access, $priority, $role->part($headcount, $push->hasOwn($id)), $own,
+            );
         }
         arsort($priorities);
         $sorted = [];

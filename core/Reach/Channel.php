@@ -30,8 +30,12 @@ final readonly class Channel
         $worth = $this->type->worth();
 
         return match ($this->type) {
-            ChannelType::Email => $worth * $this->state->chance($this->chance) * ($this->state === AddressState::Shared ? self::SHARED_PART : 1),
-            ChannelType::Social => $this->activeDaysAgo !== null && $this->activeDaysAgo <= self::ACTIVE_DAYS ? $worth : 0.0,
+            ChannelType::Email => $worth
+                * $this->state->chance($this->chance)
+                * ($this->state === AddressState::Shared ? self::SHARED_PART : 1),
+            ChannelType::Social => $this->activeDaysAgo !== null && $this->activeDaysAgo <= self::ACTIVE_DAYS
+                ? $worth
+                : 0.0,
             default => $worth,
         };
     }

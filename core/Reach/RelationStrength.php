@@ -31,7 +31,10 @@ final class RelationStrength
     public static function ofConnection(?int $exchanges = null, ?float $months = null): float
     {
         if (($exchanges ?? 0) < 0 || ($months ?? 0.0) < 0) {
-            throw Mistake::at(($exchanges ?? 0) < 0 ? 'exchanges' : 'months_since_last', 'Exchanges and the months since the last of them count from 0.');
+            throw Mistake::at(
+                ($exchanges ?? 0) < 0 ? 'exchanges' : 'months_since_last',
+                'Exchanges and the months since the last of them count from 0.',
+            );
         }
         if (($exchanges ?? 0) === 0) {
             return .30;
@@ -63,6 +66,8 @@ final class RelationStrength
      */
     public static function together(array $strengths): float
     {
-        return min(self::MOST, 1 - array_product(array_map(static fn (float $strength): float => 1 - $strength, $strengths)));
+        return min(self::MOST, 1 - array_product(
+            array_map(static fn (float $strength): float => 1 - $strength, $strengths),
+        ));
     }
 }

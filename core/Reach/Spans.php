@@ -12,7 +12,10 @@ final readonly class Spans
     {
     }
 
-    /** @param  list<array{int, int}>  $stretches  first and last day, in any order, overlapping or not; one that ends before it begins has no day */
+    /**
+     * @param  list<array{int, int}>  $stretches  first and last day, in any order, overlapping or not; one that ends
+     *     before it begins has no day
+     */
     public static function of(array $stretches): self
     {
         sort($stretches);

@@ -7,7 +7,8 @@ namespace Luftig\Core\Reason;
 use Luftig\Core\Signal\Kind;
 
 /**
- * A plain sentence from the strongest signals (rule 19). It quotes nothing that the other side would not expect us to know,
+ * A plain sentence from the strongest signals (rule 19). It quotes nothing that the other side would not expect us to
+ * know,
  * and has no words that tell time, so that it is as true on the day of use as on the day of writing.
  */
 final readonly class Draft
@@ -18,8 +19,12 @@ final readonly class Draft
     private const WORDS_OF_SUBJECT = 7;
 
     /** @param  list<Evidence>  $evidence what it speaks of, the strongest first; at most two */
-    private function __construct(private string $account, private ?string $addressee, private array $evidence, private string $question)
-    {
+    private function __construct(
+        private string $account,
+        private ?string $addressee,
+        private array $evidence,
+        private string $question,
+    ) {
     }
 
     /**
@@ -74,13 +79,17 @@ final readonly class Draft
             Kind::Hiring => "offer relief until it is filled: {$evidence->title}",
             Kind::Growth => "ask what grows along with it: {$evidence->title}",
             Kind::Decline => 'ask what fewer hands have to manage now',
-            Kind::NewLeader => $evidence->isAddressee ? 'ask what they found on taking over' : "ask what changes now: {$evidence->title}",
+            Kind::NewLeader => $evidence->isAddressee
+                ? 'ask what they found on taking over'
+                : "ask what changes now: {$evidence->title}",
             Kind::Promotion => "congratulate on $whose new position",
             Kind::CustomerAlum => 'speak of the customer they came from',
             Kind::LeadershipChange => 'ask what the new management looks at first',
             Kind::TechAdopted => "offer what completes it: {$evidence->title}",
             Kind::TechDropped => "ask what takes its place: {$evidence->title}",
-            Kind::PostEngagement => $evidence->isAddressee ? 'answer what they said under the post' : "take up $whose remark under the post",
+            Kind::PostEngagement => $evidence->isAddressee
+                ? 'answer what they said under the post'
+                : "take up $whose remark under the post",
             Kind::News => "take up what the press wrote: {$evidence->title}",
             Kind::Expansion => "ask about the new capacity: {$evidence->title}",
             Kind::HiringFreeze => 'speak of what can be done without new hands',
@@ -96,9 +105,16 @@ final readonly class Draft
         return match ($evidence->kind) {
             Kind::Funding, Kind::News, Kind::Expansion, Kind::HiringFreeze => "I read of {$this->account}: $what",
             Kind::Hiring => "I saw what you are looking for: $what",
-            Kind::NewLeader, Kind::Promotion => $evidence->isAddressee ? 'congratulations on the new position' : "I saw that there is a new face with you: $what",
-            Kind::CustomerAlum => $evidence->isAddressee ? 'we may have met where you worked before' : 'one of you knows us from a former employer',
-            Kind::PostEngagement => $evidence->isAddressee ? 'what you said under the post stayed with me' : "I came across a remark from your house: $what",
+            Kind::NewLeader,
+            Kind::Promotion => $evidence->isAddressee
+                ? 'congratulations on the new position'
+                : "I saw that there is a new face with you: $what",
+            Kind::CustomerAlum => $evidence->isAddressee
+                ? 'we may have met where you worked before'
+                : 'one of you knows us from a former employer',
+            Kind::PostEngagement => $evidence->isAddressee
+                ? 'what you said under the post stayed with me'
+                : "I came across a remark from your house: $what",
             default => "I noticed: $what",
         };
     }

@@ -14,7 +14,11 @@ final readonly class Evidence
      * @param  string|null  $person  first name of the person it happened to
      * @param  bool  $isAddressee  whether that is who is written to
      */
-    public function __construct(public Kind $kind, public string $title, public ?string $person = null, public bool $isAddressee = false)
-    {
+    public function __construct(
+        public Kind $kind,
+        public string $title,
+        public ?string $person = null,
+        public bool $isAddressee = false,
+    ) {
     }
 }

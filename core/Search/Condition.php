@@ -38,15 +38,24 @@ final readonly class Condition
         $this->key = self::named($field, $which);
     }
 
-    /** @param  string  $which  where a field stands for several: the name of an attribute, a buyer role, "any" for any site */
+    /**
+     * @param  string  $which  where a field stands for several: the name of an attribute, a buyer role, "any" for any
+     *     site
+     */
     public static function named(Field $field, string $which = ''): string
     {
         return $which === '' ? $field->value : "{$field->value}:$which";
     }
 
     /** @param  list<string>  $values */
-    public static function any(Field $field, array $values, bool $exclude = false, ?bool $keepsUnknown = null, bool $all = false, string $which = ''): self
-    {
+    public static function any(
+        Field $field,
+        array $values,
+        bool $exclude = false,
+        ?bool $keepsUnknown = null,
+        bool $all = false,
+        string $which = '',
+    ): self {
         if ($values === []) {
             throw new Mistake("Choose at least one value for {$field->label()}.");
         }
@@ -54,18 +63,34 @@ final readonly class Condition
         return new self($field, $exclude, $keepsUnknown ?? $exclude, any: $values, all: $all, which: $which);
     }
 
-    public static function range(Field $field, ?float $low, ?float $high, bool $exclude = false, ?bool $keepsUnknown = null, string $which = ''): self
-    {
+    public static function range(
+        Field $field,
+        ?float $low,
+        ?float $high,
+        bool $exclude = false,
+        ?bool $keepsUnknown = null,
+        string $which = '',
+    ): self {
         if ($low === null && $high === null || $low !== null && $high !== null && $low > $high) {
-            throw new Mistake("Give {$field->label()} a lower or an upper bound, the lower one not above the upper one.");
+            throw new Mistake(
+                "Give {$field->label()} a lower or an upper bound, the lower one not above the upper one.",
+            );
         }
 
         return new self($field, $exclude, $keepsUnknown ?? $exclude, low: $low, high: $high, which: $which);
     }
 
-    /** @param  string  $which  of an account's words: the passages in which they are looked for (Passage), parted by commas; empty: in all */
-    public static function query(Field $field, string $query, bool $exclude = false, ?bool $keepsUnknown = null, string $which = ''): self
-    {
+    /**
+     * @param  string  $which  of an account's words: the passages in which they are looked for (Passage), parted by
+     *     commas; empty: in all
+     */
+    public static function query(
+        Field $field,
+        string $query,
+        bool $exclude = false,
+        ?bool $keepsUnknown = null,
+        string $which = '',
+    ): self {
         if (count(Passage::named($which)) !== count(array_filter(explode(',', $which)))) {
             throw new Mistake('Words are looked for in '.implode(', ', array_column(Passage::cases(), 'value')).'.');
         }
@@ -74,18 +99,30 @@ final readonly class Condition
     }
 
     /** @param  array{float, float}  $of */
-    public static function near(array $of, float $km, bool $exclude = false, ?bool $keepsUnknown = null, bool $anySite = false): self
-    {
+    public static function near(
+        array $of,
+        float $km,
+        bool $exclude = false,
+        ?bool $keepsUnknown = null,
+        bool $anySite = false,
+    ): self {
         if ($km <= 0) {
             throw new Mistake('A radius is a number of km above 0.');
         }
 
-        return new self(Field::Near, $exclude, $keepsUnknown ?? $exclude, of: $of, km: $km, which: $anySite ? 'any' : '');
+        return new self(
+            Field::Near, $exclude, $keepsUnknown ?? $exclude, of: $of, km: $km, which: $anySite ? 'any' : '',
+        );
     }
 
     /** @param  list<self>  $parts  each including */
-    public static function together(Field $field, array $parts, int $times = 1, bool $exclude = false, ?bool $keepsUnknown = null): self
-    {
+    public static function together(
+        Field $field,
+        array $parts,
+        int $times = 1,
+        bool $exclude = false,
+        ?bool $keepsUnknown = null,
+    ): self {
         if ($parts === []) {
             throw new Mistake("Say at least one thing about {$field->label()}.");
         }

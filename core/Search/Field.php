@@ -79,9 +79,13 @@ enum Field: string
     public function test(): Comparison
     {
         return match ($this) {
-            self::Headcount, self::Revenue, self::Spending, self::Growth, self::Sites, self::Founded, self::KnownContacts, self::NewestSignal, self::LastApproach, self::Fit, self::Coverage, self::Timing, self::Access, self::Priority,
-            self::InPosition, self::InCompany, self::AtWork, self::Engaged, self::EventAge, self::EventStrength, self::EventAmount, self::BeforeEnded => Comparison::Range,
-            self::Name, self::Words, self::Title, self::About, self::EventText, self::BeforeTitle, self::BeforeCompany => Comparison::Query,
+            self::Headcount, self::Revenue, self::Spending, self::Growth, self::Sites, self::Founded,
+            self::KnownContacts, self::NewestSignal, self::LastApproach, self::Fit, self::Coverage, self::Timing,
+            self::Access, self::Priority,
+            self::InPosition, self::InCompany, self::AtWork, self::Engaged, self::EventAge, self::EventStrength,
+            self::EventAmount, self::BeforeEnded => Comparison::Range,
+            self::Name, self::Words, self::Title, self::About, self::EventText, self::BeforeTitle,
+            self::BeforeCompany => Comparison::Query,
             self::Near => Comparison::Near,
             self::Work, self::ListOf, self::Tag, self::KeptOut, self::Approached, self::Reach => Comparison::Sets,
             self::Event, self::Before => Comparison::Parts,
@@ -93,10 +97,13 @@ enum Field: string
     public function of(): Entity
     {
         return match ($this) {
-            self::EventKind, self::EventAge, self::EventStage, self::EventStrength, self::EventRound, self::EventAmount, self::EventText => Entity::Event,
+            self::EventKind, self::EventAge, self::EventStage, self::EventStrength, self::EventRound, self::EventAmount,
+            self::EventText => Entity::Event,
             self::BeforeTitle, self::BeforeCompany, self::BeforeEnded => Entity::PositionBefore,
-            self::Title, self::Before, self::About, self::Seniority, self::BusinessFunction, self::BuyerRole, self::Part, self::InPosition, self::InCompany, self::AtWork, self::Arrival, self::Origin,
-            self::OwnCountry, self::OwnCity, self::Language, self::School, self::Association, self::Engaged, self::Channel, self::Reach => Entity::Contact,
+            self::Title, self::Before, self::About, self::Seniority, self::BusinessFunction, self::BuyerRole,
+            self::Part, self::InPosition, self::InCompany, self::AtWork, self::Arrival, self::Origin,
+            self::OwnCountry, self::OwnCity, self::Language, self::School, self::Association, self::Engaged,
+            self::Channel, self::Reach => Entity::Contact,
             default => Entity::Account,
         };
     }
@@ -120,7 +127,10 @@ enum Field: string
     public function parts(): array
     {
         return match ($this) {
-            self::Event => [self::EventKind, self::EventAge, self::EventStage, self::EventStrength, self::EventRound, self::EventAmount, self::EventText],
+            self::Event => [
+                self::EventKind, self::EventAge, self::EventStage, self::EventStrength, self::EventRound,
+                self::EventAmount, self::EventText,
+            ],
             self::Before => [self::BeforeTitle, self::BeforeCompany, self::BeforeEnded],
             default => [],
         };
@@ -129,13 +139,22 @@ enum Field: string
     /** Whether it has values that can be counted, rather than numbers or text. */
     public function isCounted(): bool
     {
-        return $this->test() === Comparison::Any && ! in_array($this, [self::Attribute, self::Domain], true) && in_array($this->of(), [Entity::Account, Entity::Contact], true);
+        return $this->test() === Comparison::Any
+            && ! in_array($this, [self::Attribute, self::Domain], true)
+            && in_array($this->of(), [Entity::Account, Entity::Contact], true);
     }
 
     /** Whether its values are without end, as somebody wrote them: large and small letters do not tell them apart. */
     public function isName(): bool
     {
-        return in_array($this, [self::Region, self::City, self::PostalArea, self::Technology, self::Attribute, self::Parent, self::Domain, self::BuyerRole, self::OwnCity, self::Language, self::School, self::Association], true);
+        return in_array(
+            $this,
+            [
+                self::Region, self::City, self::PostalArea, self::Technology, self::Attribute, self::Parent,
+                self::Domain, self::BuyerRole, self::OwnCity, self::Language, self::School, self::Association,
+            ],
+            true,
+        );
     }
 
     /** What values have in common that are one, written in different ways. */
@@ -155,7 +174,8 @@ enum Field: string
     }
 
     /**
-     * A number as the index holds it: whole and from 0. Both a value and a bound go through here, so that they compare as the
+     * A number as the index holds it: whole and from 0. Both a value and a bound go through here, so that they compare
+     * as the
      * numbers do, to the precision stated.
      */
     public function scaled(float $value): int
@@ -165,7 +185,9 @@ enum Field: string
         return (int) max(0, round(($value + $plus) * $times));
     }
 
-    /** @return array{int, float} what is added to a number, and by what it is then multiplied, to be held by the index */
+    /**
+     * @return array{int, float} what is added to a number, and by what it is then multiplied, to be held by the index
+     */
     public function scale(): array
     {
         return match ($this) {
@@ -180,7 +202,14 @@ enum Field: string
     /** Days a range counts back from today, rather than the numbers themselves. */
     public function countsBack(): bool
     {
-        return in_array($this, [self::InPosition, self::InCompany, self::AtWork, self::Engaged, self::NewestSignal, self::LastApproach, self::EventAge, self::BeforeEnded], true);
+        return in_array(
+            $this,
+            [
+                self::InPosition, self::InCompany, self::AtWork, self::Engaged, self::NewestSignal, self::LastApproach,
+                self::EventAge, self::BeforeEnded,
+            ],
+            true,
+        );
     }
 
     public function label(): string
@@ -200,7 +229,17 @@ enum Field: string
             self::Signal => 'live signal',
             self::NewestSignal => 'newest signal (months ago)',
             self::Event => 'a signal',
-            self::EventKind, self::EventText, self::EventAge, self::EventStage, self::EventStrength, self::EventRound, self::EventAmount => ['event_kind' => 'kind', 'event_text' => 'words in it', 'event_age' => 'days ago', 'event_stage' => 'state', 'event_strength' => 'strength', 'event_round' => 'funding round', 'event_amount' => 'amount (EUR)'][$this->value],
+            self::EventKind,
+            self::EventText,
+            self::EventAge,
+            self::EventStage,
+            self::EventStrength,
+            self::EventRound,
+            self::EventAmount => [
+                'event_kind' => 'kind', 'event_text' => 'words in it', 'event_age' => 'days ago',
+                'event_stage' => 'state', 'event_strength' => 'strength', 'event_round' => 'funding round',
+                'event_amount' => 'amount (EUR)',
+            ][$this->value],
             self::LastApproach => 'last approach (months ago)',
             self::Reach => 'in reach',
             self::Before => 'a position before',

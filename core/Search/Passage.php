@@ -6,7 +6,9 @@ namespace Luftig\Core\Search;
 
 use Luftig\Core\Text\Fold;
 
-/** The texts in which an account's words stand. One query is asked of all of them, or of some; a phrase lies within one. */
+/**
+ * The texts in which an account's words stand. One query is asked of all of them, or of some; a phrase lies within one.
+ */
 enum Passage: string
 {
     case Name = 'name';
@@ -18,7 +20,10 @@ enum Passage: string
     /** All texts as one line, in which each keeps its place. */
     public static function line(?string $name, ?string $keywords, ?string $description): string
     {
-        return implode(self::BETWEEN, array_map(static fn (?string $text): string => Fold::line((string) $text), [$name, $keywords, $description]));
+        return implode(self::BETWEEN, array_map(
+            static fn (?string $text): string => Fold::line((string) $text),
+            [$name, $keywords, $description],
+        ));
     }
 
     /** In which of them a position of a text lies that has such lines. */
@@ -37,7 +42,9 @@ enum Passage: string
      */
     public static function filled(string $line): array
     {
-        return array_map(self::from(...), array_keys(array_filter(self::parts($line), static fn (string $part): bool => trim($part) !== '')));
+        return array_map(self::from(...), array_keys(
+            array_filter(self::parts($line), static fn (string $part): bool => trim($part) !== ''),
+        ));
     }
 
     /**
@@ -62,6 +69,9 @@ enum Passage: string
     /** @return array<string, string> */
     private static function parts(string $line): array
     {
-        return array_combine(array_column(self::cases(), 'value'), array_pad(explode(self::BETWEEN, $line), count(self::cases()), ''));
+        return array_combine(
+            array_column(self::cases(), 'value'),
+            array_pad(explode(self::BETWEEN, $line), count(self::cases()), ''),
+        );
     }
 }

@@ -36,7 +36,13 @@ final readonly class SpotCheck
      */
     public static function of(int $fits, int $judged, int $population): self
     {
-        foreach (['fits' => [$fits, $judged], 'judged' => [$judged, $population], 'population' => [$population, PHP_INT_MAX]] as $name => [$value, $most]) {
+        foreach (
+            [
+                'fits' => [$fits, $judged],
+                'judged' => [$judged, $population],
+                'population' => [$population, PHP_INT_MAX],
+            ] as $name => [$value, $most]
+        ) {
             if ($value < 0 || $value > $most) {
                 throw Mistake::at($name, 'No more can fit than were judged, and no more be judged than there are.');
             }
@@ -44,13 +50,22 @@ final readonly class SpotCheck
         [$low, $high] = self::interval($judged === 0 ? null : $fits / $judged, $judged, $population);
 
         // Those judged are known: at least so many are good, and at least so many are not.
-        $good = static fn (float $share): float => min((float) ($population - $judged + $fits), max((float) $fits, $share * $population));
+        $good = static fn (float $share): float => min(
+            (float) ($population - $judged + $fits),
+            max((float) $fits, $share * $population),
+        );
 
-        return new self($low, $high, [$good($low), $good($high)], self::more($judged === 0 ? .5 : $fits / $judged, $judged, $population));
+        return new self(
+            $low,
+            $high,
+            [$good($low), $good($high)],
+            self::more($judged === 0 ? .5 : $fits / $judged, $judged, $population),
+        );
     }
 
     /**
-     * Positions in a ranked list, spread evenly over it and at random within each stretch; the same seed draws the same.
+     * Positions in a ranked list, spread evenly over it and at random within each stretch; the same seed draws the
+     * same.
      *
      * @return list<int> from 0, ascending
      */
@@ -96,7 +111,11 @@ final readonly class SpotCheck
                 }
             }
         }
-        usort($shared, static fn (array $a, array $b): int => $b['misses'] <=> $a['misses'] ?: [$a['field'], $a['value']] <=> [$b['field'], $b['value']]);
+        usort(
+            $shared,
+            static fn (array $a, array $b): int => $b['misses'] <=> $a['misses']
+                ?: [$a['field'], $a['value']] <=> [$b['field'], $b['value']],
+        );
 
         return $shared;
     }

@@ -35,7 +35,10 @@ final class AccessOperation implements Operation
 
     public static function example(): array
     {
-        return ['channels' => [['type' => 'email', 'state' => 'valid'], ['type' => 'social', 'active_days_ago' => 3]], 'intro' => .3];
+        return [
+            'channels' => [['type' => 'email', 'state' => 'valid'], ['type' => 'social', 'active_days_ago' => 3]],
+            'intro' => .3,
+        ];
     }
 
     public static function answer(Input $input): array

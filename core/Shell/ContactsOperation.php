@@ -42,7 +42,8 @@ final class ContactsOperation implements Operation
             'buyer_roles[].exclude' => 'text query, optional: titles that are not eligible for it',
             'buyer_roles[].weight' => 'above 0 (1 without one)',
             'buyer_roles[].variants' => '{country: text query}, optional: titles that belong to it there as well',
-            'contacts[]' => 'id, title, country?, push, push_own?, about?, access (0–1), intro? (0–1), live?, approached_days_ago?, '
+            'contacts[]' => 'id, title, country?, push, push_own?, about?, access (0–1), intro? (0–1), live?, '
+                    .'approached_days_ago?, '
                 .'kept_out?, reserved?, held?',
             'contacts[].push_own' => 'the part of the push that is from their own signals',
             'contacts[].about' => 'true: the account’s strongest live signal is about them',
@@ -56,7 +57,9 @@ final class ContactsOperation implements Operation
     {
         return [
             'headcount' => 420,
-            'buyer_roles' => [['name' => 'Maintenance', 'functions' => ['maintenance'], 'neighbours' => ['operations'], 'weight' => 1]],
+            'buyer_roles' => [[
+                'name' => 'Maintenance', 'functions' => ['maintenance'], 'neighbours' => ['operations'], 'weight' => 1,
+            ]],
             'contacts' => [
                 ['id' => 1, 'title' => 'Head of Maintenance', 'push' => 1.1, 'access' => .59],
                 ['id' => 2, 'title' => 'Plant Manager', 'push' => .6, 'access' => .3],
@@ -85,7 +88,10 @@ final class ContactsOperation implements Operation
             }
         }
         $input->done();
-        usort($ranked, static fn (array $a, array $b): int => $b['priority'] <=> $a['priority'] ?: self::order($a['id'], $b['id']));
+        usort(
+            $ranked,
+            static fn (array $a, array $b): int => $b['priority'] <=> $a['priority'] ?: self::order($a['id'], $b['id']),
+        );
         usort($choosable, static fn (Choosable $a, Choosable $b): int => self::order($ids[$a->id], $ids[$b->id]));
         $choice = Choice::of($choosable, $most, $approached);
         $skipped = $choice->skipped;
@@ -135,7 +141,8 @@ final class ContactsOperation implements Operation
 
     /**
      * @param  list<BuyerRole>  $roles
-     * @return array{int|string, array<string, mixed>|null, Choosable}  id, how they are ranked, how rule 9 looks at them
+     * @return array{int|string, array<string, mixed>|null, Choosable}  id, how they are ranked, how rule 9 looks at
+     *     them
      */
     private static function contact(Input $input, int $place, array $roles, ?int $headcount, bool $association): array
     {
@@ -151,7 +158,9 @@ final class ContactsOperation implements Operation
         $live = $input->boolean('live');
         $title = TitleReader::standard()->read($text, $country, $headcount);
         $role = RoleOfContact::best($roles, $title, $text, $country, $headcount, $association);
-        $priority = $role === null ? null : ContactPoints::of($role->value, $push, $access, $own, $role->match)->priority();
+        $priority = $role === null
+            ? null
+            : ContactPoints::of($role->value, $push, $access, $own, $role->match)->priority();
         $part = $role?->part($headcount, $live, $intro);
         $choosable = new Choosable(
             $place,
@@ -167,7 +176,8 @@ final class ContactsOperation implements Operation
         );
         $input->done();
         $ranked = $role === null ? null : [
-            'id' => $id, 'priority' => $priority, 'role' => $role->value, 'buyer_role' => $role->buyerRole->name, 'part' => $part?->value,
+            'id' => $id, 'priority' => $priority, 'role' => $role->value, 'buyer_role' => $role->buyerRole->name,
+            'part' => $part?->value,
         ];
 
         return [$id, $ranked, $choosable];

@@ -41,7 +41,8 @@ final class FitOperation implements Operation
             'criteria[].any' => 'list of texts; for '.self::names('any'),
             'criteria[].within' => '{km, of: [latitude, longitude]}; for '.self::names('within'),
             'criteria[].query' => 'text query; for '.self::names('query'),
-            'account' => 'headcount, revenue (EUR), growth (fraction), sites, industries [ISIC, main first], country, region, '
+            'account' => 'headcount, revenue (EUR), growth (fraction), sites, industries [ISIC, main first], '
+                .'country, region, '
                 .'postal_code, place [latitude, longitude], technologies [..], text; absent or null is unknown',
         ];
     }
@@ -72,7 +73,10 @@ final class FitOperation implements Operation
             'out' => $fit->out,
             'unverified' => $fit->unverified,
             'criteria' => array_map(
-                static fn (Criterion $criterion, ?float $membership): array => ['name' => $criterion->name, 'membership' => $membership],
+                static fn (Criterion $criterion, ?float $membership): array => [
+                    'name' => $criterion->name,
+                    'membership' => $membership,
+                ],
                 $criteria,
                 $fit->memberships,
             ),
@@ -104,9 +108,15 @@ final class FitOperation implements Operation
 
         return match ($test) {
             'range' => new Range($field, ...$input->pair('range')),
-            'any' => new AnyOf($field, $input->strings('any') ?: throw Mistake::at('any', 'The list needs at least one value.')),
+            'any' => new AnyOf(
+                $field,
+                $input->strings('any') ?: throw Mistake::at('any', 'The list needs at least one value.'),
+            ),
             'within' => self::within($input->object('within')),
-            default => new Says($input->optionalQuery('query') ?? throw Mistake::at('query', 'The query is empty: give at least one word.')),
+            default => new Says(
+                $input->optionalQuery('query')
+                    ?? throw Mistake::at('query', 'The query is empty: give at least one word.'),
+            ),
         };
     }
 
@@ -156,6 +166,9 @@ final class FitOperation implements Operation
 
     private static function names(string $test): string
     {
-        return implode(', ', array_map(static fn (CriterionField $field): string => $field->value, CriterionField::testedBy($test)));
+        return implode(
+            ', ',
+            array_map(static fn (CriterionField $field): string => $field->value, CriterionField::testedBy($test)),
+        );
     }
 }

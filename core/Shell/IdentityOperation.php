@@ -33,7 +33,10 @@ final class IdentityOperation implements Operation
 
     public static function example(): array
     {
-        return ['a' => ['name' => 'Glasverk Tunhede A/S', 'country' => 'DK'], 'b' => ['name' => 'Glasværk Tunhede', 'city' => 'Hobro']];
+        return [
+            'a' => ['name' => 'Glasverk Tunhede A/S', 'country' => 'DK'],
+            'b' => ['name' => 'Glasværk Tunhede', 'city' => 'Hobro'],
+        ];
     }
 
     public static function answer(Input $input): array
@@ -48,7 +51,12 @@ final class IdentityOperation implements Operation
 
     private static function company(Input $input): CompanyFacts
     {
-        $facts = new CompanyFacts($input->string('name'), $input->optionalString('domain'), $input->optionalString('country'), $input->optionalString('city'));
+        $facts = new CompanyFacts(
+            $input->string('name'),
+            $input->optionalString('domain'),
+            $input->optionalString('country'),
+            $input->optionalString('city'),
+        );
         $input->done();
 
         return $facts;

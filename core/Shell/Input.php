@@ -121,7 +121,8 @@ final class Input
             return null;
         }
 
-        return $enum::tryFrom($text) ?? throw Mistake::at($this->place($field), 'This is one of: '.self::values($enum).'.');
+        return $enum::tryFrom($text)
+            ?? throw Mistake::at($this->place($field), 'This is one of: '.self::values($enum).'.');
     }
 
     /** @param  class-string<BackedEnum>  $enum */
@@ -145,7 +146,11 @@ final class Input
     /** @return list<self> */
     public function objects(string $field): array
     {
-        return array_map(fn (mixed $value, int $i): self => self::of($value, $this->place($field)."[$i]"), $list = $this->list($field), array_keys($list));
+        return array_map(
+            fn (mixed $value, int $i): self => self::of($value, $this->place($field)."[$i]"),
+            $list = $this->list($field),
+            array_keys($list),
+        );
     }
 
     /** @return list<string> the fields that are there */
@@ -187,7 +192,10 @@ final class Input
             throw Mistake::at($this->place($field), 'This is a list of two numbers.');
         }
 
-        return [self::asNumber($list[0], $this->place($field).'[0]'), self::asNumber($list[1], $this->place($field).'[1]')];
+        return [
+            self::asNumber($list[0], $this->place($field).'[0]'),
+            self::asNumber($list[1], $this->place($field).'[1]'),
+        ];
     }
 
     /** @return list<mixed> */
@@ -217,7 +225,10 @@ final class Input
         $functions = [];
         foreach ($this->strings($field) as $i => $name) {
             $functions[] = BusinessFunction::named($name)
-                ?? throw Mistake::at($this->place($field)."[$i]", 'This is one of: '.self::values(BusinessFunction::class).'.');
+                ?? throw Mistake::at(
+                    $this->place($field)."[$i]",
+                    'This is one of: '.self::values(BusinessFunction::class).'.',
+                );
         }
 
         return BusinessFunction::set($functions);
@@ -269,7 +280,9 @@ final class Input
             return $make();
         } catch (Mistake $mistake) {
             throw new Mistake($mistake->getMessage(), match (true) {
-                is_string($mistake->at) => $this->path !== '' && str_starts_with($mistake->at, $this->path.'.') ? $mistake->at : $this->place($mistake->at),
+                is_string($mistake->at) => $this->path !== '' && str_starts_with($mistake->at, $this->path.'.')
+                    ? $mistake->at
+                    : $this->place($mistake->at),
                 default => $this->path !== '' ? $this->path : $mistake->at,
             }, $mistake->character);
         }

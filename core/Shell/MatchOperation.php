@@ -21,7 +21,10 @@ final class MatchOperation implements Operation
 
     public static function fields(): array
     {
-        return ['query' => 'terms, "phrases", AND, OR, NOT, a leading minus, parentheses, a trailing *', 'text' => 'text'];
+        return [
+            'query' => 'terms, "phrases", AND, OR, NOT, a leading minus, parentheses, a trailing *',
+            'text' => 'text',
+        ];
     }
 
     public static function example(): array

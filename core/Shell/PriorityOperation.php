@@ -34,13 +34,19 @@ final class PriorityOperation implements Operation
 
     public static function answer(Input $input): array
     {
-        $points = Points::of($input->number('fit', 0, 1), $input->number('push', -self::LARGEST, self::LARGEST), $input->number('access', 0, 1));
+        $points = Points::of(
+            $input->number('fit', 0, 1),
+            $input->number('push', -self::LARGEST, self::LARGEST),
+            $input->number('access', 0, 1),
+        );
         $input->done();
 
         return [
             'priority' => $points->priority(),
             'points' => $points->total(),
-            'lines' => ['start' => Points::START, 'fit' => $points->fit, 'push' => $points->push, 'access' => $points->access],
+            'lines' => [
+                'start' => Points::START, 'fit' => $points->fit, 'push' => $points->push, 'access' => $points->access,
+            ],
         ];
     }
 }

@@ -42,12 +42,22 @@ final class RelationOperation implements Operation
     {
         $type = $input->string('type');
         $strength = match ($type) {
-            'connection' => RelationStrength::ofConnection($input->optionalInteger('exchanges'), $input->optionalNumber('months_since_last', 0)),
-            'worked_together' => RelationStrength::ofWorkingTogether($input->number('months', 0), $input->optionalInteger('headcount'), $input->has('same_function') && $input->boolean('same_function')),
+            'connection' => RelationStrength::ofConnection(
+                $input->optionalInteger('exchanges'),
+                $input->optionalNumber('months_since_last', 0),
+            ),
+            'worked_together' => RelationStrength::ofWorkingTogether(
+                $input->number('months', 0),
+                $input->optionalInteger('headcount'),
+                $input->has('same_function') && $input->boolean('same_function'),
+            ),
             'studied' => RelationStrength::STUDIED,
             'association' => RelationStrength::ASSOCIATION,
             'teammate' => RelationStrength::TEAMMATE,
-            default => throw Mistake::at($input->place('type'), "“{$type}” is not one of: connection, worked_together, studied, association, teammate."),
+            default => throw Mistake::at(
+                $input->place('type'),
+                "“{$type}” is not one of: connection, worked_together, studied, association, teammate.",
+            ),
         };
         $input->done();
 

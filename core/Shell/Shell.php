@@ -13,7 +13,8 @@ final class Shell
     /** @var list<class-string<Operation>> */
     private const OPERATIONS = [
         TimingOperation::class, FitOperation::class, AccessOperation::class, PriorityOperation::class,
-        MatchOperation::class, TitleOperation::class, ContactsOperation::class, DomainOperation::class, IdentityOperation::class, SpotCheckOperation::class, RelationOperation::class,
+        MatchOperation::class, TitleOperation::class, ContactsOperation::class, DomainOperation::class,
+        IdentityOperation::class, SpotCheckOperation::class, RelationOperation::class,
     ];
 
     private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION;
@@ -89,7 +90,10 @@ final class Shell
 
     private static function help(): string
     {
-        $lines = ['Usage: luftig-core OPERATION < in.json > out.json', '', 'One object, or a list of objects. OPERATION --help shows its fields.', ''];
+        $lines = [
+            'Usage: luftig-core OPERATION < in.json > out.json', '',
+            'One object, or a list of objects. OPERATION --help shows its fields.', '',
+        ];
         foreach (self::OPERATIONS as $operation) {
             $lines[] = sprintf('  %-12s %s', $operation::name(), $operation::summary());
         }
@@ -105,7 +109,8 @@ final class Shell
             $lines[] = sprintf('  %-26s %s', $field, $meaning);
         }
 
-        return implode("\n", $lines)."\n\nExample:\n".json_encode($operation::example(), self::JSON | JSON_PRETTY_PRINT)."\n";
+        return implode("\n", $lines)."\n\nExample:\n".json_encode($operation::example(), self::JSON | JSON_PRETTY_PRINT)
+            ."\n";
     }
 
     private static function error(Mistake $mistake): string
@@ -116,7 +121,9 @@ final class Shell
     /** @return array{error: array{message: string, at: string|int|null}} */
     private static function explain(Mistake $mistake): array
     {
-        $within = is_string($mistake->at) && $mistake->character !== null ? " (at character {$mistake->character})" : '';
+        $within = is_string($mistake->at) && $mistake->character !== null
+            ? " (at character {$mistake->character})"
+            : '';
 
         return ['error' => ['message' => $mistake->getMessage().$within, 'at' => $mistake->at]];
     }

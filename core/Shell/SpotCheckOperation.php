@@ -38,7 +38,10 @@ final class SpotCheckOperation implements Operation
 
     public static function answer(Input $input): array
     {
-        [$fits, $judged, $population] = array_map(static fn (string $field): int => (int) ($input->optionalInteger($field) ?? $input->number($field)), ['fits', 'judged', 'population']);
+        [$fits, $judged, $population] = array_map(
+            static fn (string $field): int => (int) ($input->optionalInteger($field) ?? $input->number($field)),
+            ['fits', 'judged', 'population'],
+        );
         $input->done();
         $check = SpotCheck::of($fits, $judged, $population);
 

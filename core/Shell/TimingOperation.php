@@ -48,8 +48,14 @@ final class TimingOperation implements Operation
     public static function example(): array
     {
         return ['now' => '2026-11-23T09:00:00Z', 'signals' => [
-            ['id' => 1, 'kind' => 'funding', 'occurred_at' => '2026-11-17T09:00:00Z', 'strength' => .5, 'confidence' => 1],
-            ['id' => 2, 'kind' => 'hiring', 'occurred_at' => '2026-11-20T09:00:00Z', 'strength' => .75, 'confidence' => .9],
+            [
+                'id' => 1, 'kind' => 'funding', 'occurred_at' => '2026-11-17T09:00:00Z', 'strength' => .5,
+                'confidence' => 1,
+            ],
+            [
+                'id' => 2, 'kind' => 'hiring', 'occurred_at' => '2026-11-20T09:00:00Z', 'strength' => .75,
+                'confidence' => .9,
+            ],
         ]];
     }
 
@@ -106,7 +112,8 @@ final class TimingOperation implements Operation
     {
         $catalogue = Catalogue::standard();
         foreach ($changes as $name => $change) {
-            $kind = Kind::tryFrom($name) ?? throw Mistake::at("catalogue.$name", 'A kind is one of: '.Input::values(Kind::class).'.');
+            $kind = Kind::tryFrom($name)
+                ?? throw Mistake::at("catalogue.$name", 'A kind is one of: '.Input::values(Kind::class).'.');
             $catalogue = $catalogue->with($change->make(static fn () => $catalogue->of($kind)->with(
                 $change->optionalNumber('weight'),
                 $change->optionalNumber('ramp'),

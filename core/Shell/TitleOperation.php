@@ -50,7 +50,10 @@ final class TitleOperation implements Operation
         return [
             'status' => $title->status->value,
             'seniority' => $title->seniority->value,
-            'functions' => array_map(static fn (BusinessFunction $function): string => $function->value, $title->functions()),
+            'functions' => array_map(
+                static fn (BusinessFunction $function): string => $function->value,
+                $title->functions(),
+            ),
         ];
     }
 }

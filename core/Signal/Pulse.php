@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Luftig\Core\Signal;
 
 /**
- * The push of an account as a function of time (rule 3): prepared once, then asked many times, and the act-by day found on it.
+ * The push of an account as a function of time (rule 3): prepared once, then asked many times, and the act-by day found
+ * on it.
  *
- * Ages, ramps and half-lives are kept in seconds, and the freshness of KindRule is written out in the loop: over a hundred
+ * Ages, ramps and half-lives are kept in seconds, and the freshness of KindRule is written out in the loop: over a
+ * hundred
  * thousand accounts it is evaluated a hundred million times. That both agree is tested as a property.
  */
 final readonly class Pulse
@@ -22,7 +24,8 @@ final readonly class Pulse
     private const ROUNDING = 1e-12;
 
     /**
-     * @param  list<array{float, float, float, float, bool, list<float|int>, list<float>}>  $groups  ramp, end of hold, half-life, age when spent, drag; times, and pushes when wholly fresh
+     * @param  list<array{float, float, float, float, bool, list<float|int>, list<float>}>  $groups  ramp, end of hold,
+     *     half-life, age when spent, drag; times, and pushes when wholly fresh
      * @param  int|null  $first  day of the newest signal that happened, days since 1970-01-01
      * @param  float  $rampEnds  when the last ramp is over
      */
@@ -77,7 +80,10 @@ final readonly class Pulse
                 $rampEnds = max($rampEnds, $at + $rule->ramp * self::DAY);
             }
             if ($times !== []) {
-                $groups[] = [$rule->ramp * self::DAY, ($rule->ramp + $rule->hold) * self::DAY, $rule->halfLife * self::DAY, $spent, $sign < 0, $times, $pushes];
+                $groups[] = [
+                    $rule->ramp * self::DAY, ($rule->ramp + $rule->hold) * self::DAY, $rule->halfLife * self::DAY,
+                    $spent, $sign < 0, $times, $pushes,
+                ];
             }
         }
 
@@ -93,10 +99,12 @@ final readonly class Pulse
     }
 
     /**
-     * The day by which half of what speaks for the account is gone. It is looked for at noon (UTC) of each day, from that of
+     * The day by which half of what speaks for the account is gone. It is looked for at noon (UTC) of each day, from
+     * that of
      * the newest signal, for or against, to 180 days after it, and depends on the facts only.
      *
-     * Once the last ramp is over, both sides only fall. So between two days the push is at most what speaks for it on the
+     * Once the last ramp is over, both sides only fall. So between two days the push is at most what speaks for it on
+     * the
      * first less what speaks against it on the second, and at least the other way round; stretches that cannot hold a
      * higher peak, or the fall, are not looked into.
      *
@@ -132,7 +140,9 @@ final readonly class Pulse
             }
         }
         $from = max($even, $peakDay);
-        $fallen = $from >= self::HORIZON ? null : $this->fall($from, $days[$from] ?? $this->onDay($from), self::HORIZON, $last, $level);
+        $fallen = $from >= self::HORIZON
+            ? null
+            : $this->fall($from, $days[$from] ?? $this->onDay($from), self::HORIZON, $last, $level);
 
         return $fallen === null ? null : $this->first + $fallen - 1;
     }
@@ -179,7 +189,8 @@ final readonly class Pulse
         $middle = intdiv($low + $high, 2);
         $atMiddle = $this->onDay($middle);
 
-        return $this->fall($low, $atLow, $middle, $atMiddle, $level) ?? $this->fall($middle, $atMiddle, $high, $atHigh, $level);
+        return $this->fall($low, $atLow, $middle, $atMiddle, $level)
+            ?? $this->fall($middle, $atMiddle, $high, $atHigh, $level);
     }
 
     /** @return array{float, float} */

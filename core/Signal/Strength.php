@@ -13,7 +13,9 @@ final class Strength
         'pre-seed' => .8, 'seed' => .8, 'a' => 1.0, 'b' => .9, 'grant' => .6, 'debt' => .5, 'undisclosed' => .5,
     ];
 
-    private const ROUND_WORDS = ['series', 'serie', 'round', 'runde', 'runda', 'ronde', 'financing', 'funding', 'tour', 'de', 'table'];
+    private const ROUND_WORDS = [
+        'series', 'serie', 'round', 'runde', 'runda', 'ronde', 'financing', 'funding', 'tour', 'de', 'table',
+    ];
 
     private const ENGAGEMENTS = [
         'wrote' => 1.0, 'commented' => .9, 'passed on' => .7, 'reacted' => .5,

@@ -12,7 +12,8 @@ namespace Luftig\Core\Text;
 interface Algebra
 {
     /**
-     * @param  non-empty-list<string>  $needles  of which any is enough: folded words with a space before, between, and after unless they are open at their end; it stands in a line of Fold::line that has them
+     * @param  non-empty-list<string>  $needles  of which any is enough: folded words with a space before, between, and
+     *     after unless they are open at their end; it stands in a line of Fold::line that has them
      * @return T
      */
     public function words(array $needles): mixed;

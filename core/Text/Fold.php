@@ -10,7 +10,8 @@ use Normalizer;
 final class Fold
 {
     private const LETTERS = [
-        'ø' => 'o', 'đ' => 'd', 'ð' => 'd', 'ł' => 'l', 'ħ' => 'h', 'ß' => 'ss', 'æ' => 'ae', 'œ' => 'oe', 'þ' => 'th', 'ı' => 'i', 'ŋ' => 'n',
+        'ø' => 'o', 'đ' => 'd', 'ð' => 'd', 'ł' => 'l', 'ħ' => 'h', 'ß' => 'ss', 'æ' => 'ae', 'œ' => 'oe', 'þ' => 'th',
+        'ı' => 'i', 'ŋ' => 'n',
     ];
 
     /** Names that keep their punctuation: .NET · C++ · C# · R&D. */

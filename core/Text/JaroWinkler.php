@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Text;
 
-/** How alike two short texts are (Jaro 1989, Winkler 1990): 0–1, a common beginning of up to four letters counts extra. */
+/**
+ * How alike two short texts are (Jaro 1989, Winkler 1990): 0–1, a common beginning of up to four letters counts extra.
+ */
 final class JaroWinkler
 {
     private const PREFIX = 4;
@@ -19,7 +21,10 @@ final class JaroWinkler
         $a = mb_str_split($a);
         $b = mb_str_split($b);
         $jaro = self::jaro($a, $b);
-        for ($prefix = 0, $most = min(self::PREFIX, count($a), count($b)); $prefix < $most && $a[$prefix] === $b[$prefix]; $prefix++);
+        for (
+            $prefix = 0, $most = min(self::PREFIX, count($a), count($b)); $prefix < $most
+            && $a[$prefix] === $b[$prefix]; $prefix++
+        );
 
         return $jaro + $prefix * self::SCALE * (1 - $jaro);
     }

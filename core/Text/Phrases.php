@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Luftig\Core\Text;
 
 /**
- * Words and pairs of words that are frequent in some texts and rare in the others: log-odds with an informative Dirichlet prior
+ * Words and pairs of words that are frequent in some texts and rare in the others: log-odds with an informative
+ * Dirichlet prior
  * (Monroe, Colaresi, Quinn 2008), each text counted once for a phrase.
  */
 final class Phrases
@@ -20,7 +21,9 @@ final class Phrases
 
     /** Words that join others and say nothing by themselves, in the languages of titles. */
     private const JOINING = [
-        'the', 'and', 'for', 'with', 'from', 'our', 'are', 'that', 'this', 'into', 'und', 'der', 'die', 'das', 'den', 'des', 'mit', 'fur', 'von', 'bei', 'och', 'med', 'som', 'til', 'van', 'het', 'een', 'voor', 'dla', 'oraz', 'les', 'pour',
+        'the', 'and', 'for', 'with', 'from', 'our', 'are', 'that', 'this', 'into', 'und', 'der', 'die', 'das', 'den',
+        'des', 'mit', 'fur', 'von', 'bei', 'och', 'med', 'som', 'til', 'van', 'het', 'een', 'voor', 'dla', 'oraz',
+        'les', 'pour',
     ];
 
     /**
@@ -40,7 +43,8 @@ final class Phrases
             }
             $other = $inOthers[$phrase] ?? 0;
             $prior = self::PRIOR * ($count + $other) / max(1, $n + $m);
-            $delta = self::logOdds($count + $prior, $n + self::PRIOR) - self::logOdds($other + $prior, $m + self::PRIOR);
+            $delta = self::logOdds($count + $prior, $n + self::PRIOR)
+                - self::logOdds($other + $prior, $m + self::PRIOR);
             $z = $delta / sqrt(1 / ($count + $prior) + 1 / ($other + $prior));
             if ($z >= self::SURE) {
                 $typical[(string) $phrase] = $z;

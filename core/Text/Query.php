@@ -8,7 +8,8 @@ namespace Luftig\Core\Text;
 final readonly class Query
 {
     /** What makes several lines or parts one query, and not a list of phrases. */
-    private const OPERATOR = '~(?:^|[\s(,])(?:AND|OR|NOT)(?=[\s),(]|$)|["“”„«»]|(?:^|[\s(,])-(?=[\p{L}\p{N}.(])|\*(?=[\s),]|$)~u';
+    private const OPERATOR = '~(?:^|[\s(,])(?:AND|OR|NOT)(?=[\s),(]|$)|["“”„«»]|(?:^|[\s(,])-(?=[\p{L}\p{N}.(])|'
+        .'\*(?=[\s),]|$)~u';
 
     /** Between the parts of a list; a comma within parentheses, or within a number, parts nothing. */
     private const PARTS = '~\n|(?:,(?!\d)|(?<!\d),)(?![^()\n]*\))~u';
@@ -55,7 +56,10 @@ final readonly class Query
         if (preg_match(self::OPERATOR, $text) === 1) {
             return [];
         }
-        $parts = array_filter(array_map(trim(...), preg_split(self::PARTS, $text) ?: []), static fn (string $part): bool => $part !== '');
+        $parts = array_filter(
+            array_map(trim(...), preg_split(self::PARTS, $text) ?: []),
+            static fn (string $part): bool => $part !== '',
+        );
 
         return count($parts) < 2 ? [] : array_values(array_unique($parts));
     }

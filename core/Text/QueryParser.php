@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Luftig\Core\Text;
 
 /**
- * From tight to loose: quotes and parentheses; neighbours and AND; OR; commas and line breaks. A minus or NOT that does not directly
+ * From tight to loose: quotes and parentheses; neighbours and AND; OR; commas and line breaks. A minus or NOT that does
+ * not directly
  * follow OR, AND or an opening parenthesis excludes from all of the parentheses it stands in (rule 11).
  */
 final class QueryParser
@@ -195,7 +196,13 @@ final class QueryParser
         foreach ($tokens as $i => $token) {
             $after = $tokens[$i + 1]->type ?? '';
             $before = $kept === [] ? '(' : $kept[count($kept) - 1]->type;
-            if ($token->type === ',' && (in_array($before, ['AND', 'OR', 'NOT', '-', '(', ','], true) || in_array($after, ['AND', 'OR', ')', '', ','], true))) {
+            if (
+                $token->type === ','
+                && (
+                    in_array($before, ['AND', 'OR', 'NOT', '-', '(', ','], true)
+                    || in_array($after, ['AND', 'OR', ')', '', ','], true)
+                )
+            ) {
                 continue;
             }
             $kept[] = $token;

@@ -9,7 +9,10 @@ final readonly class Tokens
 {
     private const QUOTES = '“”„"«»';
 
-    /** A quoted phrase with its star; what parts alternatives; spaces; parentheses; a minus; a quote that is left open; a word. */
+    /**
+     * A quoted phrase with its star; what parts alternatives; spaces; parentheses; a minus; a quote that is left open;
+     * a word.
+     */
     private const PIECE = '~['.self::QUOTES.'][^'.self::QUOTES.']*['.self::QUOTES.']\*?(*:quoted)'
         .'|(?:\n|,(?!\d)|(?<!\d),)(*:parts)'
         .'|[^\S\n]+(*:space)'

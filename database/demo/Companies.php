@@ -10,11 +10,18 @@ use Luftig\Core\Text\Fold;
 /** Invents the accounts of the demo, dirt included. */
 final class Companies
 {
-    private const SUFFIX = ['SE' => 'AB', 'DK' => 'A/S', 'NO' => 'AS', 'FI' => 'Oy', 'DE' => 'GmbH', 'NL' => 'B.V.', 'PL' => 'Sp. z o.o.', 'CZ' => 's.r.o.', 'EE' => 'OÜ', 'LV' => 'SIA', 'LT' => 'UAB'];
+    private const SUFFIX = [
+        'SE' => 'AB', 'DK' => 'A/S', 'NO' => 'AS', 'FI' => 'Oy', 'DE' => 'GmbH', 'NL' => 'B.V.', 'PL' => 'Sp. z o.o.',
+        'CZ' => 's.r.o.', 'EE' => 'OÜ', 'LV' => 'SIA', 'LT' => 'UAB',
+    ];
 
     private const CURRENCY = ['SE' => 'SEK', 'DK' => 'DKK', 'NO' => 'NOK', 'PL' => 'PLN', 'CZ' => 'CZK'];
 
-    private const NAMES = ['SE' => 'Sverige', 'DE' => 'Deutschland', 'DK' => 'Danmark', 'NO' => 'Norge', 'FI' => 'Finland', 'NL' => 'Netherlands', 'PL' => 'Polska', 'CZ' => 'Czechia', 'EE' => 'Estonia', 'LV' => 'Latvia', 'LT' => 'Lithuania'];
+    private const NAMES = [
+        'SE' => 'Sverige', 'DE' => 'Deutschland', 'DK' => 'Danmark', 'NO' => 'Norge', 'FI' => 'Finland',
+        'NL' => 'Netherlands', 'PL' => 'Polska', 'CZ' => 'Czechia', 'EE' => 'Estonia', 'LV' => 'Latvia',
+        'LT' => 'Lithuania',
+    ];
 
     /** @var array<string, true> */
     private array $domains = [];
@@ -69,15 +76,28 @@ final class Companies
             'revenue' => $this->dice->chance(.2) ? '' : $this->revenue($heads, $country),
             'country' => $this->dice->chance(.03) ? '' : self::NAMES[$country],
             'city' => $this->city($country),
-            'sites' => $this->dice->chance(.25) ? '' : (string) max(1, (int) round($heads / 220 + $this->dice->part() * 2.4)),
+            'sites' => $this->dice->chance(.25)
+                ? ''
+                : (string) max(1, (int) round($heads / 220 + $this->dice->part() * 2.4)),
             'technologies' => implode('; ', array_filter([
                 $this->dice->chance(.35) ? $this->dice->pick(Words::SYSTEMS) : '',
                 $this->dice->chance(.22) ? $this->dice->pick(Words::LOGGERS) : '',
             ])),
-            'keywords' => $maker ? implode('; ', array_unique([$this->dice->pick(Words::KEYWORDS), $this->dice->pick(Words::KEYWORDS), $this->dice->chance(.4) ? 'three shifts' : $this->dice->pick(Words::KEYWORDS)])) : '',
+            'keywords' => $maker ? implode(
+                '; ',
+                array_unique(
+                    [
+                        $this->dice->pick(Words::KEYWORDS),
+                        $this->dice->pick(Words::KEYWORDS),
+                        $this->dice->chance(.4) ? 'three shifts' : $this->dice->pick(Words::KEYWORDS),
+                    ],
+                ),
+            ) : '',
             'description' => $this->description($word, $stem, $maker),
             'status' => $code === '2813' && $this->dice->chance(.7) ? 'competitor' : ($code === '78' ? 'agency' : ''),
-            'truth' => ['country' => $country, 'domain' => $domain, 'heads' => $heads, 'growth' => $growth, 'maker' => $maker],
+            'truth' => [
+                'country' => $country, 'domain' => $domain, 'heads' => $heads, 'growth' => $growth, 'maker' => $maker,
+            ],
         ];
     }
 
@@ -102,13 +122,21 @@ final class Companies
     private function description(string $word, string $stem, bool $maker): string
     {
         return $maker
-            ? $this->dice->pick(["$word from $stem, on several lines.", "Family-owned maker in $stem.", "Supplies customers in the north from $stem; runs round the clock.", 'One of three plants of its group. Energy is a large part of cost.'])
-            : $this->dice->pick(["Serves industry around $stem.", "Office in $stem, no plant of its own.", 'Independent since 1998.']);
+            ? $this->dice->pick([
+                "$word from $stem, on several lines.",
+                "Family-owned maker in $stem.",
+                "Supplies customers in the north from $stem; runs round the clock.",
+                'One of three plants of its group. Energy is a large part of cost.',
+            ])
+            : $this->dice->pick(
+                ["Serves industry around $stem.", "Office in $stem, no plant of its own.", 'Independent since 1998.'],
+            );
     }
 
     private function city(string $country): string
     {
-        $this->cities[$country] ??= City::query()->where('country', $country)->whereBetween('population', [6000, 250000])->orderBy('id')->pluck('name')->all();
+        $this->cities[$country] ??= City::query()->where('country', $country)
+            ->whereBetween('population', [6000, 250000])->orderBy('id')->pluck('name')->all();
 
         return $this->dice->pick($this->cities[$country]);
     }

@@ -7,11 +7,16 @@ namespace Database\Demo;
 /** Invents the signals of the demo over eighteen months, more of them at companies that do well. */
 final class Happenings
 {
-    private const COLUMNS = ['domain', 'kind', 'date', 'title', 'since', 'strength', 'confidence', 'round', 'amount', 'currency', 'openings', 'heads before', 'heads after', 'deed', 'person', 'source', 'quote', 'link'];
+    private const COLUMNS = [
+        'domain', 'kind', 'date', 'title', 'since', 'strength', 'confidence', 'round', 'amount', 'currency', 'openings',
+        'heads before', 'heads after', 'deed', 'person', 'source', 'quote', 'link',
+    ];
 
     private const KINDS = [
-        'hiring' => 29, 'news' => 16, 'post_engagement' => 13, 'growth' => 10, 'own_engagement' => 7, 'topic_interest' => 5, 'expansion' => 4.5, 'funding' => 3.5,
-        'tech_adopted' => 3, 'decline' => 2.5, 'leadership_change' => .5, 'tech_dropped' => 1.6, 'hiring_freeze' => 1.4, 'rival_signed' => .5,
+        'hiring' => 29, 'news' => 16, 'post_engagement' => 13, 'growth' => 10, 'own_engagement' => 7,
+        'topic_interest' => 5, 'expansion' => 4.5, 'funding' => 3.5,
+        'tech_adopted' => 3, 'decline' => 2.5, 'leadership_change' => .5, 'tech_dropped' => 1.6, 'hiring_freeze' => 1.4,
+        'rival_signed' => .5,
     ];
 
     public function __construct(private readonly Dice $dice, private readonly int $now)
@@ -32,7 +37,9 @@ final class Happenings
             }
         }
         $rows = array_map(fn (array $story): array => $this->row($story), Stories::happenings());
-        $companies = array_values(array_filter($companies, fn (array $company): bool => ! isset($company['truth']['story'])));
+        $companies = array_values(
+            array_filter($companies, fn (array $company): bool => ! isset($company['truth']['story'])),
+        );
         while (count($rows) < $count) {
             $company = $this->dice->pick($companies);
             // A company that grows is heard of more often.
@@ -59,17 +66,59 @@ final class Happenings
         $name = $person === null ? '' : $person['first_name'].' '.$person['last_name'];
         $days = $this->dice->chance(.35) ? $this->dice->part() * 60 : $this->dice->part() * 540;
         $heads = $company['truth']['heads'];
-        $facts = ['domain' => $company['truth']['domain'], 'kind' => $kind, 'days' => $days, 'confidence' => $this->dice->chance(.8) ? '.9' : '1'];
+        $facts = [
+            'domain' => $company['truth']['domain'], 'kind' => $kind, 'days' => $days,
+            'confidence' => $this->dice->chance(.8) ? '.9' : '1',
+        ];
 
         return $facts + match ($kind) {
             'hiring' => $this->hiring(),
-            'news' => ['title' => $this->dice->pick(['Named in a report on the duty to audit energy', 'Portrayed in the regional paper', 'Wins a prize for recycled material', 'Named among firms hit by power prices']), 'source' => 'press', 'link' => 'https://press.example/'.$company['truth']['domain']],
-            'post_engagement' => ['title' => $name.' '.$this->dice->pick(['reacted to a post about power prices', 'reacted to a post about leak surveys', 'passed on a post about energy audits', 'commented on a post about leak surveys']), 'source' => 'positions', 'person' => $person['email']],
-            'growth' => ['title' => 'Headcount up '.($up = $this->dice->int(3, 24)).' % in 90 days', 'heads before' => (string) max(12, $heads), 'heads after' => (string) (int) ceil(max(12, $heads) * (1 + $up / 100)), 'source' => 'headcounts'],
-            'decline' => ['title' => 'Headcount down '.($down = $this->dice->int(3, 15)).' % in 90 days', 'heads before' => (string) max(12, $heads), 'heads after' => (string) (int) floor(max(12, $heads) * (1 - $down / 100)), 'source' => 'headcounts'],
-            'own_engagement' => ['title' => $name.' '.$this->dice->pick(['came to our open day', 'follows us', 'looked at our page on leaks']), 'deed' => $this->dice->pick(['event', 'follows', 'page']), 'source' => 'our pages', 'person' => $person['email']],
-            'topic_interest' => ['title' => 'Reads about leak surveys', 'strength' => (string) round($this->dice->part(), 2), 'source' => 'topic report'],
-            'expansion' => ['title' => $this->dice->pick(['New hall announced', 'Second site opened', 'Large contract won', 'New line ordered']), 'source' => 'press', 'quote' => 'The new line starts in the coming year.'],
+            'news' => [
+                'title' => $this->dice->pick([
+                    'Named in a report on the duty to audit energy', 'Portrayed in the regional paper',
+                    'Wins a prize for recycled material', 'Named among firms hit by power prices',
+                ]),
+                'source' => 'press',
+                'link' => 'https://press.example/'.$company['truth']['domain'],
+            ],
+            'post_engagement' => [
+                'title' => $name.' '.$this->dice->pick([
+                    'reacted to a post about power prices', 'reacted to a post about leak surveys',
+                    'passed on a post about energy audits', 'commented on a post about leak surveys',
+                ]),
+                'source' => 'positions',
+                'person' => $person['email'],
+            ],
+            'growth' => [
+                'title' => 'Headcount up '.($up = $this->dice->int(3, 24)).' % in 90 days',
+                'heads before' => (string) max(12, $heads),
+                'heads after' => (string) (int) ceil(max(12, $heads) * (1 + $up / 100)),
+                'source' => 'headcounts',
+            ],
+            'decline' => [
+                'title' => 'Headcount down '.($down = $this->dice->int(3, 15)).' % in 90 days',
+                'heads before' => (string) max(12, $heads),
+                'heads after' => (string) (int) floor(max(12, $heads) * (1 - $down / 100)),
+                'source' => 'headcounts',
+            ],
+            'own_engagement' => [
+                'title' => $name.' '
+                    .$this->dice->pick(['came to our open day', 'follows us', 'looked at our page on leaks']),
+                'deed' => $this->dice->pick(['event', 'follows', 'page']),
+                'source' => 'our pages',
+                'person' => $person['email'],
+            ],
+            'topic_interest' => [
+                'title' => 'Reads about leak surveys',
+                'strength' => (string) round($this->dice->part(), 2),
+                'source' => 'topic report',
+            ],
+            'expansion' => [
+                'title' => $this->dice
+                    ->pick(['New hall announced', 'Second site opened', 'Large contract won', 'New line ordered']),
+                'source' => 'press',
+                'quote' => 'The new line starts in the coming year.',
+            ],
             'funding' => $this->funding($heads),
             'leadership_change' => ['title' => 'New chair of the board', 'source' => 'register'],
             'tech_adopted' => ['title' => $this->dice->pick(Words::SYSTEMS).' adopted', 'source' => 'postings'],
@@ -87,7 +136,10 @@ final class Happenings
 
         return [
             'title' => ucfirst($opening).' sought', 'openings' => (string) $number, 'source' => 'postings',
-            'quote' => $this->dice->pick(['You look after compressed air and steam.', 'The energy audit is your first task.', 'You plan the work of three shifts.', '']),
+            'quote' => $this->dice->pick([
+                'You look after compressed air and steam.', 'The energy audit is your first task.',
+                'You plan the work of three shifts.', '',
+            ]),
         ];
     }
 
@@ -98,8 +150,14 @@ final class Happenings
         $amount = round($heads * (.005 + .03 * $this->dice->part()), 1);
 
         return [
-            'title' => (in_array($round, ['A', 'B', 'C'], true) ? "Round $round" : ucfirst($round ?: 'undisclosed round')).", €{$amount}M", 'round' => $round,
-            'amount' => $this->dice->chance(.2) ? '' : str_replace('.', ',', (string) $amount).' Mio', 'currency' => 'EUR', 'source' => 'press',
+            'title' => (
+                in_array($round, ['A', 'B', 'C'], true) ? "Round $round" : ucfirst($round ?: 'undisclosed round')
+            )
+                .", €{$amount}M",
+            'round' => $round,
+            'amount' => $this->dice->chance(.2) ? '' : str_replace('.', ',', (string) $amount).' Mio',
+            'currency' => 'EUR',
+            'source' => 'press',
         ];
     }
 

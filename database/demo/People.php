@@ -9,8 +9,11 @@ use Luftig\Core\Text\Fold;
 /** Invents the contacts of the demo: titles in nine languages, addresses that follow patterns, some of them dead. */
 final class People
 {
-    public function __construct(private readonly Dice $dice, private readonly int $now, private readonly Arrivals $arrivals)
-    {
+    public function __construct(
+        private readonly Dice $dice,
+        private readonly int $now,
+        private readonly Arrivals $arrivals,
+    ) {
     }
 
     /**
@@ -48,17 +51,24 @@ final class People
         $arrival = isset($company['truth']['story']) ? null : $this->arrivals->one($company['truth']['domain']);
         $first = $this->dice->pick(Words::FIRST_NAMES[$country]);
         $last = $this->dice->pick(Words::LAST_NAMES[$country][0]).$this->dice->pick(Words::LAST_NAMES[$country][1]);
-        $role = $this->dice->weighted(['other' => 5, 'maintenance' => 1.6, 'plant' => 1.6, 'energy' => .8, 'chief' => 1.2]);
+        $role = $this->dice
+            ->weighted(['other' => 5, 'maintenance' => 1.6, 'plant' => 1.6, 'energy' => .8, 'chief' => 1.2]);
         $titles = Words::TITLES[$role];
         $title = $this->dice->pick($this->dice->chance(.6) ? $titles[$country] ?? $titles['EN'] : $titles['EN']);
         [$f, $l] = [implode('', Fold::words($first)), implode('', Fold::words($last))];
         $address = [$f.'.'.$l, $f[0].'.'.$l, $f, $f.$l[0]][$pattern].'@'.$company['truth']['domain'];
-        $state = $this->dice->weighted(['valid' => 42, 'catch_all' => 15, 'unknown' => 20, 'guess' => 8, 'invalid' => 10, 'off' => 2, '' => 3]);
+        $state = $this->dice->weighted(
+            ['valid' => 42, 'catch_all' => 15, 'unknown' => 20, 'guess' => 8, 'invalid' => 10, 'off' => 2, '' => 3],
+        );
 
         return [
-            'domain' => $company['truth']['domain'], 'first_name' => $first, 'last_name' => $last, 'title' => $this->dice->chance(.03) && $arrival === null ? '' : $arrival['title'] ?? $title,
+            'domain' => $company['truth']['domain'], 'first_name' => $first, 'last_name' => $last,
+            'title' => $this->dice->chance(.03) && $arrival === null ? '' : $arrival['title'] ?? $title,
             'in position since' => $arrival['since'] ?? gmdate('n/Y', $this->now - 86400 * $this->dice->int(20, 3600)),
-            'email' => $this->dice->chance(.22) ? '' : ($this->dice->chance(.04) ? 'info@'.$company['truth']['domain'] : $address), 'email state' => $state,
+            'email' => $this->dice->chance(.22)
+                ? ''
+                : ($this->dice->chance(.04) ? 'info@'.$company['truth']['domain'] : $address),
+            'email state' => $state,
             'phone' => $this->phone($country),
             'active' => $this->dice->chance(.25) ? gmdate('Y-m-d', $this->now - 86400 * $this->dice->int(0, 90)) : '',
             'earlier positions' => $arrival['before'] ?? '', 'truth' => $arrival['follows'] ?? [],
@@ -84,9 +94,13 @@ final class People
         $active = isset($person['active days']) ? gmdate('Y-m-d', $this->now - 86400 * $person['active days']) : '';
 
         return [
-            'domain' => $person['domain'], 'first_name' => $person['first_name'], 'last_name' => $person['last_name'], 'title' => $person['title'],
-            'in position since' => gmdate('Y-m-d', $this->now - 86400 * $person['in position days']), 'email' => $person['email'], 'email state' => $person['email state'],
-            'phone' => $person['phone'] ?? '', 'active' => $active, 'earlier positions' => $person['earlier positions'] ?? '', 'truth' => $person['follows'] ?? [],
+            'domain' => $person['domain'], 'first_name' => $person['first_name'], 'last_name' => $person['last_name'],
+            'title' => $person['title'],
+            'in position since' => gmdate('Y-m-d', $this->now - 86400 * $person['in position days']),
+            'email' => $person['email'],
+            'email state' => $person['email state'],
+            'phone' => $person['phone'] ?? '', 'active' => $active,
+            'earlier positions' => $person['earlier positions'] ?? '', 'truth' => $person['follows'] ?? [],
         ];
     }
 }

@@ -27,12 +27,16 @@ use Illuminate\Support\Facades\Hash;
 use Luftig\Core\Signal\Kind;
 
 /**
- * Fills an empty base with the invented world of Blåsvik Metering. Its facts are written as files, and come in as a user's own would.
+ * Fills an empty base with the invented world of Blåsvik Metering. Its facts are written as files, and come in as a
+ * user's own would.
  */
 final class Scenario
 {
     /** What really makes people answer; learning has to find it. */
-    private const HIDDEN = ['hiring' => .9, 'new_leader' => 2.6, 'customer_alum' => 3.2, 'post_engagement' => 2.2, 'funding' => .5, 'expansion' => 1.6, 'news' => .1, 'growth' => .6];
+    private const HIDDEN = [
+        'hiring' => .9, 'new_leader' => 2.6, 'customer_alum' => 3.2, 'post_engagement' => 2.2, 'funding' => .5,
+        'expansion' => 1.6, 'news' => .1, 'growth' => .6,
+    ];
 
     private readonly Dice $dice;
 
@@ -43,8 +47,14 @@ final class Scenario
     /** @var list<array<string, mixed>> who was made, with what has to follow from their positions under `truth` */
     public array $people = [];
 
-    public function __construct(private readonly int $accounts = 1200, private readonly int $contacts = 9000, private readonly int $signals = 6000, private readonly int $approaches = 400, private readonly int $relations = 3500, int $seed = 23)
-    {
+    public function __construct(
+        private readonly int $accounts = 1200,
+        private readonly int $contacts = 9000,
+        private readonly int $signals = 6000,
+        private readonly int $approaches = 400,
+        private readonly int $relations = 3500,
+        int $seed = 23,
+    ) {
         $this->dice = new Dice($seed);
         $this->now = CarbonImmutable::now();
         $this->acquaintances = new Acquaintances(new Dice($seed + 1), $this->now);
@@ -59,24 +69,52 @@ final class Scenario
         $this->offers($team[4]);
         $companies = (new Companies($this->dice))->make($this->accounts);
         [$customers, $lasting] = $this->customers($companies);
-        $people = (new People($this->dice, $this->now->getTimestamp(), new Arrivals($this->dice, $this->now->getTimestamp(), $lasting)))->make($companies, $this->contacts);
-        $people = $this->acquaintances->affiliated($people, array_column(array_column($companies, 'truth'), 'country', 'domain'));
+        $people = (
+            new People(
+                $this->dice,
+                $this->now->getTimestamp(),
+                new Arrivals($this->dice, $this->now->getTimestamp(), $lasting),
+            )
+        )
+            ->make($companies, $this->contacts);
+        $people = $this->acquaintances
+            ->affiliated($people, array_column(array_column($companies, 'truth'), 'country', 'domain'));
         $this->people = $people;
-        $say(sprintf('%d accounts, %d contacts and %d signals of an invented world come in …', count($companies), count($people), $this->signals));
+        $say(
+            sprintf(
+                '%d accounts, %d contacts and %d signals of an invented world come in …',
+                count($companies),
+                count($people),
+                $this->signals,
+            ),
+        );
         $plain = fn (array $row): array => array_diff_key($row, ['truth' => 0]);
         $this->bring(IntakeKind::Accounts, 'accounts.csv', array_map($plain, $companies), $team[4]);
         $this->bring(IntakeKind::Customers, 'customers.csv', $customers, $team[4]);
         $this->bring(IntakeKind::Contacts, 'contacts.csv', array_map($plain, $people), $team[4]);
-        $this->bring(IntakeKind::Signals, 'signals.csv', (new Happenings($this->dice, $this->now->getTimestamp()))->make($companies, $people, $this->signals), $team[4]);
+        $this->bring(
+            IntakeKind::Signals,
+            'signals.csv',
+            (new Happenings($this->dice, $this->now->getTimestamp()))->make($companies, $people, $this->signals),
+            $team[4],
+        );
         $this->bring(IntakeKind::Accounts, 'fair-accounts.csv', Stories::fair(), $team[0]);
         $this->bring(IntakeKind::Contacts, 'fair-visitors.csv', Stories::visitors(), $team[0]);
         // Each brings their own; those of the leaders come through the lead.
         $books = collect($this->acquaintances->books($people, $team, $this->relations))->groupBy('known by');
         foreach (array_filter($team, fn (User $one): bool => $books->has($one->name)) as $one) {
-            $this->bring(IntakeKind::Relations, 'relations.csv', array_values($books[$one->name]->all()), $one->signs_in ? $one : $team[4]);
+            $this->bring(
+                IntakeKind::Relations,
+                'relations.csv',
+                array_values($books[$one->name]->all()),
+                $one->signs_in ? $one : $team[4],
+            );
         }
         $this->acquaintances->stations($team);
-        KeepOut::query()->create(['type' => 'domain', 'value' => 'papper-brannhult.example', 'reason' => 'asked not to be contacted', 'user_id' => $team[4]->id]);
+        KeepOut::query()->create([
+            'type' => 'domain', 'value' => 'papper-brannhult.example', 'reason' => 'asked not to be contacted',
+            'user_id' => $team[4]->id,
+        ]);
         (new Standings)->refresh();
         $this->history($team);
     }
@@ -86,20 +124,28 @@ final class Scenario
     {
         $password = Hash::make('blasvik-demo');
         $make = fn (string $name, string $role, bool $signsIn = true): User => User::query()->create([
-            'name' => $name, 'email' => $signsIn ? mb_strtolower(strtok($name, ' ')).'@blasvik.example' : null, 'password' => $signsIn ? $password : null, 'role' => $role, 'signs_in' => $signsIn,
+            'name' => $name, 'email' => $signsIn ? mb_strtolower(strtok($name, ' ')).'@blasvik.example' : null,
+            'password' => $signsIn ? $password : null, 'role' => $role, 'signs_in' => $signsIn,
         ]);
 
         return [
-            $make('Mira Sollbäcke', 'rep'), $make('Anton Rönnfält', 'rep'), $make('Selma Lysmark', 'rep'), $make('Jonte Askgrim', 'rep'),
-            $make('Ylva Granhagel', 'lead'), $make('Bosse Tallvall', 'admin'), $make('Greta Nystierna', 'rep', false), $make('Vilgot Almskar', 'rep', false),
+            $make('Mira Sollbäcke', 'rep'), $make('Anton Rönnfält', 'rep'), $make('Selma Lysmark', 'rep'),
+            $make('Jonte Askgrim', 'rep'),
+            $make('Ylva Granhagel', 'lead'), $make('Bosse Tallvall', 'admin'), $make('Greta Nystierna', 'rep', false),
+            $make('Vilgot Almskar', 'rep', false),
         ];
     }
 
     private function offers(User $lead): void
     {
         foreach (Rulebooks::all() as $name => $rules) {
-            $offer = Offer::query()->create(['name' => $name, 'about' => $rules['about'], 'question' => $rules['question']]);
-            RuleSet::query()->create(['offer_id' => $offer->id, 'version' => 1, 'criteria' => $rules['criteria'], 'kinds' => $rules['kinds'], 'buyer_roles' => $rules['buyer_roles'], 'roles_of_interest' => $rules['roles_of_interest'], 'author_id' => $lead->id, 'note' => 'first rules']);
+            $offer = Offer::query()
+                ->create(['name' => $name, 'about' => $rules['about'], 'question' => $rules['question']]);
+            RuleSet::query()->create([
+                'offer_id' => $offer->id, 'version' => 1, 'criteria' => $rules['criteria'], 'kinds' => $rules['kinds'],
+                'buyer_roles' => $rules['buyer_roles'], 'roles_of_interest' => $rules['roles_of_interest'],
+                'author_id' => $lead->id, 'note' => 'first rules',
+            ]);
         }
     }
 
@@ -121,19 +167,32 @@ final class Scenario
 
     /**
      * @param  list<array<string, mixed>>  $companies
-     * @return array{list<array<string, mixed>>, list<array{domain: string, since: int}>} rows, and those that are customers still
+     * @return array{list<array<string, mixed>>, list<array{domain: string, since: int}>} rows, and those that are
+     *     customers still
      */
     private function customers(array $companies): array
     {
-        $rows = [['domain' => 'zielorzyce-farma.example', 'customer since' => $this->now->subDays(1400)->format('n/Y'), 'customer until' => '', 'best' => 'yes']];
+        $rows = [[
+            'domain' => 'zielorzyce-farma.example',
+            'customer since' => $this->now->subDays(1400)->format('n/Y'),
+            'customer until' => '',
+            'best' => 'yes',
+        ]];
         $lasting = [];
         foreach ($companies as $company) {
-            if (count($rows) < 34 && $company['truth']['maker'] && ! isset($company['truth']['story']) && $company['truth']['heads'] > 60) {
+            if (
+                count($rows) < 34
+                && $company['truth']['maker']
+                && ! isset($company['truth']['story'])
+                && $company['truth']['heads'] > 60
+            ) {
                 $since = $this->dice->int(150, 2000);
                 $ended = count($rows) % 9 === 8;
                 $rows[] = [
-                    'domain' => $company['truth']['domain'], 'customer since' => $this->now->subDays($since)->format('n/Y'),
-                    'customer until' => $ended ? $this->now->subDays((int) ($since / 3))->format('d.m.Y') : '', 'best' => $this->dice->chance(.25) ? 'yes' : '',
+                    'domain' => $company['truth']['domain'],
+                    'customer since' => $this->now->subDays($since)->format('n/Y'),
+                    'customer until' => $ended ? $this->now->subDays((int) ($since / 3))->format('d.m.Y') : '',
+                    'best' => $this->dice->chance(.25) ? 'yes' : '',
                 ];
                 if (! $ended) {
                     $lasting[] = ['domain' => $company['truth']['domain'], 'since' => $since];
@@ -153,7 +212,9 @@ final class Scenario
     {
         $offer = Offer::query()->with('rules')->orderBy('id')->firstOrFail();
         $book = RuleBook::of($offer->rules);
-        $ids = Standing::query()->where('offer_id', $offer->id)->whereIn('state', [StandingState::Ranked, StandingState::Waiting])->orderBy('account_id')->pluck('account_id')->all();
+        $ids = Standing::query()->where('offer_id', $offer->id)
+            ->whereIn('state', [StandingState::Ranked, StandingState::Waiting])->orderBy('account_id')
+            ->pluck('account_id')->all();
         $stories = Account::query()->whereIn('domain', array_column(Stories::accounts(), 'domain'))->pluck('id')->all();
         $ids = array_values(array_diff($ids, $stories));
         $contacts = Contact::query()->orderBy('id')->get(['id', 'account_id'])->groupBy('account_id');
@@ -161,22 +222,33 @@ final class Scenario
         $rows = [];
         for ($i = 0; $i < $this->approaches; $i++) {
             $account = $this->dice->pick($ids);
-            $at = $this->now->subMinutes($this->dice->int(60 * 24 * 3, 60 * 24 * 200))->setTime($this->dice->int(7, 15), $this->dice->int(0, 59));
+            $at = $this->now->subMinutes($this->dice->int(60 * 24 * 3, 60 * 24 * 200))
+                ->setTime($this->dice->int(7, 15), $this->dice->int(0, 59));
             $snapshot = Snapshot::at($book, $account, $at);
             $points = -3.1 + 1.4 * $snapshot['fit'] + 1.1 * $snapshot['access'];
             foreach ($snapshot['kinds'] as $kind => $x) {
                 $points += (Kind::tryFrom($kind) === null ? 0 : self::HIDDEN[$kind] ?? .2) * $x;
             }
             $answered = $this->dice->chance(1 / (1 + exp(-$points)));
-            $result = $answered ? $this->dice->pick(['interested', 'meeting']) : $this->dice->weighted(['silent' => 62, 'no' => 14, 'later' => 8, 'wrong_person' => 7, 'bounced' => 5, 'left' => 4]);
+            $result = $answered ? $this->dice->pick(['interested', 'meeting']) : $this->dice->weighted(
+                ['silent' => 62, 'no' => 14, 'later' => 8, 'wrong_person' => 7, 'bounced' => 5, 'left' => 4],
+            );
             $rows[] = [
-                'offer_id' => $offer->id, 'account_id' => $account, 'contact_id' => $this->dice->pick($contacts[$account]->pluck('id')->all()), 'user_id' => $this->dice->pick(array_slice($team, 0, 4))->id,
-                'kind' => $this->dice->pick(['email', 'call', 'message', 'connect']), 'made_at' => $at, 'result' => $result, 'result_at' => $at->addDays($this->dice->int(1, 9))->min($this->now),
-                'later_on' => $result === 'later' ? $at->addDays(90)->toDateString() : null, 'snapshot' => json_encode($snapshot, JSON_THROW_ON_ERROR), 'created_at' => $at, 'updated_at' => $at,
+                'offer_id' => $offer->id, 'account_id' => $account,
+                'contact_id' => $this->dice->pick($contacts[$account]->pluck('id')->all()),
+                'user_id' => $this->dice->pick(array_slice($team, 0, 4))->id,
+                'kind' => $this->dice->pick(['email', 'call', 'message', 'connect']), 'made_at' => $at,
+                'result' => $result, 'result_at' => $at->addDays($this->dice->int(1, 9))->min($this->now),
+                'later_on' => $result === 'later' ? $at->addDays(90)->toDateString() : null,
+                'snapshot' => json_encode($snapshot, JSON_THROW_ON_ERROR), 'created_at' => $at, 'updated_at' => $at,
             ];
         }
         Approach::query()->insert($rows);
         $tunhede = Account::query()->where('domain', 'tunhede.example')->firstOrFail();
-        Note::query()->create(['account_id' => $tunhede->id, 'user_id' => $team[1]->id, 'text' => 'Met their plant manager at the fair in May: the fourth line will double what they need in air.']);
+        Note::query()->create([
+            'account_id' => $tunhede->id,
+            'user_id' => $team[1]->id,
+            'text' => 'Met their plant manager at the fair in May: the fourth line will double what they need in air.',
+        ]);
     }
 }

@@ -89,7 +89,9 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['cities', 'rule_sets', 'offers', 'activity_log', 'failed_jobs', 'jobs', 'sessions', 'users'] as $table) {
+        foreach (
+            ['cities', 'rule_sets', 'offers', 'activity_log', 'failed_jobs', 'jobs', 'sessions', 'users'] as $table
+        ) {
             Schema::dropIfExists($table);
         }
     }

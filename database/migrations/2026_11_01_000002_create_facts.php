@@ -189,8 +189,10 @@ return new class extends Migration
     public function down(): void
     {
         foreach ([
-            'signals', 'posts', 'channels', 'contacts', 'account_attribute', 'attributes', 'customer_periods', 'account_technology',
-            'technologies', 'places', 'account_industry', 'accounts', 'industry_labels', 'intake_changes', 'intake_rejections', 'intakes',
+            'signals', 'posts', 'channels', 'contacts', 'account_attribute', 'attributes', 'customer_periods',
+            'account_technology',
+            'technologies', 'places', 'account_industry', 'accounts', 'industry_labels', 'intake_changes',
+            'intake_rejections', 'intakes',
         ] as $table) {
             Schema::dropIfExists($table);
         }

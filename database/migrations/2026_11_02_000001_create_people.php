@@ -23,7 +23,8 @@ return new class extends Migration
         });
         Schema::table('posts', function (Blueprint $table): void {
             $table->unsignedInteger('reading')->default(0)->after('title');
-            $table->char('company_key', 16)->charset('ascii')->collation('ascii_bin')->nullable()->after('company')->index();
+            $table->char('company_key', 16)->charset('ascii')->collation('ascii_bin')->nullable()->after('company')
+                ->index();
             $table->boolean('by_hand')->default(false);
         });
         Schema::table('signals', function (Blueprint $table): void {
@@ -32,12 +33,20 @@ return new class extends Migration
             $table->unsignedInteger('concerns')->default(0);
             // Only what follows from an offer's buyer roles belongs to one offer.
             $table->foreignId('offer_id')->nullable()->constrained()->cascadeOnDelete();
-            $table->index(['account_id', 'kind', 'occurred_at', 'strength', 'confidence', 'since', 'contact_id', 'concerns', 'offer_id'], 'signals_all');
+            $table->index(
+                [
+                    'account_id', 'kind', 'occurred_at', 'strength', 'confidence', 'since', 'contact_id', 'concerns',
+                    'offer_id',
+                ],
+                'signals_all',
+            );
             $table->dropIndex('signals_reading');
             $table->renameIndex('signals_all', 'signals_reading');
         });
         // Records that were created one after another are written down as one.
-        Schema::table('intake_changes', fn (Blueprint $table) => $table->unsignedInteger('count')->default(1)->after('record_id'));
+        Schema::table('intake_changes', fn (Blueprint $table) => $table->unsignedInteger('count')->default(1)->after(
+            'record_id',
+        ));
         Schema::table('offers', fn (Blueprint $table) => $table->string('question', 190)->nullable()->after('about'));
         Schema::table('rule_sets', function (Blueprint $table): void {
             $table->json('buyer_roles')->default('[]')->after('kinds');
@@ -107,7 +116,9 @@ return new class extends Migration
         foreach (['erasures', 'doubles', 'group_places', 'reservations', 'title_lessons'] as $table) {
             Schema::dropIfExists($table);
         }
-        Schema::table('standings', fn (Blueprint $table) => $table->dropColumn(['contacts', 'best_contact', 'signs_off', 'shapes', 'champion', 'user', 'next_door']));
+        Schema::table('standings', fn (Blueprint $table) => $table->dropColumn(
+            ['contacts', 'best_contact', 'signs_off', 'shapes', 'champion', 'user', 'next_door'],
+        ));
         Schema::table('intake_changes', fn (Blueprint $table) => $table->dropColumn('count'));
         Schema::table('offers', fn (Blueprint $table) => $table->dropColumn('question'));
         Schema::table('rule_sets', fn (Blueprint $table) => $table->dropColumn(['buyer_roles', 'roles_of_interest']));

@@ -38,7 +38,11 @@ return new class extends Migration
             $table->unique(['user_id', 'fingerprint']);
         });
         // Whose address book a file is, where no column says it.
-        Schema::table('intakes', fn (Blueprint $table) => $table->foreignId('whose_id')->nullable()->after('user_id')->constrained('users')->nullOnDelete());
+        Schema::table(
+            'intakes',
+            fn (Blueprint $table) => $table->foreignId('whose_id')->nullable()->after('user_id')->constrained('users')
+                ->nullOnDelete(),
+        );
         Schema::create('stations', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
@@ -78,7 +82,9 @@ return new class extends Migration
             $table->foreignId('keep_out_id')->nullable()->constrained()->cascadeOnDelete();
             $table->string('because', 190);
         });
-        Schema::table('accounts', fn (Blueprint $table) => $table->boolean('no_agency')->default(false)->after('status'));
+        Schema::table('accounts', fn (Blueprint $table) => $table->boolean('no_agency')->default(false)->after(
+            'status',
+        ));
         // What is there already is looked through when it is next computed.
         DB::table('accounts')->update(['stale' => true]);
         // Who worked at a company that is nobody's account.

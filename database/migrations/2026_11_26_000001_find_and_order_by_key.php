@@ -6,7 +6,10 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** What is typed among a million names, and the first of a hundred thousand ranked accounts, are found without looking at all of them. */
+/**
+ * What is typed among a million names, and the first of a hundred thousand ranked accounts, are found without looking
+ * at all of them.
+ */
 return new class extends Migration
 {
     public function up(): void

@@ -6,7 +6,9 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** A position is a job that somebody holds; a post is what somebody wrote. What was stored under the old word follows. */
+/**
+ * A position is a job that somebody holds; a post is what somebody wrote. What was stored under the old word follows.
+ */
 return new class extends Migration
 {
     public function up(): void
@@ -24,7 +26,8 @@ return new class extends Migration
     private function say(string $old, string $new, string $oldResult, string $newResult): void
     {
         foreach (['approaches' => ['result', $oldResult, $newResult], 'stations' => ['kind', $old, $new],
-            'intake_changes' => ['record', $old, $new], 'signals' => ['source', "{$old}s", "{$new}s"]] as $table => $which) {
+            'intake_changes' => ['record', $old, $new],
+            'signals' => ['source', "{$old}s", "{$new}s"]] as $table => $which) {
             [$column, $from, $to] = $which;
             DB::table($table)->where($column, $from)->update([$column => $to]);
         }

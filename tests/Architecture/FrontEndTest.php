@@ -19,7 +19,8 @@ final class FrontEndTest extends TestCase
     /** What a view must not do, and why. */
     private const NOT_IN_VIEWS = [
         '/\sstyle\s*=/' => 'a style attribute, which the policy forbids',
-        '/<script(?![^>]*\bsrc=)|\son(click|change|submit|input|load)\s*=/' => 'an inline script, which the policy forbids',
+        '/<script(?![^>]*\bsrc=)|\son(click|change|submit|input|load)\s*=/' => 'an inline script, which the policy '
+            .'forbids',
         '/@php\b/' => 'logic, which belongs to its view model',
         '/::query\(|DB::|->where\(/' => 'a query',
         '/number_format|isoFormat|\bround\(|\bceil\(|\bfloor\(/' => 'a number or a date that it writes itself',
@@ -40,24 +41,38 @@ final class FrontEndTest extends TestCase
     #[DataProvider('sources')]
     public function test_lines_end_at_120_columns(string $path): void
     {
-        $long = array_filter(file(self::root().$path) ?: [], fn (string $line): bool => mb_strlen(rtrim($line, "\n")) > self::COLUMNS);
+        $long = array_filter(
+            file(self::root().$path) ?: [],
+            fn (string $line): bool => mb_strlen(rtrim($line, "\n")) > self::COLUMNS,
+        );
         self::assertSame([], array_map(fn (int $at): int => $at + 1, array_keys($long)), $path);
     }
 
     public function test_only_tokens_ground_and_our_parts_have_styles(): void
     {
-        $files = array_map(fn (string $path): string => basename($path, '.scss'), self::named('resources/scss', '*.scss'));
+        $files = array_map(
+            fn (string $path): string => basename($path, '.scss'),
+            self::named('resources/scss', '*.scss'),
+        );
         self::assertSame(['_ground', '_tokens', 'luftig', ...self::PARTS], [
             ...array_intersect(['_ground', '_tokens', 'luftig'], $files),
-            ...array_map(fn (string $part): string => substr($part, 1), array_values(array_diff($files, ['_ground', '_tokens', 'luftig']))),
+            ...array_map(fn (string $part): string => substr($part, 1), array_values(
+                array_diff($files, ['_ground', '_tokens', 'luftig']),
+            )),
         ]);
     }
 
     public function test_what_is_served_was_made_from_these_sources(): void
     {
         foreach (self::named('resources/js', '*.js') as $path) {
-            $made = preg_replace("/\?[0-9a-f]{10}'/", "'", (string) file_get_contents(self::root().'public/js/'.basename($path)));
-            self::assertSame(file_get_contents(self::root().$path), $made, "$path was changed; bin/assets makes what is served.");
+            $made = preg_replace("/\?[0-9a-f]{10}'/", "'", (string) file_get_contents(
+                self::root().'public/js/'.basename($path),
+            ));
+            self::assertSame(
+                file_get_contents(self::root().$path),
+                $made,
+                "$path was changed; bin/assets makes what is served.",
+            );
         }
         foreach ([...self::named('public/css', '*.css'), ...self::named('public/js', '*.js')] as $path) {
             self::assertFileExists(self::root()."$path.br", 'bin/assets makes the smaller form of each.');
@@ -85,9 +100,15 @@ final class FrontEndTest extends TestCase
     /** @return list<string> paths in the project, in order */
     private static function named(string $folder, string $name): array
     {
-        $found = iterator_to_array(Finder::create()->files()->in(self::root().$folder)->name($name)->sortByName(), false);
+        $found = iterator_to_array(
+            Finder::create()->files()->in(self::root().$folder)->name($name)->sortByName(),
+            false,
+        );
 
-        return array_map(fn (SplFileInfo $file): string => $folder.'/'.str_replace('\\', '/', $file->getRelativePathname()), $found);
+        return array_map(
+            fn (SplFileInfo $file): string => $folder.'/'.str_replace('\\', '/', $file->getRelativePathname()),
+            $found,
+        );
     }
 
     private static function root(): string

@@ -24,7 +24,18 @@ final class AccessibilityTest extends BrowserTestCase
         $this->signIn('Ylva');
         $reason = $this->recorded();
         $draft = $this->draft();
-        foreach (['/', '/accounts', '/accounts?view=picture', '/accounts?tab=waiting', '/accounts?tab=out', '/accounts?tab=kept_out', '/accounts/1', '/contacts', '/contacts?q=nobody-at-all', '/contacts/1', '/accounts/1/reasons/new', '/finder', '/finder?on=accounts&add=industry&c[0][f]=headcount&c[0][lo]=x', '/finder?on=contacts&add=event&every=1', '/finder?on=contacts&add=reach', '/finder?on=contacts&c[0][f]=country&c[0][v]=SE&vary=0', '/finder/words?on=contacts&c[0][f]=country&c[0][v]=SE', ...$this->kept(), '/lists', '/network', '/network/relations', '/reasons', $reason, '/intake', '/intake/1', $draft, '/keep-out', '/pace', '/rules/1', '/team', '/go?q=a', '/no-such-page'] as $view) {
+        foreach (
+            [
+                '/', '/accounts', '/accounts?view=picture', '/accounts?tab=waiting', '/accounts?tab=out',
+                '/accounts?tab=kept_out', '/accounts/1', '/contacts', '/contacts?q=nobody-at-all', '/contacts/1',
+                '/accounts/1/reasons/new', '/finder', '/finder?on=accounts&add=industry&c[0][f]=headcount&c[0][lo]=x',
+                '/finder?on=contacts&add=event&every=1', '/finder?on=contacts&add=reach',
+                '/finder?on=contacts&c[0][f]=country&c[0][v]=SE&vary=0',
+                '/finder/words?on=contacts&c[0][f]=country&c[0][v]=SE', ...$this->kept(), '/lists', '/network',
+                '/network/relations', '/reasons', $reason, '/intake', '/intake/1', $draft, '/keep-out', '/pace',
+                '/rules/1', '/team', '/go?q=a', '/no-such-page',
+            ] as $view
+        ) {
             $found += $this->check($view, $theme);
         }
         $this->open('/finder');
@@ -45,25 +56,40 @@ final class AccessibilityTest extends BrowserTestCase
         $this->open('/finder');
         $this->open('/accounts/1');
         $this->find('h1');
-        $sent = $this->browser->executeScript('return performance.getEntriesByType("resource").filter((r) => /\\.(css|js|woff2)/.test(r.name)).map((r) => [new URL(r.name).pathname, r.transferSize])');
+        $sent = $this->browser->executeScript(
+            'return performance.getEntriesByType("resource").filter((r) => '
+                .'/\\.(css|js|woff2)/.test(r.name)).map((r) => [new URL(r.name).pathname, r.transferSize])',
+        );
         self::assertContains('/css/luftig.css', array_column($sent, 0));
         self::assertContains('/vendor/bootstrap/bootstrap.bundle.min.js', array_column($sent, 0));
         self::assertContains('/js/keys.js', array_column($sent, 0));
-        self::assertSame([], array_values(array_filter($sent, fn (array $one): bool => $one[1] > 0)), 'each came with a page before');
+        self::assertSame(
+            [],
+            array_values(array_filter($sent, fn (array $one): bool => $one[1] > 0)),
+            'each came with a page before',
+        );
     }
 
     /** Without fonts, and as it travels: a first visit brings everything, the next ones a page only. */
     public function test_pages_are_light(): void
     {
         $this->signIn('Mira');
-        $weigh = 'return performance.getEntriesByType("resource").concat(performance.getEntriesByType("navigation")).filter((r) => !/woff2/.test(r.name)).reduce((sum, r) => sum + r.%s, 0)';
-        $pages = ['/', '/accounts', '/accounts/1', '/contacts', '/contacts/1', '/finder', '/lists', '/network', '/reasons', '/intake'];
+        $weigh = 'return performance.getEntriesByType("resource").concat(performance.getEntriesByType("navigation"))'
+            .'.filter((r) => !/woff2/.test(r.name)).reduce((sum, r) => sum + r.%s, 0)';
+        $pages = [
+            '/', '/accounts', '/accounts/1', '/contacts', '/contacts/1', '/finder', '/lists', '/network', '/reasons',
+            '/intake',
+        ];
         foreach ($pages as $page) {
             $this->open($page);
             $this->find('h1');
             $whole = $this->browser->executeScript(sprintf($weigh, 'encodedBodySize'));
             self::assertLessThan(100_000, $whole, "$page on a first visit");
-            self::assertLessThan(30_000, $this->browser->executeScript(sprintf($weigh, 'transferSize')), "$page after it");
+            self::assertLessThan(
+                30_000,
+                $this->browser->executeScript(sprintf($weigh, 'transferSize')),
+                "$page after it",
+            );
         }
     }
 
@@ -82,7 +108,11 @@ final class AccessibilityTest extends BrowserTestCase
     {
         $this->browser->executeScript((string) file_get_contents(dirname(__DIR__).'/vendor/axe/axe.min.js'));
         $this->browser->executeScript('document.querySelectorAll("details").forEach((d) => { d.open = true; })');
-        $violations = $this->browser->executeAsyncScript('const done = arguments[0]; axe.run(document, {resultTypes: ["violations"]}).then((r) => done(r.violations.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => [v.id, v.nodes.map((n) => n.html + " " + n.failureSummary).slice(0, 2).join(" | ")])));');
+        $violations = $this->browser->executeAsyncScript(
+            'const done = arguments[0]; axe.run(document, {resultTypes: ["violations"]}).then((r) => '
+                .'done(r.violations.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => [v.id, '
+                .'v.nodes.map((n) => n.html + " " + n.failureSummary).slice(0, 2).join(" | ")])));',
+        );
         $found = [];
         foreach ($violations as [$id, $nodes]) {
             $found["$where: $id"] = mb_substr($nodes, 0, 500);

@@ -35,7 +35,10 @@ final class ActingTest extends BrowserTestCase
     {
         $this->signIn('Jonte');
         $this->open('/accounts/1');
-        parse_str((string) parse_url((string) $this->find('[aria-keyshortcuts=m]')->getAttribute('href'), PHP_URL_QUERY), $mail);
+        parse_str(
+            (string) parse_url((string) $this->find('[aria-keyshortcuts=m]')->getAttribute('href'), PHP_URL_QUERY),
+            $mail,
+        );
         self::assertSame($this->find('[data-words]')->getAttribute('data-words'), $mail['body']);
         self::assertLessThanOrEqual(7, count(explode(' ', (string) $mail['subject'])));
     }
@@ -48,16 +51,25 @@ final class ActingTest extends BrowserTestCase
         try {
             $this->signIn('Jonte');
             $this->see('left in your pace');
-            self::assertFalse($this->browser->executeScript('return document.querySelector("#focus").checkVisibility({visibilityProperty: true})'));
+            self::assertFalse($this->browser->executeScript(
+                'return document.querySelector("#focus").checkVisibility({visibilityProperty: true})',
+            ));
             $name = $this->all('[data-row] [data-name]')[1]->getText();
             $this->press($this->all('[data-row] [hx-get]')[1]);
-            $this->until('document.querySelector("#focus.show h2")?.innerText === arguments[0]', 'The one that was tapped is not open.', $name);
+            $this->until(
+                'document.querySelector("#focus.show h2")?.innerText === arguments[0]',
+                'The one that was tapped is not open.',
+                $name,
+            );
             $this->press($this->find('#focus .btn-close'));
             $this->until('document.querySelector("#focus.show") === null', 'It stays open.');
             foreach (['/', '/accounts/1', '/finder', '/reasons', '/contacts/1', '/rules/1', '/intake'] as $view) {
                 $this->open($view);
                 $this->find('h1');
-                self::assertTrue($this->browser->executeScript('return document.documentElement.scrollWidth <= innerWidth'), "$view scrolls sideways");
+                self::assertTrue(
+                    $this->browser->executeScript('return document.documentElement.scrollWidth <= innerWidth'),
+                    "$view scrolls sideways",
+                );
             }
             $this->press('Screens');
             $this->press($this->find('#screens.show a[href="/reasons"]'));
@@ -72,7 +84,10 @@ final class ActingTest extends BrowserTestCase
     {
         $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
             'cmd' => 'Page.addScriptToEvaluateOnNewDocument',
-            'params' => ['source' => 'Object.defineProperty(navigator, "clipboard", {value: {writeText: async (text) => { window.copied = text; }}})'],
+            'params' => [
+                'source' => 'Object.defineProperty(navigator, "clipboard", {value: {writeText: async (text) => { '
+                        .'window.copied = text; }}})',
+            ],
         ]);
     }
 }

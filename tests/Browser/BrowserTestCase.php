@@ -49,14 +49,23 @@ abstract class BrowserTestCase extends TestCase
         $server->exec('DROP DATABASE IF EXISTS '.self::DATABASE);
         $server->exec('CREATE DATABASE '.self::DATABASE);
         $env = [
-            'APP_ENV' => 'local', 'APP_URL' => "http://127.0.0.1:$port", 'APP_DEBUG' => 'false', 'DB_DATABASE' => self::DATABASE, 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file',
-            'QUEUE_CONNECTION' => 'database', 'LOG_CHANNEL' => 'single', 'LUFTIG_CLOCK_FILE' => $clock, 'PHP_CLI_SERVER_WORKERS' => '3',
+            'APP_ENV' => 'local', 'APP_URL' => "http://127.0.0.1:$port", 'APP_DEBUG' => 'false',
+            'DB_DATABASE' => self::DATABASE, 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file',
+            'QUEUE_CONNECTION' => 'database', 'LOG_CHANNEL' => 'single', 'LUFTIG_CLOCK_FILE' => $clock,
+            'PHP_CLI_SERVER_WORKERS' => '3',
         ] + getenv();
         self::$env = $env;
         foreach (['migrate --force', 'luftig:demo'] as $command) {
             self::artisan($command);
         }
-        self::launch(['php', '-d', 'opcache.enable_cli=1', '-d', 'upload_max_filesize=128M', '-d', 'post_max_size=130M', '-S', "127.0.0.1:$port", '-t', 'public', 'server.php'], $root, $env);
+        self::launch(
+            [
+                'php', '-d', 'opcache.enable_cli=1', '-d', 'upload_max_filesize=128M', '-d', 'post_max_size=130M', '-S',
+                "127.0.0.1:$port", '-t', 'public', 'server.php',
+            ],
+            $root,
+            $env,
+        );
         self::launch(['php', 'artisan', 'queue:work', '--sleep=0.2'], $root, $env);
         $driverPort = self::freePort();
         self::launch(['chromedriver', "--port=$driverPort", '--silent'], $root, $env);
@@ -66,7 +75,8 @@ abstract class BrowserTestCase extends TestCase
 
         $profile = sys_get_temp_dir().'/luftig-chromium-'.getmypid();
         $options = (new ChromeOptions)->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-features=BackForwardCache',
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking',
+            '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-features=BackForwardCache',
             "--user-data-dir=$profile", '--window-size=1280,900',
         ]);
         $wants = DesiredCapabilities::chrome();
@@ -89,8 +99,16 @@ abstract class BrowserTestCase extends TestCase
 
     protected static function artisan(string $command): void
     {
-        $set = implode(' ', array_map(fn (string $key, string $value): string => $key.'='.escapeshellarg($value), array_keys(self::$env), self::$env));
-        exec('cd '.escapeshellarg(dirname(__DIR__, 2))." && $set php -d memory_limit=512M artisan $command 2>&1", $output, $code);
+        $set = implode(' ', array_map(
+            fn (string $key, string $value): string => $key.'='.escapeshellarg($value),
+            array_keys(self::$env),
+            self::$env,
+        ));
+        exec(
+            'cd '.escapeshellarg(dirname(__DIR__, 2))." && $set php -d memory_limit=512M artisan $command 2>&1",
+            $output,
+            $code,
+        );
         self::assertSame(0, $code, implode("\n", array_slice($output, -5)));
     }
 
@@ -109,7 +127,8 @@ abstract class BrowserTestCase extends TestCase
 
     protected function signIn(string $name): void
     {
-        // Away from the page before, which is not kept either, so that nothing it still waits for brings its cookies back.
+        // Away from the page before, which is not kept either, so that nothing it still waits for brings its cookies
+        // back.
         $this->open('/up');
         $this->browser->manage()->deleteAllCookies();
         $this->open('/sign-in');
@@ -125,7 +144,10 @@ abstract class BrowserTestCase extends TestCase
     protected function find(string $selector): RemoteWebElement
     {
         $by = WebDriverBy::cssSelector($selector);
-        $this->browser->wait(self::PATIENCE, 100)->until(WebDriverExpectedCondition::visibilityOfElementLocated($by), "Nothing is at $selector on ".$this->browser->getCurrentURL());
+        $this->browser->wait(self::PATIENCE, 100)->until(
+            WebDriverExpectedCondition::visibilityOfElementLocated($by),
+            "Nothing is at $selector on ".$this->browser->getCurrentURL(),
+        );
 
         return $this->browser->findElement($by);
     }
@@ -133,7 +155,12 @@ abstract class BrowserTestCase extends TestCase
     /** @return list<RemoteWebElement> those that hold a text */
     protected function all(string $selector, string $text = ''): array
     {
-        $this->browser->executeScript('document.querySelectorAll("[data-found]").forEach((e) => e.removeAttribute("data-found")); document.querySelectorAll(arguments[0]).forEach((e) => e.innerText.includes(arguments[1]) && e.checkVisibility() && e.setAttribute("data-found", ""))', [$selector, $text]);
+        $this->browser->executeScript(
+            'document.querySelectorAll("[data-found]").forEach((e) => e.removeAttribute("data-found")); '
+                .'document.querySelectorAll(arguments[0]).forEach((e) => e.innerText.includes(arguments[1]) && '
+                .'e.checkVisibility() && e.setAttribute("data-found", ""))',
+            [$selector, $text],
+        );
 
         return array_values($this->browser->findElements(WebDriverBy::cssSelector('[data-found]')));
     }
@@ -144,7 +171,10 @@ abstract class BrowserTestCase extends TestCase
         if (is_string($what)) {
             $text = $what;
             // A page that is still being loaded may not have it yet.
-            $what = $this->browser->wait(self::PATIENCE, 100)->until(fn (): ?RemoteWebElement => $this->all('a, button, summary', $text)[0] ?? null, "“{$text}” cannot be pressed on ".$this->browser->getCurrentURL());
+            $what = $this->browser->wait(self::PATIENCE, 100)->until(
+                fn (): ?RemoteWebElement => $this->all('a, button, summary', $text)[0] ?? null,
+                "“{$text}” cannot be pressed on ".$this->browser->getCurrentURL(),
+            );
         }
         $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$what]);
         $what->click();
@@ -165,7 +195,10 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
-    /** Waits until something is true in the page; a script that fails while one page takes the place of another is asked again. */
+    /**
+     * Waits until something is true in the page; a script that fails while one page takes the place of another is asked
+     * again.
+     */
     protected function until(string $script, string $otherwise, mixed ...$arguments): mixed
     {
         $found = $this->browser->wait(self::PATIENCE, 100)->until(function () use ($script, $arguments): mixed {
@@ -217,7 +250,9 @@ abstract class BrowserTestCase extends TestCase
     private static function launch(array $command, string $root, array $env): void
     {
         $log = ['file', '/dev/null', 'w'];
-        self::$processes[] = proc_open(['setsid', ...$command], [['file', '/dev/null', 'r'], $log, $log], $pipes, $root, $env);
+        self::$processes[] = proc_open(
+            ['setsid', ...$command], [['file', '/dev/null', 'r'], $log, $log], $pipes, $root, $env,
+        );
     }
 
     private static function wait(int $port): void

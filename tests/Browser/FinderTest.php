@@ -111,7 +111,7 @@ final class FinderTest extends BrowserTestCase
         self::assertNotSame($list, $this->browser->getCurrentURL());
     }
 
-    public function test_names_with_letters_of_their_own_are_jumped_to_and_their_words_looked_for_in_chosen_texts(): void
+    public function test_names_with_letters_of_their_own_are_jumped_to_and_looked_for_in_chosen_texts(): void
     {
         $this->signIn('Mira');
         $this->keys('/');
@@ -146,23 +146,36 @@ final class FinderTest extends BrowserTestCase
         $this->keys(')');
         $this->see('Reads as: (maintenance and or and ener…) and not plant');
         $this->see('“or” is read as a word; write OR to join or exclude.');
-        $paste = fn (array $lines) => $this->browser->executeScript('document.activeElement.value = arguments[0]', [implode("\n", $lines)]);
+        $paste = fn (array $lines) => $this->browser
+            ->executeScript('document.activeElement.value = arguments[0]', [implode("\n", $lines)]);
         $paste(['Head of Maintenance', 'Plant Manager']);
         $this->keys(WebDriverKeys::ENTER);
         $this->see('Head of Maintenance · Plant Manager');
         $few = $this->total();
-        $titles = array_unique(array_map(fn ($cell): string => preg_replace('/^.*\n/', '', $cell->getText()), $this->all('main tbody td:nth-child(2)')));
+        $titles = array_unique(array_map(
+            fn ($cell): string => preg_replace('/^.*\n/', '', $cell->getText()),
+            $this->all('main tbody td:nth-child(2)'),
+        ));
         self::assertNotSame([], $titles);
         self::assertSame([], preg_grep('/Head of Maintenance|Plant Manager/i', $titles, PREG_GREP_INVERT));
         // More than an address could carry.
         $this->open('/finder?on=contacts&add=title');
-        $paste([...array_map(fn (int $i): string => "Keeper of so many things in hall number $i", range(1, 3000)), 'plant manager', 'head of maintenance']);
+        $paste(
+            [
+                ...array_map(fn (int $i): string => "Keeper of so many things in hall number $i", range(1, 3000)),
+                'plant manager',
+                'head of maintenance',
+            ],
+        );
         $this->keys(WebDriverKeys::ENTER);
         $this->see('and 2996 more');
         self::assertSame($few, $this->total());
         self::assertLessThan(300, strlen($this->browser->getCurrentURL()));
         $this->change('title');
-        self::assertStringContainsString("hall number 3000\nplant manager", (string) $this->find('.dropdown-menu.show textarea')->getAttribute('value'));
+        self::assertStringContainsString(
+            "hall number 3000\nplant manager",
+            (string) $this->find('.dropdown-menu.show textarea')->getAttribute('value'),
+        );
     }
 
     public function test_a_list_is_stepped_through_by_keys_and_its_search_watched(): void
@@ -200,7 +213,11 @@ final class FinderTest extends BrowserTestCase
         foreach ($this->all('.modal.show [data-one]') as $i => $column) {
             $i < 2 || $column->findElement(WebDriverBy::cssSelector('input'))->click();
         }
-        $csv = (string) $this->browser->executeAsyncScript('const done = arguments[0]; const form = document.querySelector(".modal.show form"); fetch(form.querySelector(".btn-primary").formAction + "?" + new URLSearchParams(new FormData(form))).then((r) => r.text()).then(done)');
+        $csv = (string) $this->browser->executeAsyncScript(
+            'const done = arguments[0]; const form = document.querySelector(".modal.show form"); '
+                .'fetch(form.querySelector(".btn-primary").formAction + "?" + new URLSearchParams(new '
+                .'FormData(form))).then((r) => r.text()).then(done)',
+        );
         $lines = explode("\n", trim($csv));
         self::assertSame('account;priority', ltrim($lines[0], "\xEF\xBB\xBF\u{FEFF}"));
         self::assertCount($found + 2, $lines);
@@ -208,19 +225,31 @@ final class FinderTest extends BrowserTestCase
         $this->browser->get($address[0]);
         self::assertSame($found, $this->total());
         $this->press('Export');
-        self::assertStringStartsWith('account', trim($this->find('.modal.show [data-one]')->getText()), 'the order is remembered');
+        self::assertStringStartsWith(
+            'account',
+            trim($this->find('.modal.show [data-one]')->getText()),
+            'the order is remembered',
+        );
     }
 
     public function test_every_condition_is_set_by_keyboard(): void
     {
         $this->signIn('Mira');
-        $typed = ['city' => 'Hobro', 'country' => 'Denmark', 'near a place' => 'Hobro, Denmark', 'domain' => 'tunhede.example', 'main industry' => 'glass', 'industry' => 'glass', 'region' => 'Stockholm', 'technology' => 'Tryklog', 'language' => 'German', 'school' => 'Kråkvik tekniska skola', 'association' => 'Circle of Air Users'];
+        $typed = [
+            'city' => 'Hobro', 'country' => 'Denmark', 'near a place' => 'Hobro, Denmark',
+            'domain' => 'tunhede.example', 'main industry' => 'glass', 'industry' => 'glass', 'region' => 'Stockholm',
+            'technology' => 'Tryklog', 'language' => 'German', 'school' => 'Kråkvik tekniska skola',
+            'association' => 'Circle of Air Users',
+        ];
         $this->open('/accounts/1');
         $this->press('Add a tag');
         $this->find('[data-tags] input[name=tag]')->sendKeys('fair'.WebDriverKeys::ENTER);
         $this->see('1 account got the tag “fair”.');
         $this->open('/finder?on=contacts&c[0]=');
-        $labels = $this->browser->executeScript('return [...new Set([...document.querySelectorAll("#conditions-found [role=option]")].map((a) => a.textContent.trim()))]');
+        $labels = $this->browser->executeScript(
+            'return [...new Set([...document.querySelectorAll("#conditions-found [role=option]")].map((a) => '
+                .'a.textContent.trim()))]',
+        );
         self::assertGreaterThan(45, count($labels));
         foreach ($labels as $i => $label) {
             if ($i % 10 === 0) {
@@ -228,23 +257,41 @@ final class FinderTest extends BrowserTestCase
             }
             $before = count($this->all('.stair[data-one]'));
             $this->add($label);
-            $this->until('document.activeElement?.closest("#adding") !== null', "No field of “{$label}” has the focus.");
-            // From field to field by tab, until what has to be filled is, and enter sends it; from a list or a larger field on to the button.
+            $this
+                ->until('document.activeElement?.closest("#adding") !== null', "No field of “{$label}” has the focus.");
+            // From field to field by tab, until what has to be filled is, and enter sends it; from a list or a larger
+            // field on to the button.
             for ($filled = false, $n = 0; $n < 40; $n++) {
-                [$kind, $needed, $unit] = $this->browser->executeScript('const e = document.activeElement; return [e.closest("#adding") ? e.matches("button.btn-primary") ? "button" : e.type ?? e.tagName : "left", e.required ?? false, e.name?.endsWith("[km]") ?? false]');
+                [$kind, $needed, $unit] = $this->browser->executeScript(
+                    'const e = document.activeElement; return [e.closest("#adding") ? '
+                        .'e.matches("button.btn-primary") ? "button" : e.type ?? e.tagName : "left", e.required ?? '
+                        .'false, e.name?.endsWith("[km]") ?? false]',
+                );
                 self::assertNotSame('left', $kind, "The button of “{$label}” is reached by tab.");
                 if ((! $filled || $needed) && in_array($kind, ['checkbox', 'text', 'textarea'], true)) {
                     $this->keys($kind === 'checkbox' ? ' ' : ($unit ? '50' : $typed[$label] ?? '1'));
                     $filled = true;
                 }
-                if ($kind === 'button' || $filled && in_array($kind, ['checkbox', 'text'], true) && $this->browser->executeScript('return document.querySelector("#adding").checkValidity()')) {
+                if (
+                    $kind === 'button'
+                    || $filled
+                        && in_array($kind, ['checkbox', 'text'], true)
+                        && $this->browser->executeScript('return document.querySelector("#adding").checkValidity()')
+                ) {
                     break;
                 }
                 $this->keys(WebDriverKeys::TAB);
             }
             $this->keys(WebDriverKeys::ENTER);
-            $this->browser->wait(self::PATIENCE, 50)->until(fn (): bool => count($this->all('.stair[data-one]')) === $before + 1, "“{$label}” became no step.");
-            self::assertSame([], array_map(fn (RemoteWebElement $wrong): string => $wrong->getText(), $this->all('.stair [role=alert]')), $label);
+            $this->browser->wait(self::PATIENCE, 50)->until(
+                fn (): bool => count($this->all('.stair[data-one]')) === $before + 1,
+                "“{$label}” became no step.",
+            );
+            self::assertSame(
+                [],
+                array_map(fn (RemoteWebElement $wrong): string => $wrong->getText(), $this->all('.stair [role=alert]')),
+                $label,
+            );
         }
     }
 
@@ -253,7 +300,10 @@ final class FinderTest extends BrowserTestCase
         $this->signIn('Selma');
         $this->open('/finder?on=contacts&c[0][f]=title&c[0][q]=leakmaster');
         self::assertSame(0, $this->total());
-        $this->open('/finder?on=contacts&c[0][f]=title&c[0][q]=leakmaster OR "head of maintenance"&c[1][f]=domain&c[1][v]=tunhede.example');
+        $this->open(
+            '/finder?on=contacts&c[0][f]=title&c[0][q]=leakmaster OR "head of '
+                .'maintenance"&c[1][f]=domain&c[1][v]=tunhede.example',
+        );
         self::assertSame(1, $this->total());
         $this->press('Watch');
         $this->find('.modal.show input[name=name]')->sendKeys('Leakmasters'.WebDriverKeys::ENTER);
@@ -299,7 +349,8 @@ final class FinderTest extends BrowserTestCase
         $this->until('document.querySelector("#conditions-found.show") !== null', 'No condition is offered.');
         // The first that is called so may be a longer one.
         $at = (int) $this->browser->executeScript(
-            'return [...document.querySelectorAll("#conditions-found [role=option]:not([hidden])")].findIndex((one) => one.textContent.trim() === arguments[0])',
+            'return [...document.querySelectorAll("#conditions-found [role=option]:not([hidden])")].findIndex((one) '
+                .'=> one.textContent.trim() === arguments[0])',
             [$condition],
         );
         for ($i = 0; $i <= $at; $i++) {

@@ -13,11 +13,25 @@ final class ImportToReasonTest extends BrowserTestCase
     public function test_by_mouse(): void
     {
         $this->signIn('Mira');
-        $this->bring('accounts-eigene.csv', "Firma;Webseite;Branche;Mitarbeiter;Land;Ort\nSkogsglas Prov;skogsglas-prov.example;Glas;ca. 320;Schweden;Falkenberg\nOhne Seite;;Glas;10;Schweden;\n");
+        $this->bring(
+            'accounts-eigene.csv',
+            "Firma;Webseite;Branche;Mitarbeiter;Land;Ort\n"
+                ."Skogsglas Prov;skogsglas-prov.example;Glas;ca. 320;Schweden;Falkenberg\n"
+                ."Ohne Seite;;Glas;10;Schweden;\n",
+        );
         $this->see('Accounts, brought in');
-        self::assertSame(['1', '1'], [$this->find('[data-tally=created]')->getText(), $this->find('[data-tally=rejected]')->getText()]);
+        self::assertSame(
+            ['1', '1'],
+            [$this->find('[data-tally=created]')->getText(), $this->find('[data-tally=rejected]')->getText()],
+        );
         $this->see('an account is joined by its domain');
-        $this->bring('signals-eigene.csv', "domain;kind;date;title;strength;confidence;quote\nskogsglas-prov.example;customer_alum;2026-11-01;Chief worked at a customer;1;1;\nskogsglas-prov.example;expansion;20.11.2026;Second furnace ordered;1;1;The second furnace comes in May.\nskogsglas-prov.example;new_leader;2026-10-20;New head of maintenance;1;1;\n");
+        $this->bring(
+            'signals-eigene.csv',
+            "domain;kind;date;title;strength;confidence;quote\n"
+                ."skogsglas-prov.example;customer_alum;2026-11-01;Chief worked at a customer;1;1;\n"
+                .'skogsglas-prov.example;expansion;20.11.2026;Second furnace ordered;1;1;The second furnace '
+                        ."comes in May.\nskogsglas-prov.example;new_leader;2026-10-20;New head of maintenance;1;1;\n",
+        );
         $this->see('Signals, brought in');
 
         $this->press('See the ranking');
@@ -55,9 +69,17 @@ final class ImportToReasonTest extends BrowserTestCase
         $this->signIn('Anton');
         $this->keys('g', 'i');
         $this->see('Bring a file');
-        $this->bring('accounts-keys.csv', "domain\tname\tindustry\theadcount\ntangentglas.example\tTangentglas\tglass\t220\n", keyboard: true);
+        $this->bring(
+            'accounts-keys.csv',
+            "domain\tname\tindustry\theadcount\ntangentglas.example\tTangentglas\tglass\t220\n",
+            keyboard: true,
+        );
         $this->see('Accounts, brought in');
-        $this->bring('signals-keys.csv', "domain\tkind\tdate\ttitle\tstrength\ntangentglas.example\tfunding\t2026-11-21\tRound A closed\t1\n", keyboard: true);
+        $this->bring(
+            'signals-keys.csv',
+            "domain\tkind\tdate\ttitle\tstrength\ntangentglas.example\tfunding\t2026-11-21\tRound A closed\t1\n",
+            keyboard: true,
+        );
         $this->see('Signals, brought in');
 
         $this->keys('/');
@@ -66,7 +88,8 @@ final class ImportToReasonTest extends BrowserTestCase
         $this->find('#go-q')->sendKeys(WebDriverKeys::ENTER);
         $this->see('Why it ranks where it ranks');
         $this->keys('n');
-        $this->browser->switchTo()->activeElement()->sendKeys('Looked at by keyboard.'.WebDriverKeys::TAB.WebDriverKeys::ENTER);
+        $this->browser->switchTo()->activeElement()
+            ->sendKeys('Looked at by keyboard.'.WebDriverKeys::TAB.WebDriverKeys::ENTER);
         $this->see('The note is kept.');
         $this->keys('r');
         $this->see('What the words rest on');
@@ -77,10 +100,17 @@ final class ImportToReasonTest extends BrowserTestCase
         $this->keys('g', 't');
         $this->see('left in your pace');
         // Asked in the page, which may still take the place of another.
-        $inFocus = fn (): ?string => $this->browser->executeScript('return location.pathname === "/" ? document.querySelector("[data-row].active")?.dataset.account ?? null : null');
+        $inFocus = fn (): ?string => $this->browser->executeScript(
+            'return location.pathname === "/" ? document.querySelector("[data-row].active")?.dataset.account ?? '
+                .'null : null',
+        );
         $first = $this->browser->wait(self::PATIENCE, 100)->until($inFocus);
         $this->keys('j', 'j');
-        $this->browser->wait(self::PATIENCE, 100)->until(fn (): bool => $inFocus() !== $first && $this->browser->executeScript('return document.querySelector("[data-focused]")?.dataset.focused') === $inFocus());
+        $this->browser->wait(self::PATIENCE, 100)->until(
+            fn (): bool => $inFocus() !== $first && $this->browser->executeScript(
+                'return document.querySelector("[data-focused]")?.dataset.focused',
+            ) === $inFocus(),
+        );
         $name = $this->find('[data-row].active [data-name]')->getText();
         $this->keys('l');
         $this->dialog('input[type=date]')->sendKeys(WebDriverKeys::ENTER);
@@ -96,6 +126,8 @@ final class ImportToReasonTest extends BrowserTestCase
         $this->find('input[type=file]')->sendKeys($this->file($name, $text));
         $keyboard ? $this->find('#file-send')->sendKeys(WebDriverKeys::ENTER) : $this->press('Look at it');
         $this->see('The first rows, and what they become');
-        $keyboard ? $this->all('button', 'Bring it in')[0]->sendKeys(WebDriverKeys::ENTER) : $this->press('Bring it in');
+        $keyboard
+            ? $this->all('button', 'Bring it in')[0]->sendKeys(WebDriverKeys::ENTER)
+            : $this->press('Bring it in');
     }
 }

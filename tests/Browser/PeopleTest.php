@@ -21,17 +21,23 @@ final class PeopleTest extends BrowserTestCase
         $this->see('Whom to contact now');
         $names = [];
         foreach (array_slice($this->all('[data-chosen]'), 0, 3) as $row) {
-            $names[$row->getAttribute('data-chosen')] = $row->findElement(WebDriverBy::cssSelector('strong'))->getText();
+            $names[$row->getAttribute('data-chosen')] = $row->findElement(WebDriverBy::cssSelector('strong'))
+                ->getText();
         }
         self::assertCount(3, $names);
         $first = array_key_first($names);
         foreach ($names as $id => $name) {
-            $this->press($this->find("[data-chosen='$id']")->findElement(WebDriverBy::cssSelector('button[aria-label^=Reserve]')));
+            $this->press($this->find("[data-chosen='$id']")->findElement(
+                WebDriverBy::cssSelector('button[aria-label^=Reserve]'),
+            ));
             $this->see("$name is reserved for you until the end of the next working day.");
         }
         $this->press($this->find("[data-chosen='$first']")->findElement(WebDriverBy::linkText('Reason')));
         $this->see('What the words rest on');
-        self::assertStringContainsString($names[$first], $this->find('select[name=contact]')->findElement(WebDriverBy::cssSelector('option:checked'))->getText());
+        self::assertStringContainsString(
+            $names[$first],
+            $this->find('select[name=contact]')->findElement(WebDriverBy::cssSelector('option:checked'))->getText(),
+        );
 
         $this->signIn('Jonte');
         $this->open('/accounts/1');
@@ -68,7 +74,8 @@ final class PeopleTest extends BrowserTestCase
         $this->browser->wait(self::PATIENCE, 100)->until(function () use ($hand, $champion): bool {
             $hand()->moveToElement($champion)->perform();
 
-            return (bool) $this->browser->executeScript('return document.querySelector(".part-row.over [data-part=champion]") !== null');
+            return (bool) $this->browser
+                ->executeScript('return document.querySelector(".part-row.over [data-part=champion]") !== null');
         }, 'Nobody is held over the champions.');
         $hand()->release()->perform();
         $this->waitForPart($id, 'champion');
@@ -79,7 +86,11 @@ final class PeopleTest extends BrowserTestCase
         $this->waitForPart($id, 'shapes');
         $this->browser->getKeyboard()->sendKeys([WebDriverKeys::SHIFT, WebDriverKeys::ARROW_UP]);
         $this->waitForPart($id, 'signs_off');
-        self::assertSame($id, $this->browser->switchTo()->activeElement()->getAttribute('data-contact'), 'the focus moves along');
+        self::assertSame(
+            $id,
+            $this->browser->switchTo()->activeElement()->getAttribute('data-contact'),
+            'the focus moves along',
+        );
 
         $this->open('/accounts/1');
         $person = $this->find(".group-person[data-contact='$id']");
@@ -96,7 +107,10 @@ final class PeopleTest extends BrowserTestCase
         $this->fill('.modal.show input[name=title]', 'Vedligeholdelseschef');
         $this->dialog('.btn-primary')->click();
         $this->see('Gerda Prøvdal is added.');
-        self::assertStringContainsString('signs off', (string) $this->all('.group-person', 'Gerda Prøvdal')[0]->getAttribute('aria-label'));
+        self::assertStringContainsString(
+            'signs off',
+            (string) $this->all('.group-person', 'Gerda Prøvdal')[0]->getAttribute('aria-label'),
+        );
     }
 
     public function test_a_title_is_taught_and_taken_back(): void
@@ -139,7 +153,12 @@ final class PeopleTest extends BrowserTestCase
 
     private function waitForPart(string $id, string $part): void
     {
-        $this->browser->wait(self::PATIENCE, 100)->until(fn (): bool => $this->browser->executeScript("return document.querySelector(\".group-person[data-contact='$id']\")?.dataset.in") === $part, "The person does not move to $part.");
+        $this->browser->wait(self::PATIENCE, 100)->until(
+            fn (): bool => $this->browser->executeScript(
+                "return document.querySelector(\".group-person[data-contact='$id']\")?.dataset.in",
+            ) === $part,
+            "The person does not move to $part.",
+        );
         $this->addToAssertionCount(1);
     }
 }

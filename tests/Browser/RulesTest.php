@@ -66,7 +66,10 @@ final class RulesTest extends BrowserTestCase
         self::assertNotSame([], $this->all('#criteria label.badge', 'textiles (13)'));
         $this->find('#criteria > :last-child .btn-close')->click();
         $this->press('Save as version');
-        $this->until('[...document.querySelectorAll("#criteria input")].every((i) => i.value !== "Makes boats")', 'It is still there.');
+        $this->until(
+            '[...document.querySelectorAll("#criteria input")].every((i) => i.value !== "Makes boats")',
+            'It is still there.',
+        );
     }
 
     public function test_a_buyer_role_that_is_added_reads_its_queries_and_shows_whom_it_finds(): void
@@ -81,7 +84,10 @@ final class RulesTest extends BrowserTestCase
         $this->find('#buyer-roles > :last-child [name$="[functions][]"][value=supply_chain]')->click();
         $this->find('#buyer-roles > :last-child [hx-post*=matches]')->click();
         $this->see('in this role');
-        self::assertMatchesRegularExpression('/[1-9][\d,]* contacts? in this role/', $this->find('#buyer-roles > :last-child .role-found')->getText());
+        self::assertMatchesRegularExpression(
+            '/[1-9][\d,]* contacts? in this role/',
+            $this->find('#buyer-roles > :last-child .role-found')->getText(),
+        );
         $this->browser->executeScript('document.querySelector("#buyer-roles > :last-child .btn-close").click()');
         self::assertStringNotContainsString('in this role', $this->text());
     }

@@ -14,11 +14,18 @@ final class DraftTest extends TestCase
 {
     public function test_it_says_nothing_that_they_would_not_expect_us_to_know(): void
     {
-        $draft = Draft::of('Tunhede', 'Pernille', [new Evidence(Kind::OwnEngagement, 'looked at our page'), new Evidence(Kind::TopicInterest, 'reads about leaks'), new Evidence(Kind::Hiring, 'Planner sought')]);
+        $draft = Draft::of('Tunhede', 'Pernille', [
+            new Evidence(Kind::OwnEngagement, 'looked at our page'),
+            new Evidence(Kind::TopicInterest, 'reads about leaks'),
+            new Evidence(Kind::Hiring, 'Planner sought'),
+        ]);
 
         self::assertStringContainsString('“Planner sought”', $draft->words());
         self::assertStringEndsWith(' May I ask who looks after that with you?', $draft->words());
-        self::assertStringEndsWith(' How do you find leaks?', Draft::of('Tunhede', null, [], 'How do you find leaks?')->words());
+        self::assertStringEndsWith(
+            ' How do you find leaks?',
+            Draft::of('Tunhede', null, [], 'How do you find leaks?')->words(),
+        );
         self::assertStringNotContainsString('page', $draft->words());
         self::assertStringNotContainsString('reads about', $draft->words());
     }
@@ -28,7 +35,10 @@ final class DraftTest extends TestCase
         $seen = [];
         foreach (Kind::cases() as $kind) {
             $draft = Draft::of('Tunhede', null, [new Evidence($kind, 'it happened')]);
-            self::assertDoesNotMatchRegularExpression('/[\[\]{}]|\b(today|yesterday|ago|recently|last week)\b/', $draft->words().$draft->headline());
+            self::assertDoesNotMatchRegularExpression(
+                '/[\[\]{}]|\b(today|yesterday|ago|recently|last week)\b/',
+                $draft->words().$draft->headline(),
+            );
             $seen[] = $draft->headline();
         }
         self::assertGreaterThan(14, count(array_unique($seen)));
@@ -36,7 +46,11 @@ final class DraftTest extends TestCase
 
     public function test_strength_follows_the_catalogue(): void
     {
-        self::assertEqualsWithDelta(.9 * log10(12_000_000 / 420 / 1000) / 2, Strength::ofFunding('B', 12_000_000, 420), 1e-12);
+        self::assertEqualsWithDelta(
+            .9 * log10(12_000_000 / 420 / 1000) / 2,
+            Strength::ofFunding('B', 12_000_000, 420),
+            1e-12,
+        );
         self::assertEqualsWithDelta(.6, Strength::ofFunding('A', null, 420), 1e-12);
         self::assertEqualsWithDelta(.6 * .3, Strength::ofFunding('D', 1000, 420), 1e-12);
         self::assertEqualsWithDelta(1 - .5 ** 1.5, Strength::ofHiring([true, false]), 1e-12);

@@ -18,9 +18,13 @@ final class FirmTest extends TestCase
     public static function domains(): array
     {
         return [
-            ['https://www.Tunhede.example:8080/about?x=1#y', 'tunhede.example'], ['info@mail.tunhede.example', 'tunhede.example'], ['TUNHEDE.EXAMPLE.', 'tunhede.example'],
-            ['shop.tunhede.co.uk', 'tunhede.co.uk'], ['co.uk', null], ['a.b.kawasaki.jp', 'a.b.kawasaki.jp'], ['city.kawasaki.jp', 'city.kawasaki.jp'],
-            ['http://böck-glas.example', 'xn--bck-glas-n4a.example'], ['not a domain', null], ['192.168.0.1', null], ['', null], ['localhost', null],
+            ['https://www.Tunhede.example:8080/about?x=1#y', 'tunhede.example'],
+            ['info@mail.tunhede.example', 'tunhede.example'],
+            ['TUNHEDE.EXAMPLE.', 'tunhede.example'],
+            ['shop.tunhede.co.uk', 'tunhede.co.uk'], ['co.uk', null], ['a.b.kawasaki.jp', 'a.b.kawasaki.jp'],
+            ['city.kawasaki.jp', 'city.kawasaki.jp'],
+            ['http://böck-glas.example', 'xn--bck-glas-n4a.example'], ['not a domain', null], ['192.168.0.1', null],
+            ['', null], ['localhost', null],
         ];
     }
 
@@ -49,8 +53,10 @@ final class FirmTest extends TestCase
     public static function codes(): array
     {
         return [
-            ['2573A', '2573'], ['62010', '6201'], ['62.01.0', '6201'], ['C 23.10', '2310'], ['NACE 25.73 - tools', '2573'], ['WZ 22', '22'],
-            ['SNI 23190', '2319'], ['23 glass', '23'], ['24/7 services', null], ['24 h', null], ['24x7', null], ['365', '365'], ['99999999', null],
+            ['2573A', '2573'], ['62010', '6201'], ['62.01.0', '6201'], ['C 23.10', '2310'],
+            ['NACE 25.73 - tools', '2573'], ['WZ 22', '22'],
+            ['SNI 23190', '2319'], ['23 glass', '23'], ['24/7 services', null], ['24 h', null], ['24x7', null],
+            ['365', '365'], ['99999999', null],
         ];
     }
 
@@ -69,10 +75,18 @@ final class FirmTest extends TestCase
 
     public function test_variants_of_a_technology_are_one(): void
     {
-        foreach (['Vedliko Plan', 'vedliko-plan', 'VedlikoPlan', 'Vedliko Plan 4', 'Vedliko Plan v2.1', 'Vedliko Plan, version 12', 'Védliko Plan (release 3)'] as $name) {
+        foreach (
+            [
+                'Vedliko Plan', 'vedliko-plan', 'VedlikoPlan', 'Vedliko Plan 4', 'Vedliko Plan v2.1',
+                'Vedliko Plan, version 12', 'Védliko Plan (release 3)',
+            ] as $name
+        ) {
             self::assertSame('vedlikoplan', Technology::key($name), $name);
         }
-        self::assertSame(['vedlikoboard', 'c++', 'c#', '365', 'tryklog3d'], array_map(Technology::key(...), ['Vedliko Board', 'C++', 'C#', '365', 'Tryklog 3D']));
+        self::assertSame(
+            ['vedlikoboard', 'c++', 'c#', '365', 'tryklog3d'],
+            array_map(Technology::key(...), ['Vedliko Board', 'C++', 'C#', '365', 'Tryklog 3D']),
+        );
     }
 
     public function test_agencies_are_known_by_industry_name_or_wording_and_clients_alone_make_none(): void
@@ -80,8 +94,17 @@ final class FirmTest extends TestCase
         self::assertSame('agency, by its industry', Agency::because('Verket', ['7810'], ''));
         self::assertSame('agency, by its name: “zeitarbeit”', Agency::because('Uhlstedt Zeitarbeit GmbH', ['25'], ''));
         self::assertSame('agency, by its name: “rekrytering”', Agency::because('Kråkvik Rekrytering AB', [], ''));
-        self::assertSame('agency, by its wording: “im auftrag unserer kunden”', Agency::because('Uhlstedt', [], 'Im Auftrag unserer Kunden suchen wir Schlosser.'));
-        foreach ([['Staffingsborg Glas', ['23'], 'Our clients make glass.'], ['Bemanningen', [], ''], ['Verkstad', ['25', '78'], 'On behalf of nobody.']] as $none) {
+        self::assertSame(
+            'agency, by its wording: “im auftrag unserer kunden”',
+            Agency::because('Uhlstedt', [], 'Im Auftrag unserer Kunden suchen wir Schlosser.'),
+        );
+        foreach (
+            [
+                ['Staffingsborg Glas', ['23'], 'Our clients make glass.'],
+                ['Bemanningen', [], ''],
+                ['Verkstad', ['25', '78'], 'On behalf of nobody.'],
+            ] as $none
+        ) {
             self::assertNull(Agency::because(...$none), $none[0]);
         }
     }

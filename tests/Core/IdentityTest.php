@@ -24,13 +24,20 @@ final class IdentityTest extends TestCase
         self::assertEqualsWithDelta(.9611, JaroWinkler::of('martha', 'marhta'), 5e-5);
         self::assertEqualsWithDelta(.84, JaroWinkler::of('dwayne', 'duane'), 5e-5);
         self::assertEqualsWithDelta(.8133, JaroWinkler::of('dixon', 'dicksonx'), 5e-5);
-        self::assertSame([1.0, 0.0, 0.0], [JaroWinkler::of('', ''), JaroWinkler::of('a', ''), JaroWinkler::of('abc', 'xyz')]);
+        self::assertSame(
+            [1.0, 0.0, 0.0],
+            [JaroWinkler::of('', ''), JaroWinkler::of('a', ''), JaroWinkler::of('abc', 'xyz')],
+        );
     }
 
     /** @return list<array{CompanyFacts, CompanyFacts, Verdict}> */
     public static function pairs(): array
     {
-        $of = fn (string $name, ?string $domain = null, ?string $country = null): CompanyFacts => new CompanyFacts($name, $domain, $country);
+        $of = fn (string $name, ?string $domain = null, ?string $country = null): CompanyFacts => new CompanyFacts(
+            $name,
+            $domain,
+            $country,
+        );
 
         return [
             [$of('Tunhede', 'www.tunhede.example'), $of('Something else', 'info@tunhede.example'), Verdict::Same],
@@ -56,23 +63,50 @@ final class IdentityTest extends TestCase
     public function test_verdict_and_evidence_follow_from_domain_name_number_country_and_city(): void
     {
         // Equal, alike by .93 (one letter of fifteen more), not alike, and alike but for the number.
-        $names = [['Glasverk Tunhede', 'GLASVERK TUNHEDE A/S', 'equal'], ['Glasverk Tunhede', 'Glasverk Tunhedde', 'alike'], ['Glasverk Tunhede', 'Papir Sverkhult', 'differ'], ['Glasverk Tunhede 1', 'Glasverk Tunhede 2', 'number']];
+        $names = [
+            ['Glasverk Tunhede', 'GLASVERK TUNHEDE A/S', 'equal'],
+            ['Glasverk Tunhede', 'Glasverk Tunhedde', 'alike'],
+            ['Glasverk Tunhede', 'Papir Sverkhult', 'differ'],
+            ['Glasverk Tunhede 1', 'Glasverk Tunhede 2', 'number'],
+        ];
         foreach ($names as [$one, $other, $names]) {
-            foreach ([[null, null], ['a.example', null], ['a.example', 'b.example'], ['a.example', 'www.a.example']] as [$domainA, $domainB]) {
+            foreach (
+                [[null, null], ['a.example', null], ['a.example', 'b.example'], ['a.example', 'www.a.example']] as [
+                    $domainA,
+                    $domainB,
+                ]
+            ) {
                 foreach ([[null, null], ['SE', null], ['SE', 'se'], ['SE', 'DK']] as [$countryA, $countryB]) {
-                    foreach ([[null, null], ['Halden', null], ['Hålden', 'halden'], ['Halden', 'Hobro']] as [$cityA, $cityB]) {
-                        $found = Identity::of(new CompanyFacts($one, $domainA, $countryA, $cityA), new CompanyFacts($other, $domainB, $countryB, $cityB));
+                    foreach (
+                        [[null, null], ['Halden', null], ['Hålden', 'halden'], ['Halden', 'Hobro']] as [$cityA, $cityB]
+                    ) {
+                        $found = Identity::of(
+                            new CompanyFacts($one, $domainA, $countryA, $cityA),
+                            new CompanyFacts($other, $domainB, $countryB, $cityB),
+                        );
                         if ($domainB === 'www.a.example') {
-                            self::assertSame([Verdict::Same, ['Both have the domain a.example.']], [$found->verdict, $found->because]);
+                            self::assertSame(
+                                [Verdict::Same, ['Both have the domain a.example.']],
+                                [$found->verdict, $found->because],
+                            );
 
                             continue;
                         }
                         $otherDomain = $domainA !== null && $domainB !== null;
                         $otherCountry = $countryB === 'DK';
                         $alike = $names === 'equal' || $names === 'alike' && ! $otherDomain;
-                        self::assertSame($alike && ! $otherCountry ? Verdict::Unsure : Verdict::Separate, $found->verdict, "$names, $domainB, $countryB");
+                        self::assertSame(
+                            $alike && ! $otherCountry ? Verdict::Unsure : Verdict::Separate,
+                            $found->verdict,
+                            "$names, $domainB, $countryB",
+                        );
                         self::assertSame(array_values(array_filter([
-                            ['equal' => 'The names are equal without legal forms.', 'alike' => 'The names are alike.', 'differ' => 'The names differ.', 'number' => 'The names are alike.'][$names],
+                            [
+                                'equal' => 'The names are equal without legal forms.',
+                                'alike' => 'The names are alike.',
+                                'differ' => 'The names differ.',
+                                'number' => 'The names are alike.',
+                            ][$names],
                             $cityB === 'halden' ? 'Both are in Hålden.' : null,
                             $otherDomain ? 'The domains a.example and b.example differ.' : null,
                             $otherCountry ? 'The countries SE and DK differ.' : null,
@@ -88,7 +122,16 @@ final class IdentityTest extends TestCase
     public function test_names_are_compared_without_what_says_nothing(): void
     {
         $forms = fn (string $name): array => CompanyName::of($name)->forms;
-        self::assertSame([['bruk and stal'], ['muller', 'mueller'], ['ab'], ['a'], ['lipowica'], ['tunhede'], ['glas 24 7']], array_map($forms, ['Bruk & Stal GmbH & Co. KG', 'Müller', 'AB', 'A und GmbH & Co. KG', 'Lipowica Sp. z o.o.', 'Tunhede B.V. i', 'Glas 24/7']));
+        self::assertSame(
+            [['bruk and stal'], ['muller', 'mueller'], ['ab'], ['a'], ['lipowica'], ['tunhede'], ['glas 24 7']],
+            array_map(
+                $forms,
+                [
+                    'Bruk & Stal GmbH & Co. KG', 'Müller', 'AB', 'A und GmbH & Co. KG', 'Lipowica Sp. z o.o.',
+                    'Tunhede B.V. i', 'Glas 24/7',
+                ],
+            ),
+        );
         self::assertSame(['7', '24'], CompanyName::of('Glas 7/24')->numbers, 'in whatever order');
     }
 
@@ -96,16 +139,25 @@ final class IdentityTest extends TestCase
     {
         $equal = fn (string $a, string $b): bool => CompanyName::of($a)->equals(CompanyName::of($b));
         self::assertFalse($equal('EV Components GmbH', 'Components GmbH'));
-        self::assertSame([true, true, true, true], [$equal('AB Glas', 'Glas AB'), $equal('SIA Baltik', 'Baltik'), $equal('Foo e.V.', 'Foo'), $equal('Lux S.à r.l.', 'Lux Sarl')]);
+        self::assertSame([true, true, true, true], [
+            $equal('AB Glas', 'Glas AB'), $equal('SIA Baltik', 'Baltik'), $equal('Foo e.V.', 'Foo'),
+            $equal('Lux S.à r.l.', 'Lux Sarl'),
+        ]);
         self::assertTrue($equal("Mu\u{308}ller AG", 'Mueller AG'), 'an umlaut in two pieces is one');
         foreach ([['Füe', 'Fuee'], ['Åre', 'Aare'], ['Mueller', 'Müller'], ['Bøe', 'Boee']] as [$a, $b]) {
-            self::assertSame([true, CompanyName::of($b)->key()], [$equal($a, $b), CompanyName::of($a)->key()], "$a and $b");
+            self::assertSame(
+                [true, CompanyName::of($b)->key()],
+                [$equal($a, $b), CompanyName::of($a)->key()],
+                "$a and $b",
+            );
         }
     }
 
     public function test_equal_names_share_their_key_and_likeness_is_symmetric(): void
     {
-        $name = Generators::elements('Müller Glas GmbH', 'Mueller Glas', 'Bøg & Lund ApS', 'Boeg og Lund', 'AB Åkra', 'Aakra', 'GmbH');
+        $name = Generators::elements(
+            'Müller Glas GmbH', 'Mueller Glas', 'Bøg & Lund ApS', 'Boeg og Lund', 'AB Åkra', 'Aakra', 'GmbH',
+        );
         $this->limitTo(100)->forAll($name, $name)->then(function (string $a, string $b): void {
             if (CompanyName::of($a)->equals(CompanyName::of($b))) {
                 self::assertSame(CompanyName::of($a)->key(), CompanyName::of($b)->key());

@@ -26,7 +26,9 @@ final class Plain
         foreach ($accounts as $account) {
             foreach ($subject === Subject::Accounts ? [$account] : $account->contacts as $record) {
                 foreach ($conditions as $condition) {
-                    $meets = self::meets($today, $condition, $condition->field->isOfContact() ? $record : $account, $record, $sets);
+                    $meets = self::meets(
+                        $today, $condition, $condition->field->isOfContact() ? $record : $account, $record, $sets,
+                    );
                     if ($meets === null ? ! $condition->keepsUnknown : $meets === $condition->exclude) {
                         continue 2;
                     }
@@ -43,12 +45,20 @@ final class Plain
      * @param  list<Record>  $accounts
      * @param  array<string, array<int>>  $sets
      */
-    public static function ofId(int $today, array $accounts, Subject $subject, int $id, Condition $condition, array $sets): ?bool
-    {
+    public static function ofId(
+        int $today,
+        array $accounts,
+        Subject $subject,
+        int $id,
+        Condition $condition,
+        array $sets,
+    ): ?bool {
         foreach ($accounts as $account) {
             foreach ($subject === Subject::Accounts ? [$account] : $account->contacts as $record) {
                 if ($record->id === $id) {
-                    return self::meets($today, $condition, $condition->field->isOfContact() ? $record : $account, $record, $sets);
+                    return self::meets(
+                        $today, $condition, $condition->field->isOfContact() ? $record : $account, $record, $sets,
+                    );
                 }
             }
         }
@@ -61,15 +71,31 @@ final class Plain
     {
         $field = $condition->field->value;
         if ($condition->field->test() === Comparison::Sets) {
-            return array_filter($condition->any, fn (string $name): bool => in_array(str_starts_with(ltrim($name, '!'), 'contact:') ? $record->id : $of->id, $sets[ltrim($name, '!')], true) !== str_starts_with($name, '!')) !== [];
+            return array_filter(
+                $condition->any,
+                fn (string $name): bool => in_array(
+                    str_starts_with(ltrim($name, '!'), 'contact:') ? $record->id : $of->id,
+                    $sets[ltrim($name, '!')],
+                    true,
+                ) !== str_starts_with($name, '!'),
+            )
+                !== [];
         }
         if ($condition->field->test() === Comparison::Parts) {
             return self::together($today, $condition, $of);
         }
         if ($condition->field === Field::Near) {
-            $places = array_filter($of->places ?? [], fn (array $place): bool => $condition->which === 'any' || $place[2]);
+            $places = array_filter(
+                $of->places ?? [],
+                fn (array $place): bool => $condition->which === 'any' || $place[2],
+            );
 
-            return $places === [] ? null : array_filter($places, fn (array $place): bool => (new Coordinates(...$condition->of))->distanceTo(new Coordinates($place[0], $place[1])) <= $condition->km) !== [];
+            return $places === [] ? null : array_filter(
+                $places,
+                fn (array $place): bool => (new Coordinates(...$condition->of))
+                    ->distanceTo(new Coordinates($place[0], $place[1]))
+                        <= $condition->km,
+            ) !== [];
         }
 
         return self::one($today, $condition, $of);
@@ -100,8 +126,12 @@ final class Plain
         $asked = array_unique(array_map($condition->field->spelled(...), $condition->any));
 
         return match ($condition->field->test()) {
-            Comparison::Any => $values === null ? null : count(array_intersect($asked, $values)) >= ($condition->all ? count($asked) : 1),
-            Comparison::Range => $number === null ? null : ($condition->low === null || $number >= $condition->low) && ($condition->high === null || $number <= $condition->high),
+            Comparison::Any => $values === null
+                ? null
+                : count(array_intersect($asked, $values)) >= ($condition->all ? count($asked) : 1),
+            Comparison::Range => $number === null ? null : ($condition->low === null || $number >= $condition->low) && (
+                $condition->high === null || $number <= $condition->high
+            ),
             default => self::reads($condition, $of->texts[$condition->field->value] ?? null),
         };
     }
@@ -110,7 +140,10 @@ final class Plain
     {
         if ($line !== null && $condition->which !== '') {
             $passages = array_combine(['name', 'keywords', 'description'], explode("\x1F", $line));
-            $line = implode('|', array_filter(array_map(fn (string $passage): string => $passages[$passage], explode(',', $condition->which)), fn (string $text): bool => trim($text) !== ''));
+            $line = implode('|', array_filter(
+                array_map(fn (string $passage): string => $passages[$passage], explode(',', $condition->which)),
+                fn (string $text): bool => trim($text) !== '',
+            ));
         }
 
         return $line === null || $line === '' ? null : $condition->query?->matchesLine($line);

@@ -30,10 +30,18 @@ final class PriorityTest extends TestCase
     public function test_lines_add_up_and_priority_grows_with_each_part(): void
     {
         $part = Generators::map(fn (int $n): float => $n / 1000, Generators::choose(1, 999));
-        $this->limitTo(100)->forAll($part, Generators::map(fn (int $n): float => $n / 100, Generators::choose(-99, 400)), $part)->then(function (float $fit, float $push, float $access): void {
+        $this->limitTo(100)->forAll(
+            $part,
+            Generators::map(fn (int $n): float => $n / 100, Generators::choose(-99, 400)),
+            $part,
+        )->then(function (float $fit, float $push, float $access): void {
             $points = Points::of($fit, $push, $access);
 
-            self::assertEqualsWithDelta($points->total(), Points::START + $points->fit + Points::ofPush($fit, $push) + $points->access, 1e-9);
+            self::assertEqualsWithDelta(
+                $points->total(),
+                Points::START + $points->fit + Points::ofPush($fit, $push) + $points->access,
+                1e-9,
+            );
             self::assertGreaterThan($points->priority(), Points::of($fit, $push + .01, $access)->priority());
             self::assertGreaterThan($points->priority(), Points::of($fit, $push, $access + .001)->priority());
             self::assertGreaterThan($points->priority(), Points::of($fit + .001, $push, $access)->priority());
@@ -49,16 +57,37 @@ final class PriorityTest extends TestCase
 
     public function test_channels_combine_and_only_the_best_address_counts(): void
     {
-        $email = fn (AddressState $state, ?float $chance = null): Channel => new Channel(ChannelType::Email, $state, $chance);
+        $email = fn (AddressState $state, ?float $chance = null): Channel => new Channel(
+            ChannelType::Email,
+            $state,
+            $chance,
+        );
         $value = fn (Channel ...$channels): float => Access::of($channels)->value;
 
         self::assertEqualsWithDelta(.588, $value($email(AddressState::Valid)), 1e-12);
-        self::assertEqualsWithDelta(.588, $value($email(AddressState::CatchAll), $email(AddressState::Valid), $email(AddressState::Invalid)), 1e-12);
+        self::assertEqualsWithDelta(
+            .588,
+            $value($email(AddressState::CatchAll), $email(AddressState::Valid), $email(AddressState::Invalid)),
+            1e-12,
+        );
         self::assertEqualsWithDelta(.54, $value($email(AddressState::Guess, .97)), 1e-12, 'a guess is at most .9');
-        self::assertEqualsWithDelta(.12, $value($email(AddressState::Shared)), 1e-12, 'a shared mailbox is worth a fifth');
+        self::assertEqualsWithDelta(
+            .12, $value($email(AddressState::Shared)), 1e-12, 'a shared mailbox is worth a fifth',
+        );
         self::assertSame(0.0, $value($email(AddressState::Off)));
-        self::assertEqualsWithDelta(1 - .412 * .5, $value($email(AddressState::Valid), new Channel(ChannelType::DirectPhone)), 1e-12);
-        self::assertSame([.2, 0.0, 0.0], array_map(fn (?float $days): float => round($value(new Channel(ChannelType::Social, activeDaysAgo: $days)), 9), [30.0, 30.1, null]));
-        self::assertEqualsWithDelta(1 - .5 * (1 - .9 * .4), Access::of([new Channel(ChannelType::DirectPhone)], .4)->value, 1e-12);
+        self::assertEqualsWithDelta(
+            1 - .412 * .5,
+            $value($email(AddressState::Valid), new Channel(ChannelType::DirectPhone)),
+            1e-12,
+        );
+        self::assertSame([.2, 0.0, 0.0], array_map(
+            fn (?float $days): float => round($value(new Channel(ChannelType::Social, activeDaysAgo: $days)), 9),
+            [30.0, 30.1, null],
+        ));
+        self::assertEqualsWithDelta(
+            1 - .5 * (1 - .9 * .4),
+            Access::of([new Channel(ChannelType::DirectPhone)], .4)->value,
+            1e-12,
+        );
     }
 }

@@ -66,7 +66,11 @@ final class QueryTest extends TestCase
     public function test_random_queries_say_of_texts_what_their_parts_say(): void
     {
         $word = Generators::elements('pump', 'air', 'air pump', 'shift');
-        $this->limitTo(300)->forAll(Generators::seq(Generators::tuple($word, Generators::elements('AND', 'OR', 'AND NOT', 'OR NOT'))), $word, Generators::seq($word))->then(function (array $joined, string $last, array $texts): void {
+        $this->limitTo(300)->forAll(
+            Generators::seq(Generators::tuple($word, Generators::elements('AND', 'OR', 'AND NOT', 'OR NOT'))),
+            $word,
+            Generators::seq($word),
+        )->then(function (array $joined, string $last, array $texts): void {
             $line = Fold::line(implode(' ', $texts));
             $has = fn (string $phrase): bool => str_contains($line, " $phrase ");
             // From the loosest to the tightest: parts of OR, each parts of AND, each perhaps negated.
@@ -75,7 +79,11 @@ final class QueryTest extends TestCase
             foreach (explode(' OR ', $query) as $any) {
                 $all = true;
                 foreach (explode(' AND ', $any) as $one) {
-                    $all = $all && (str_starts_with(trim($one), 'NOT ') ? ! $has(trim(substr($one, 4), '" ')) : $has(trim($one, '" ')));
+                    $all = $all && (
+                        str_starts_with(trim($one), 'NOT ')
+                            ? ! $has(trim(substr($one, 4), '" '))
+                            : $has(trim($one, '" '))
+                    );
                 }
                 $expected = $expected || $all;
             }
@@ -89,8 +97,11 @@ final class QueryTest extends TestCase
     public static function mistakes(): array
     {
         return [
-            ['', 0, 'empty'], ['  ?! ', 0, 'empty'], ['ä "x', 2, 'closing quote'], ['(a', 0, 'not closed'], ['a )', 2, 'closes nothing'],
-            ['a ()', 2, 'nothing between'], ['a OR', 2, 'both sides'], ['AND a', 0, 'both sides'], ['a NOT', 2, 'must follow'], ['-a OR b', 3, 'both sides'], ['a OR', 2, 'both sides'], ['a AND OR b', 2, 'both sides'],
+            ['', 0, 'empty'], ['  ?! ', 0, 'empty'], ['ä "x', 2, 'closing quote'], ['(a', 0, 'not closed'],
+            ['a )', 2, 'closes nothing'],
+            ['a ()', 2, 'nothing between'], ['a OR', 2, 'both sides'], ['AND a', 0, 'both sides'],
+            ['a NOT', 2, 'must follow'], ['-a OR b', 3, 'both sides'], ['a OR', 2, 'both sides'],
+            ['a AND OR b', 2, 'both sides'],
         ];
     }
 
@@ -114,20 +125,41 @@ final class QueryTest extends TestCase
         self::assertTrue(Query::parse('sales - marketing')->matches('marketing and sales'));
     }
 
-    /** @return list<array{string, string, list<string>, list<string>, list<string>}> query, how it is read, texts that match, texts that do not, hints */
+    /**
+     * @return list<array{string, string, list<string>, list<string>, list<string>}> query, how it is read, texts that
+     *     match, texts that do not, hints
+     */
     public static function spellings(): array
     {
         return [
-            ['"cold stor"*', '“cold stor…”', ['a cold store', 'cold storage', 'cold stor'], ['a cold car', 'coldstore'], []],
+            [
+                '"cold stor"*', '“cold stor…”', ['a cold store', 'cold storage', 'cold stor'],
+                ['a cold car', 'coldstore'], [],
+            ],
             ['"cold stor"* -pump', '“cold stor…” and not pump', ['cold store'], ['cold store pump'], []],
-            ['"cold store"pump', '“cold store” and pump', ['pump in a cold store'], ['cold pumps in store', 'cold store'], []],
+            [
+                '"cold store"pump', '“cold store” and pump', ['pump in a cold store'],
+                ['cold pumps in store', 'cold store'], [],
+            ],
             ['"cold store"(pump)', '“cold store” and pump', ['pump in a cold store'], ['pump'], []],
-            ['„cold store“-pump', '“cold store” and pump', ['pump in a cold store'], ['cold store'], ['“-” has no letter or digit in it and is left out.']],
+            [
+                '„cold store“-pump', '“cold store” and pump', ['pump in a cold store'], ['cold store'],
+                ['“-” has no letter or digit in it and is left out.'],
+            ],
             ['"cold store"*x', '“cold store…” and x', ['cold stores x'], ['cold stores', 'cold storex'], []],
-            ['air "!" pump', 'air and pump', ['pump for air'], ['air'], ['“"!"” has no letter or digit in it and is left out.']],
+            [
+                'air "!" pump', 'air and pump', ['pump for air'], ['air'],
+                ['“"!"” has no letter or digit in it and is left out.'],
+            ],
             ['and air', 'and and air', ['air and'], ['air'], []],
-            ['air and pump', 'air and and and pump', ['air and pump'], ['air pump'], ['“and” is read as a word; write AND to join or exclude.']],
-            ['air not pump or', 'air and not and pump and or', ['or not air pump'], ['air'], ['“not” is read as a word; write NOT to join or exclude.']],
+            [
+                'air and pump', 'air and and and pump', ['air and pump'], ['air pump'],
+                ['“and” is read as a word; write AND to join or exclude.'],
+            ],
+            [
+                'air not pump or', 'air and not and pump and or', ['or not air pump'], ['air'],
+                ['“not” is read as a word; write NOT to join or exclude.'],
+            ],
             ['air or  ', 'air and or', ['air or'], ['air'], []],
             ['air-pump', '“air pump”', ['an air pump', 'air-pump'], ['air for a pump'], []],
             ['air -pump', 'air and not pump', ['air'], ['air pump'], []],
@@ -141,11 +173,19 @@ final class QueryTest extends TestCase
      * @param  list<string>  $hints
      */
     #[DataProvider('spellings')]
-    public function test_quotes_stars_and_minus_are_told_from_what_they_touch(string $query, string $words, array $found, array $notFound, array $hints): void
-    {
+    public function test_quotes_stars_and_minus_are_told_from_what_they_touch(
+        string $query,
+        string $words,
+        array $found,
+        array $notFound,
+        array $hints,
+    ): void {
         $read = Query::parse($query);
         self::assertSame([$words, $hints], [$read->readsAs(), $read->hints]);
-        self::assertSame([...array_fill(0, count($found), true), ...array_fill(0, count($notFound), false)], array_map($read->matches(...), [...$found, ...$notFound]));
+        self::assertSame(
+            [...array_fill(0, count($found), true), ...array_fill(0, count($notFound), false)],
+            array_map($read->matches(...), [...$found, ...$notFound]),
+        );
     }
 
     /** @return list<array{string, string}> query, how it is read; worked from the sentences of the rule */
@@ -168,7 +208,10 @@ final class QueryTest extends TestCase
             ['NOT NOT a b', 'b and not not a'],
             ['plant manager, maintenance manager', '“plant manager” or “maintenance manager”'],
             ['plant manager, maintenance OR energy', '“plant manager” or (maintenance or energy)'],
-            ['plant manager, maintenance manager -assistant', '(“plant manager” or (maintenance and manager)) and not assistant'],
+            [
+                'plant manager, maintenance manager -assistant',
+                '(“plant manager” or (maintenance and manager)) and not assistant',
+            ],
             ["plant manager\nmaint*", '“plant manager” or maint…'],
             ['(plant manager, chief) -deputy', '(“plant manager” or chief) and not deputy'],
             ["maintenance OR\nenergy", 'maintenance or energy'],
@@ -186,8 +229,11 @@ final class QueryTest extends TestCase
     public static function guesses(): array
     {
         return [
-            ['manager –assistant', 'manager and assistant', 'write -assistant to exclude'], ['manager --assistant', 'manager and assistant', 'write -assistant to exclude'],
-            ['«plant manager»', '“plant manager”', 'read as quotes'], ['man*ger', '“man ger”', 'only at the end'], ['*ger', 'ger', 'only at the end'],
+            ['manager –assistant', 'manager and assistant', 'write -assistant to exclude'],
+            ['manager --assistant', 'manager and assistant', 'write -assistant to exclude'],
+            ['«plant manager»', '“plant manager”', 'read as quotes'],
+            ['man*ger', '“man ger”', 'only at the end'],
+            ['*ger', 'ger', 'only at the end'],
         ];
     }
 
@@ -220,9 +266,15 @@ final class QueryTest extends TestCase
     public static function pastes(): array
     {
         return [
-            ["Head of Maintenance\nPlant Manager", ['Head of Maintenance', 'Plant Manager']], ["  Head of Maintenance \n\n Plant Manager\nPlant Manager\n", ['Head of Maintenance', 'Plant Manager']],
-            ["Leiter (m/w/d)\nR&D and more\nnot this\nManager - Air\nC++\nAND-Gatter\nAir*flow", ['Leiter (m/w/d)', 'R&D and more', 'not this', 'Manager - Air', 'C++', 'AND-Gatter', 'Air*flow']],
-            ['Head of Maintenance', []], ["Head of Maintenance\n \n", []], ['', []], ["maintenance OR\nplant", []], ["maintenance\nNOT plant", []], ["maintenance\n-plant", []], ["maintenance\n(-plant)", []], ["\"cold store\"\nplant", []], ["„cold store“\nplant", []], ["mainten*\nplant", []], ["a AND\nb", []],
+            ["Head of Maintenance\nPlant Manager", ['Head of Maintenance', 'Plant Manager']],
+            ["  Head of Maintenance \n\n Plant Manager\nPlant Manager\n", ['Head of Maintenance', 'Plant Manager']],
+            [
+                "Leiter (m/w/d)\nR&D and more\nnot this\nManager - Air\nC++\nAND-Gatter\nAir*flow",
+                ['Leiter (m/w/d)', 'R&D and more', 'not this', 'Manager - Air', 'C++', 'AND-Gatter', 'Air*flow'],
+            ],
+            ['Head of Maintenance', []], ["Head of Maintenance\n \n", []], ['', []], ["maintenance OR\nplant", []],
+            ["maintenance\nNOT plant", []], ["maintenance\n-plant", []], ["maintenance\n(-plant)", []],
+            ["\"cold store\"\nplant", []], ["„cold store“\nplant", []], ["mainten*\nplant", []], ["a AND\nb", []],
         ];
     }
 
@@ -238,7 +290,10 @@ final class QueryTest extends TestCase
         $read = Query::parse("Head of Maintenance\n –\nLeiter (m/w/d)\nnot this");
         self::assertSame(['“–” has no letter or digit in it and is left out.'], $read->hints);
         self::assertSame('“head of maintenance” or “leiter m w d” or “not this”', $read->readsAs());
-        self::assertSame([true, true, true, false, false], array_map($read->matches(...), ['the head of maintenance', 'Leiter (M/W/D)', 'is this or not this', 'head of plant maintenance', 'this']));
+        self::assertSame([true, true, true, false, false], array_map(
+            $read->matches(...),
+            ['the head of maintenance', 'Leiter (M/W/D)', 'is this or not this', 'head of plant maintenance', 'this'],
+        ));
         self::assertSame('maintenance or plant', Query::parse("maintenance OR\nplant")->readsAs());
         self::assertSame('maintenance and plant', Query::parse('maintenance plant')->readsAs());
         $this->expectException(QueryMistake::class);
@@ -248,34 +303,58 @@ final class QueryTest extends TestCase
     public function test_how_typical_a_phrase_is_follows_the_log_odds(): void
     {
         $word = Generators::elements('air', 'pump', 'shift', 'and', 'of', '42', 'ox', 'line');
-        $text = Generators::map(fn (array $words): string => Fold::line(implode(' ', $words)), Generators::vector(4, $word));
-        $this->limitTo(60)->forAll(Generators::vector(14, $text), Generators::vector(30, $text), Generators::choose(0, 14))->disableShrinking()->then(function (array $here, array $elsewhere, int $often): void {
-            // So that some phrase is typical.
-            $here = [...$here, ...array_fill(0, $often, Fold::line('oil free air'))];
-            $in = fn (string $phrase, array $texts): int => count(array_filter($texts, fn (string $line): bool => str_contains($line, " $phrase ")));
-            $says = ['air', 'pump', 'shift', 'line', 'oil', 'free'];
-            $expected = [];
-            foreach ([...$says, ...array_merge(...array_map(fn (string $a): array => array_map(fn (string $b): string => "$a $b", $says), $says))] as $phrase) {
-                [$x, $y, $n, $m] = [$in($phrase, $here), $in($phrase, $elsewhere), count($here), count($elsewhere)];
-                $prior = 20 * ($x + $y) / ($n + $m);
-                $odds = fn (float $count, float $of): float => log(($count + $prior) / max($of + 20 - $count - $prior, .5));
-                if ($x >= 2 && ($z = ($odds($x, $n) - $odds($y, $m)) / sqrt(1 / ($x + $prior) + 1 / ($y + $prior))) >= 1.96) {
-                    $expected[$phrase] = $z;
-                }
-            }
-            foreach (array_keys($expected) as $pair) {
-                foreach (str_contains($pair, ' ') ? explode(' ', $pair) : [] as $part) {
-                    if ($in($pair, $here) >= .9 * $in($part, $here)) {
-                        unset($expected[$part]);
+        $text = Generators::map(
+            fn (array $words): string => Fold::line(implode(' ', $words)),
+            Generators::vector(4, $word),
+        );
+        $this->limitTo(60)
+            ->forAll(Generators::vector(14, $text), Generators::vector(30, $text), Generators::choose(0, 14))
+            ->disableShrinking()->then(function (
+                array $here,
+                array $elsewhere,
+                int $often,
+            ): void {
+                // So that some phrase is typical.
+                $here = [...$here, ...array_fill(0, $often, Fold::line('oil free air'))];
+                $in = fn (string $phrase, array $texts): int => count(
+                    array_filter($texts, fn (string $line): bool => str_contains($line, " $phrase ")),
+                );
+                $says = ['air', 'pump', 'shift', 'line', 'oil', 'free'];
+                $expected = [];
+                foreach (
+                    [
+                        ...$says,
+                        ...array_merge(...array_map(
+                            fn (string $a): array => array_map(fn (string $b): string => "$a $b", $says),
+                            $says,
+                        )),
+                    ] as $phrase
+                ) {
+                    [$x, $y, $n, $m] = [$in($phrase, $here), $in($phrase, $elsewhere), count($here), count($elsewhere)];
+                    $prior = 20 * ($x + $y) / ($n + $m);
+                    $odds = fn (float $count, float $of): float => log(
+                        ($count + $prior) / max($of + 20 - $count - $prior, .5),
+                    );
+                    if (
+                        $x >= 2
+                        && ($z = ($odds($x, $n) - $odds($y, $m)) / sqrt(1 / ($x + $prior) + 1 / ($y + $prior))) >= 1.96
+                    ) {
+                        $expected[$phrase] = $z;
                     }
                 }
-            }
-            arsort($expected);
-            $typical = Phrases::typical($here, $elsewhere);
-            self::assertEqualsWithDelta(array_values(array_slice($expected, 0, 12)), array_values($typical), 1e-9);
-            self::assertSame([], array_diff_key($typical, $expected));
-            self::assertSame(array_slice($typical, 0, 2), Phrases::typical($here, $elsewhere, 2));
-        });
+                foreach (array_keys($expected) as $pair) {
+                    foreach (str_contains($pair, ' ') ? explode(' ', $pair) : [] as $part) {
+                        if ($in($pair, $here) >= .9 * $in($part, $here)) {
+                            unset($expected[$part]);
+                        }
+                    }
+                }
+                arsort($expected);
+                $typical = Phrases::typical($here, $elsewhere);
+                self::assertEqualsWithDelta(array_values(array_slice($expected, 0, 12)), array_values($typical), 1e-9);
+                self::assertSame([], array_diff_key($typical, $expected));
+                self::assertSame(array_slice($typical, 0, 2), Phrases::typical($here, $elsewhere, 2));
+            });
     }
 
     public function test_typical_phrases_are_frequent_here_and_rare_elsewhere(): void

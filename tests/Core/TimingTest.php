@@ -44,7 +44,13 @@ final class TimingTest extends TestCase
         foreach ($timing->signals as $signal) {
             $found[$signal->id] = [round($signal->push, 5), round((float) $signal->share, 4)];
         }
-        self::assertSame(['head' => [.55, .4886], 'planner' => [.26036, .2313], 'round' => [.25, .2221], 'engineer' => [.06527, .058]], $found);
+        self::assertSame(
+            [
+                'head' => [.55, .4886], 'planner' => [.26036, .2313], 'round' => [.25, .2221],
+                'engineer' => [.06527, .058],
+            ],
+            $found,
+        );
         self::assertSame('2027-01-31', self::day(Pulse::of(Catalogue::standard(), $series, self::NOW)->actBy()));
     }
 
@@ -74,14 +80,23 @@ final class TimingTest extends TestCase
 
     public function test_what_is_usual_says_little(): void
     {
-        $at = fn (float $days, ?float $since = null): Signal => new Signal("d$days", Kind::Hiring, self::NOW - $days * self::DAY, 1, 1, $since === null ? null : self::NOW - $since * self::DAY);
+        $at = fn (float $days, ?float $since = null): Signal => new Signal(
+            "d$days",
+            Kind::Hiring,
+            self::NOW - $days * self::DAY,
+            1,
+            1,
+            $since === null ? null : self::NOW - $since * self::DAY,
+        );
         $novelty = fn (Signal ...$signals): float => Series::group($signals)['hiring']->novelty(count($signals) - 1);
 
         self::assertSame(1.0, $novelty($at(0)));
         self::assertSame(1.0, $novelty($at(0), $at(30)), 'exactly 30 days before does not count');
         self::assertEqualsWithDelta(1 / (1 + 2 / 6), $novelty($at(0), $at(30.1), $at(365)), 1e-12);
         self::assertSame(1.0, $novelty($at(0), $at(365.1)));
-        self::assertEqualsWithDelta(1 / (1 + 2 / 6), $novelty($at(0, since: 181)), 1e-12, 'two whole quarters since it began');
+        self::assertEqualsWithDelta(
+            1 / (1 + 2 / 6), $novelty($at(0, since: 181)), 1e-12, 'two whole quarters since it began',
+        );
     }
 
     public function test_spent_and_announced_signals_push_nothing_and_take_no_place(): void
@@ -105,7 +120,11 @@ final class TimingTest extends TestCase
     public function test_an_offer_decides_what_counts(): void
     {
         $series = Series::group([new Signal(1, Kind::Growth, self::NOW, 1, 1)]);
-        $push = fn (Counts $counts): float => Timing::of(Catalogue::standard()->with(Catalogue::standard()->of(Kind::Growth)->with(counts: $counts)), $series, self::NOW)->push;
+        $push = fn (Counts $counts): float => Timing::of(
+            Catalogue::standard()->with(Catalogue::standard()->of(Kind::Growth)->with(counts: $counts)),
+            $series,
+            self::NOW,
+        )->push;
 
         self::assertSame([.35, -.35, 0.0], [$push(Counts::For), $push(Counts::Against), $push(Counts::Ignored)]);
     }
@@ -123,26 +142,47 @@ final class TimingTest extends TestCase
         $this->limitTo(150)->forAll(self::signals())->disableShrinking()->then(function (array $signals): void {
             $series = Series::group($signals);
 
-            self::assertEqualsWithDelta(Timing::of(Catalogue::standard(), $series, self::NOW)->push, Pulse::of(Catalogue::standard(), $series, self::NOW)->at(self::NOW), 1e-9);
-            self::assertSame(self::slowActBy($signals, self::NOW), self::day(Pulse::of(Catalogue::standard(), $series, self::NOW)->actBy()));
+            self::assertEqualsWithDelta(
+                Timing::of(Catalogue::standard(), $series, self::NOW)->push,
+                Pulse::of(Catalogue::standard(), $series, self::NOW)->at(self::NOW),
+                1e-9,
+            );
+            self::assertSame(self::slowActBy($signals, self::NOW), self::day(
+                Pulse::of(Catalogue::standard(), $series, self::NOW)->actBy(),
+            ));
         });
     }
 
     public function test_the_push_of_days_before_is_what_it_was_then_but_for_what_came_since(): void
     {
-        $this->limitTo(100)->forAll(self::signals(), Generators::choose(0, 60), Generators::choose(0, 60))->disableShrinking()->then(function (array $signals, int $back, int $days): void {
-            $then = self::NOW - min($back, $days) * self::DAY;
-            $known = array_filter($signals, fn (Signal $signal): bool => $signal->at <= $then);
-            self::assertEqualsWithDelta(Timing::of(Catalogue::standard(), Series::group($known), $then)->push, Pulse::of(Catalogue::standard(), Series::group($signals), self::NOW, back: $back)->at($then), 1e-9);
-        });
+        $this->limitTo(100)->forAll(self::signals(), Generators::choose(0, 60), Generators::choose(0, 60))
+            ->disableShrinking()->then(function (
+                array $signals,
+                int $back,
+                int $days,
+            ): void {
+                $then = self::NOW - min($back, $days) * self::DAY;
+                $known = array_filter($signals, fn (Signal $signal): bool => $signal->at <= $then);
+                self::assertEqualsWithDelta(
+                    Timing::of(Catalogue::standard(), Series::group($known), $then)->push,
+                    Pulse::of(Catalogue::standard(), Series::group($signals), self::NOW, back: $back)->at($then),
+                    1e-9,
+                );
+            });
     }
 
     public function test_act_by_does_not_move_while_no_fact_changes(): void
     {
-        $this->limitTo(60)->forAll(self::signals(), Generators::choose(1, 200))->disableShrinking()->then(function (array $signals, int $days): void {
+        $this->limitTo(60)->forAll(self::signals(), Generators::choose(1, 200))->disableShrinking()->then(function (
+            array $signals,
+            int $days,
+        ): void {
             $series = Series::group(array_filter($signals, fn (Signal $signal): bool => $signal->at <= self::NOW));
 
-            self::assertSame(Pulse::of(Catalogue::standard(), $series, self::NOW)->actBy(), Pulse::of(Catalogue::standard(), $series, self::NOW + $days * self::DAY)->actBy());
+            self::assertSame(
+                Pulse::of(Catalogue::standard(), $series, self::NOW)->actBy(),
+                Pulse::of(Catalogue::standard(), $series, self::NOW + $days * self::DAY)->actBy(),
+            );
         });
     }
 
@@ -154,21 +194,46 @@ final class TimingTest extends TestCase
 
             self::assertCount(count($signals), $timing->signals);
             self::assertEqualsWithDelta($timing->hasReason() ? 1.0 : 0.0, $shares, 1e-9);
-            self::assertEqualsWithDelta($timing->push, array_sum(array_map(fn ($s): float => $s->push, $timing->signals)), 1e-9);
+            self::assertEqualsWithDelta(
+                $timing->push,
+                array_sum(array_map(fn ($s): float => $s->push, $timing->signals)),
+                1e-9,
+            );
         });
     }
 
     public function test_one_more_signal_that_counts_never_lowers_and_one_more_drag_never_raises_the_points(): void
     {
-        $this->limitTo(100)->forAll(self::signals(), Generators::choose(0, 29), Generators::choose(0, 100))->disableShrinking()->then(function (array $signals, int $age, int $strength): void {
-            // At equal novelty: all of the last 29 days, so that none is usual for another.
-            $recent = array_map(fn (Signal $s): Signal => new Signal($s->id, $s->kind, self::NOW - fmod(abs(self::NOW - $s->at), 29 * self::DAY), $s->strength, $s->confidence), $signals);
-            $points = fn (array $all): float => Points::of(.7, Timing::of(Catalogue::standard(), Series::group($all), self::NOW)->push, .4)->total();
-            $more = fn (Kind $kind): Signal => new Signal('more', $kind, self::NOW - $age * self::DAY, $strength / 100, 1);
+        $this->limitTo(100)->forAll(self::signals(), Generators::choose(0, 29), Generators::choose(0, 100))
+            ->disableShrinking()->then(function (
+                array $signals,
+                int $age,
+                int $strength,
+            ): void {
+                // At equal novelty: all of the last 29 days, so that none is usual for another.
+                $recent = array_map(
+                    fn (Signal $s): Signal => new Signal(
+                        $s->id,
+                        $s->kind,
+                        self::NOW - fmod(abs(self::NOW - $s->at), 29 * self::DAY),
+                        $s->strength,
+                        $s->confidence,
+                    ),
+                    $signals,
+                );
+                $points = fn (array $all): float => Points::of(
+                    .7,
+                    Timing::of(Catalogue::standard(), Series::group($all), self::NOW)->push,
+                    .4,
+                )
+                    ->total();
+                $more = fn (Kind $kind): Signal => new Signal(
+                    'more', $kind, self::NOW - $age * self::DAY, $strength / 100, 1,
+                );
 
-            self::assertGreaterThanOrEqual($points($recent) - 1e-9, $points([...$recent, $more(Kind::Hiring)]));
-            self::assertLessThanOrEqual($points($recent) + 1e-9, $points([...$recent, $more(Kind::HiringFreeze)]));
-        });
+                self::assertGreaterThanOrEqual($points($recent) - 1e-9, $points([...$recent, $more(Kind::Hiring)]));
+                self::assertLessThanOrEqual($points($recent) + 1e-9, $points([...$recent, $more(Kind::HiringFreeze)]));
+            });
     }
 
     public function test_a_life_that_cannot_be_is_told(): void
@@ -179,10 +244,21 @@ final class TimingTest extends TestCase
 
     private static function signals(): mixed
     {
-        $one = Generators::tuple(Generators::elements(...Kind::cases()), Generators::choose(-20 * 24, 500 * 24), Generators::choose(0, 100), Generators::choose(40, 100));
+        $one = Generators::tuple(
+            Generators::elements(...Kind::cases()),
+            Generators::choose(-20 * 24, 500 * 24),
+            Generators::choose(0, 100),
+            Generators::choose(40, 100),
+        );
 
         return Generators::map(
-            fn (array $rows): array => array_map(fn (array $row, int $i): Signal => new Signal($i, $row[0], self::NOW - $row[1] * 3600, $row[2] / 100, $row[3] / 100), $rows, array_keys($rows)),
+            fn (array $rows): array => array_map(
+                fn (array $row, int $i): Signal => new Signal(
+                    $i, $row[0], self::NOW - $row[1] * 3600, $row[2] / 100, $row[3] / 100,
+                ),
+                $rows,
+                array_keys($rows),
+            ),
             Generators::bind(Generators::choose(0, 14), fn (int $n) => Generators::vector($n, $one)),
         );
     }
@@ -201,7 +277,11 @@ final class TimingTest extends TestCase
         $first = (int) floor(max(array_map(fn (Signal $s): float => $s->at, $signals)) / self::DAY);
         $pushes = [];
         for ($day = 0; $day <= 180; $day++) {
-            $pushes[$day] = Timing::of(Catalogue::standard(), Series::group($signals), ($first + $day) * self::DAY + self::DAY / 2)->push;
+            $pushes[$day] = Timing::of(
+                Catalogue::standard(),
+                Series::group($signals),
+                ($first + $day) * self::DAY + self::DAY / 2,
+            )->push;
         }
         $peak = max($pushes);
         if ($peak <= 0) {

@@ -13,7 +13,10 @@ use PHPUnit\Framework\TestCase;
 /** How well titles are read, on those that were labelled by hand (tests/Core/titles). */
 final class TitleAccuracyTest extends TestCase
 {
-    private const COUNTRIES = ['en' => null, 'de' => 'DE', 'nl' => 'NL', 'sv' => 'SE', 'no' => 'NO', 'da' => 'DK', 'pl' => 'PL', 'fi' => 'FI', 'fr' => 'FR'];
+    private const COUNTRIES = [
+        'en' => null, 'de' => 'DE', 'nl' => 'NL', 'sv' => 'SE', 'no' => 'NO', 'da' => 'DK', 'pl' => 'PL', 'fi' => 'FI',
+        'fr' => 'FR',
+    ];
 
     public function test_both_halves(): void
     {
@@ -23,11 +26,20 @@ final class TitleAccuracyTest extends TestCase
             foreach (self::labelled($language) as $i => [$title, $expected, $country, $headcount]) {
                 $half = $i % 2 === 0 ? 'work' : 'last';
                 $read = TitleReader::standard()->read($title, $country, $headcount);
-                foreach (['status' => $read->status === $expected->status, 'seniority' => $read->seniority === $expected->seniority, 'functions' => $read->functions === $expected->functions] as $field => $isRight) {
+                foreach (
+                    [
+                        'status' => $read->status === $expected->status,
+                        'seniority' => $read->seniority === $expected->seniority,
+                        'functions' => $read->functions === $expected->functions,
+                    ] as $field => $isRight
+                ) {
                     $right[$half][$language][$field] = ($right[$half][$language][$field] ?? 0) + (int) $isRight;
                     $halves[$half][$field] = ($halves[$half][$field] ?? 0) + (int) $isRight;
                     if (! $isRight && $half === 'work' && getenv('LUFTIG_TITLES') !== false) {
-                        fwrite(STDERR, "$language  $title: $field of “{$read->inWords()}”, expected “{$expected->inWords()}”\n");
+                        fwrite(
+                            STDERR,
+                            "$language  $title: $field of “{$read->inWords()}”, expected “{$expected->inWords()}”\n",
+                        );
                     }
                 }
                 $count[$half][$language] = ($count[$half][$language] ?? 0) + 1;
@@ -41,9 +53,30 @@ final class TitleAccuracyTest extends TestCase
             foreach (['status', 'seniority', 'functions'] as $field) {
                 $shares[$half][$field] = $halves[$half][$field] / array_sum($languages);
             }
-            fwrite(STDERR, sprintf("\n%s half, %d titles: status %.1f %%, seniority %.1f %%, functions %.1f %%\n", $half, array_sum($languages), 100 * $shares[$half]['status'], 100 * $shares[$half]['seniority'], 100 * $shares[$half]['functions']));
+            fwrite(
+                STDERR,
+                sprintf(
+                    "\n%s half, %d titles: status %.1f %%, seniority %.1f %%, functions %.1f %%\n",
+                    $half,
+                    array_sum($languages),
+                    100 * $shares[$half]['status'],
+                    100 * $shares[$half]['seniority'],
+                    100 * $shares[$half]['functions'],
+                ),
+            );
             foreach ($languages as $language => $n) {
-                fwrite(STDERR, sprintf("  %s  %3d titles  status %.1f  seniority %.1f  functions %.1f\n", $language, $n, ...array_map(fn (string $field): float => 100 * $right[$half][$language][$field] / $n, ['status', 'seniority', 'functions'])));
+                fwrite(
+                    STDERR,
+                    sprintf(
+                        "  %s  %3d titles  status %.1f  seniority %.1f  functions %.1f\n",
+                        $language,
+                        $n,
+                        ...array_map(
+                            fn (string $field): float => 100 * $right[$half][$language][$field] / $n,
+                            ['status', 'seniority', 'functions'],
+                        ),
+                    ),
+                );
                 self::assertGreaterThanOrEqual(.85, min($right[$half][$language]) / $n, "$language, $half half");
             }
         }
@@ -72,8 +105,13 @@ final class TitleAccuracyTest extends TestCase
                     default => $status = Status::from($key),
                 };
             }
-            $set = BusinessFunction::set(array_map(static fn (string $name): BusinessFunction => BusinessFunction::from($name), array_filter(array_map(trim(...), explode(',', $functions)))));
-            $titles[] = [$title, new Title($status, \Luftig\Core\Person\Seniority::from($seniority), $set), $country, $headcount];
+            $set = BusinessFunction::set(array_map(
+                static fn (string $name): BusinessFunction => BusinessFunction::from($name),
+                array_filter(array_map(trim(...), explode(',', $functions))),
+            ));
+            $titles[] = [
+                $title, new Title($status, \Luftig\Core\Person\Seniority::from($seniority), $set), $country, $headcount,
+            ];
         }
 
         return $titles;

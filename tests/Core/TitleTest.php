@@ -67,9 +67,22 @@ final class TitleTest extends TestCase
     public function test_case_accents_and_what_stands_around_change_nothing(): void
     {
         $reader = TitleReader::standard();
-        $titles = Generators::elements('Head of Maintenance', 'Underhållschef', 'Członek Zarządu', 'Leiter Einkauf', 'Directeur financier', 'Tuotantopäällikkö');
-        $this->limitTo(60)->forAll($titles, Generators::elements(mb_strtoupper(...), mb_strtolower(...), trim(...)), Generators::elements('', ' ', '  · ', ' – '))->then(
-            fn (string $title, callable $case, string $edge) => self::assertEquals($reader->read($title), $reader->read($edge.$case($title).$edge)),
+        $titles = Generators::elements(
+            'Head of Maintenance',
+            'Underhållschef',
+            'Członek Zarządu',
+            'Leiter Einkauf',
+            'Directeur financier',
+            'Tuotantopäällikkö',
+        );
+        $this->limitTo(60)->forAll(
+            $titles,
+            Generators::elements(mb_strtoupper(...), mb_strtolower(...), trim(...)),
+            Generators::elements('', ' ', '  · ', ' – '),
+        )->then(
+            fn (string $title, callable $case, string $edge) => self::assertEquals($reader->read($title), $reader->read(
+                $edge.$case($title).$edge,
+            )),
         );
     }
 
@@ -86,7 +99,9 @@ final class TitleTest extends TestCase
 
     public function test_a_dictionary_can_be_extended_and_names_its_mistakes(): void
     {
-        $reader = TitleReader::of(['en' => "head: head\nmaintenance: druckluft*, air", 'de' => "head: *wart\nmay end in: in"]);
+        $reader = TitleReader::of(
+            ['en' => "head: head\nmaintenance: druckluft*, air", 'de' => "head: *wart\nmay end in: in"],
+        );
         self::assertSame('head, maintenance', $reader->read('Druckluftwartin', 'DE')->inWords());
 
         $this->expectExceptionObject(Mistake::at('line 2', '“hed” is no seniority, function, status or mark.'));

@@ -30,8 +30,14 @@ final class DemoTest extends TestCase
             self::assertSame(0, (int) Intake::query()->sum('rejected'));
             self::assertSame([63, 2], [Account::query()->count(), Offer::query()->count()]);
             self::assertSame([126, 5], [Standing::query()->count(), Double::query()->where('state', 'open')->count()]);
-            $prints[] = [Account::query()->orderBy('domain')->pluck('headcount', 'domain')->all(), Signal::query()->where('derived', false)->orderBy('fingerprint')->pluck('strength', 'fingerprint')->all(), Signal::query()->where('derived', true)->orderBy('title')->pluck('strength', 'title')->all()];
-            $tunhede = Standing::query()->whereHas('account', fn ($q) => $q->where('domain', 'tunhede.example'))->orderBy('offer_id')->firstOrFail();
+            $prints[] = [
+                Account::query()->orderBy('domain')->pluck('headcount', 'domain')->all(),
+                Signal::query()->where('derived', false)->orderBy('fingerprint')->pluck('strength', 'fingerprint')
+                    ->all(),
+                Signal::query()->where('derived', true)->orderBy('title')->pluck('strength', 'title')->all(),
+            ];
+            $tunhede = Standing::query()->whereHas('account', fn ($q) => $q->where('domain', 'tunhede.example'))
+                ->orderBy('offer_id')->firstOrFail();
             self::assertGreaterThan(75, $tunhede->priority);
             DB::rollBack();
         }
@@ -52,8 +58,14 @@ final class DemoTest extends TestCase
                 $expected[] = "{$person['domain']}|{$person['first_name']} {$person['last_name']}|$kind";
             }
         }
-        $found = Signal::query()->with('contact.account')->where('derived', true)->where(fn ($either) => $either->whereNull('offer_id')->orWhere('offer_id', $first))->get()
-            ->map(fn (Signal $signal): string => "{$signal->contact->account->domain}|{$signal->contact->name()}|{$signal->kind->value}")->all();
+        $found = Signal::query()->with('contact.account')->where('derived', true)
+            ->where(fn ($either) => $either->whereNull('offer_id')->orWhere('offer_id', $first))->get()
+            ->map(
+                fn (
+                    Signal $signal,
+                ): string => "{$signal->contact->account->domain}|{$signal->contact->name()}|{$signal->kind->value}",
+            )
+            ->all();
         sort($expected);
         sort($found);
 

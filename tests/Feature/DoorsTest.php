@@ -28,12 +28,26 @@ final class DoorsTest extends TestCase
     private const OPEN = ['sign-in', 'sign-in/demo', 'up', 'storage/{path}'];
 
     /** Where it is for leads and admins to go. */
-    private const LEADS = ['rules', 'rules/{offer}', 'rules/{offer}/preview', 'rules/{offer}/matches', 'rules/versions/{ruleSet}', 'team', 'team/{user}', 'offers', 'offers/{offer}'];
+    private const LEADS = [
+        'rules', 'rules/{offer}', 'rules/{offer}/preview', 'rules/{offer}/matches', 'rules/versions/{ruleSet}', 'team',
+        'team/{user}', 'offers', 'offers/{offer}',
+    ];
 
     /** What forms send, all at once and in two halves, so that one complaint does not hide another. */
     private const FIELDS = [
-        ['name', 'text', 'email', 'role', 'decision', 'until', 'kind', 'words', 'signals', 'contact', 'keep', 'fits', 'by', 'how', 'first', 'second', 'tag', 'subject', 'only', 'rhythm', 'hour', 'pace', 'code', 'title', 'part', 'type', 'value', 'criteria', 'kinds', 'on', 'c', 'columns', 'file', 'offer', 'question', 'about'],
-        ['parts', 'trial', 'to', 'record', 'next', 'time_zone', 'password', 'mapping', 'whose', 'source', 'status', 'seniority', 'functions', 'since', 'company', 'phone', 'reports_to', 'reason', 'ends', 'query', 'buyer_roles', 'roles_of_interest', 'note', 'account', 'result', 'instead', 'later_on', 'per_account', 'first_name', 'last_name', 'domain', 'address', 'owner_id', 'headcount', 'city', 'user', 'sure', 'country', 'no_agency', 'next_step', 'next_step_on', 'version', 'remember', 'state', 'q', 'find', 'profile', 'interests', 'code', 'quote', 'channel', '_once'],
+        [
+            'name', 'text', 'email', 'role', 'decision', 'until', 'kind', 'words', 'signals', 'contact', 'keep', 'fits',
+            'by', 'how', 'first', 'second', 'tag', 'subject', 'only', 'rhythm', 'hour', 'pace', 'code', 'title', 'part',
+            'type', 'value', 'criteria', 'kinds', 'on', 'c', 'columns', 'file', 'offer', 'question', 'about',
+        ],
+        [
+            'parts', 'trial', 'to', 'record', 'next', 'time_zone', 'password', 'mapping', 'whose', 'source', 'status',
+            'seniority', 'functions', 'since', 'company', 'phone', 'reports_to', 'reason', 'ends', 'query',
+            'buyer_roles', 'roles_of_interest', 'note', 'account', 'result', 'instead', 'later_on', 'per_account',
+            'first_name', 'last_name', 'domain', 'address', 'owner_id', 'headcount', 'city', 'user', 'sure', 'country',
+            'no_agency', 'next_step', 'next_step_on', 'version', 'remember', 'state', 'q', 'find', 'profile',
+            'interests', 'code', 'quote', 'channel', '_once',
+        ],
     ];
 
     public function test_nobody_gets_in_without_signing_in(): void
@@ -42,7 +56,18 @@ final class DoorsTest extends TestCase
         foreach ($this->routes() as $route) {
             if (! in_array($route->uri(), self::OPEN, true)) {
                 foreach (array_diff($route->methods(), ['HEAD']) as $method) {
-                    $this->call($method, '/'.ltrim((string) preg_replace('/\{\w+\}/', '1', strtr($route->uri(), ['{format}' => 'csv', '{kind}' => 'accounts'])), '/'))->assertRedirect('/sign-in');
+                    $this
+                        ->call(
+                            $method,
+                            '/'.ltrim(
+                                (string) preg_replace('/\{\w+\}/', '1', strtr(
+                                    $route->uri(),
+                                    ['{format}' => 'csv', '{kind}' => 'accounts'],
+                                )),
+                                '/',
+                            ),
+                        )
+                        ->assertRedirect('/sign-in');
                     $tried++;
                 }
             }
@@ -56,9 +81,17 @@ final class DoorsTest extends TestCase
         $before = [User::query()->count(), $this->offer->ruleSets()->count()];
         foreach ($this->routes() as $route) {
             if (in_array($route->uri(), self::LEADS, true)) {
-                $url = '/'.strtr($route->uri(), ['{offer}' => (string) $this->offer->id, '{ruleSet}' => (string) $this->offer->ruleSets()->value('id'), '{user}' => (string) $this->lead->id]);
+                $url = '/'.strtr($route->uri(), [
+                    '{offer}' => (string) $this->offer->id,
+                    '{ruleSet}' => (string) $this->offer->ruleSets()->value('id'),
+                    '{user}' => (string) $this->lead->id,
+                ]);
                 foreach (array_diff($route->methods(), ['HEAD']) as $method) {
-                    $this->call($method, $url, ['name' => 'x', 'role' => 'admin', 'email' => 'x@blasvik.example', 'password' => 'a long password'])->assertForbidden();
+                    $this->call($method, $url, [
+                        'name' => 'x', 'role' => 'admin', 'email' => 'x@blasvik.example',
+                        'password' => 'a long password',
+                    ])
+                        ->assertForbidden();
                 }
             }
         }
@@ -70,8 +103,11 @@ final class DoorsTest extends TestCase
     public static function nonsense(): array
     {
         return [
-            'a list' => [['x', ['y']]], 'nothing' => [''], 'a long text' => [str_repeat('ä', 5000)], 'below nothing' => ['-1'], 'beyond any number' => ['99999999999999999999'],
-            'marks' => ['"\' OR 1=1; -- <script>%_\\'], 'bytes that are no text' => ["\xff\xfe\x00"], 'a word' => ['sideways'],
+            'a list' => [['x', ['y']]], 'nothing' => [''], 'a long text' => [str_repeat('ä', 5000)],
+            'below nothing' => ['-1'], 'beyond any number' => ['99999999999999999999'],
+            'marks' => ['"\' OR 1=1; -- <script>%_\\'],
+            'bytes that are no text' => ["\xff\xfe\x00"],
+            'a word' => ['sideways'],
         ];
     }
 
@@ -79,26 +115,71 @@ final class DoorsTest extends TestCase
     public function test_an_address_with_nonsense_is_answered_with_a_page(mixed $value): void
     {
         $account = $this->tunhede();
-        $list = KeptList::query()->create(['offer_id' => $this->offer->id, 'name' => 'All', 'subject' => 'contacts', 'search' => 'on=contacts', 'user_id' => $this->rep->id]);
-        $this->actingAs($this->rep)->post(route('watches.store'), ['name' => 'W', 'rhythm' => 'daily', 'hour' => '8', 'time_zone' => 'Europe/Stockholm', 'on' => 'contacts', 'c' => ['']])->assertSessionHasNoErrors();
+        $list = KeptList::query()->create([
+            'offer_id' => $this->offer->id, 'name' => 'All', 'subject' => 'contacts', 'search' => 'on=contacts',
+            'user_id' => $this->rep->id,
+        ]);
+        $this->actingAs($this->rep)
+            ->post(
+                route('watches.store'),
+                [
+                    'name' => 'W', 'rhythm' => 'daily', 'hour' => '8', 'time_zone' => 'Europe/Stockholm',
+                    'on' => 'contacts', 'c' => [''],
+                ],
+            )
+            ->assertSessionHasNoErrors();
         $watch = Watch::query()->sole();
-        $ids = ['{account}' => $account->id, '{contact}' => Contact::query()->value('id'), '{list}' => $list->id, '{watch}' => $watch->id, '{offer}' => $this->offer->id, '{kind}' => IntakeKind::Accounts->value, '{format}' => 'csv', '{ruleSet}' => $this->offer->ruleSets()->value('id')];
+        $ids = [
+            '{account}' => $account->id, '{contact}' => Contact::query()->value('id'), '{list}' => $list->id,
+            '{watch}' => $watch->id, '{offer}' => $this->offer->id, '{kind}' => IntakeKind::Accounts->value,
+            '{format}' => 'csv', '{ruleSet}' => $this->offer->ruleSets()->value('id'),
+        ];
         $this->actingAs($this->lead);
         $tried = 0;
         $bad = [];
         foreach ($this->routes() as $route) {
             $url = '/'.ltrim(strtr($route->uri(), array_map(strval(...), $ids)), '/');
-            if (! in_array('GET', $route->methods(), true) || str_contains($url, '{') || in_array($route->uri(), self::OPEN, true)) {
+            if (
+                ! in_array('GET', $route->methods(), true)
+                || str_contains($url, '{')
+                || in_array($route->uri(), self::OPEN, true)
+            ) {
                 continue;
             }
-            foreach ([['page' => $value], array_fill_keys(['on', 'c', 'q', 'sort', 'tab', 'add', 'edit', 'vary', 'over', 'every', 'owner', 'part', 'columns', 'state', 'find', 'contact', 'next'], $value)] as $query) {
+            foreach (
+                [
+                    ['page' => $value],
+                    array_fill_keys(
+                        [
+                            'on', 'c', 'q', 'sort', 'tab', 'add', 'edit', 'vary', 'over', 'every', 'owner', 'part',
+                            'columns', 'state', 'find', 'contact', 'next',
+                        ],
+                        $value,
+                    ),
+                ] as $query
+            ) {
                 $bad[] = $this->fails($url.'?'.http_build_query($query));
                 $tried++;
             }
         }
-        $fields = ['country', 'near', 'event', 'before', 'reach', 'attribute', 'spending', 'list', 'revenue', 'words', 'title', 'work', 'tag', 'approached', 'known_contacts'];
+        $fields = [
+            'country', 'near', 'event', 'before', 'reach', 'attribute', 'spending', 'list', 'revenue', 'words', 'title',
+            'work', 'tag', 'approached', 'known_contacts',
+        ];
         foreach (['f', 'v', 'w', 'lo', 'hi', 'cur', 'q', 'km', 'st', 'n', 'x', 'u', 'off'] as $key) {
-            $bad[] = $this->fails('/finder?'.http_build_query(['c' => [...array_map(fn (string $field): array => [$key => $value] + ['f' => $field, 'v' => 'SE', 'q' => 'pump', 'km' => '5', 'lo' => '1'], $fields), 'no step at all']]));
+            $bad[] = $this->fails(
+                '/finder?'.http_build_query([
+                    'c' => [
+                        ...array_map(
+                            fn (string $field): array => [$key => $value] + [
+                                'f' => $field, 'v' => 'SE', 'q' => 'pump', 'km' => '5', 'lo' => '1',
+                            ],
+                            $fields,
+                        ),
+                        'no step at all',
+                    ],
+                ]),
+            );
         }
         self::assertSame([], array_values(array_filter($bad)));
         self::assertGreaterThan(50, $tried);
@@ -111,10 +192,25 @@ final class DoorsTest extends TestCase
         $account = $this->tunhede();
         $contact = Contact::query()->sole();
         $this->actingAs($this->lead);
-        $this->post(route('finder.keep'), ['name' => 'All', 'on' => 'contacts', 'c' => ['']])->assertSessionHasNoErrors();
-        $station = Station::query()->create(['user_id' => $this->lead->id, 'kind' => 'school', 'name' => 'Kråkvik skola']);
-        $position = Position::query()->create(['contact_id' => $contact->id, 'company' => 'Fjernlund Papir', 'title' => 'Planner', 'since' => '2019-01-01', 'until' => '2022-01-01']);
-        $ids = ['{account}' => $account->id, '{contact}' => $contact->id, '{list}' => KeptList::query()->value('id'), '{offer}' => $this->offer->id, '{user}' => $this->rep->id, '{station}' => $station->id, '{position}' => $position->id, '{intake}' => Intake::query()->value('id'), '{label}' => IndustryLabel::query()->value('id') ?? 0];
+        $this->post(route('finder.keep'), ['name' => 'All', 'on' => 'contacts', 'c' => ['']])
+            ->assertSessionHasNoErrors();
+        $station = Station::query()
+            ->create(['user_id' => $this->lead->id, 'kind' => 'school', 'name' => 'Kråkvik skola']);
+        $position = Position::query()->create([
+            'contact_id' => $contact->id, 'company' => 'Fjernlund Papir', 'title' => 'Planner', 'since' => '2019-01-01',
+            'until' => '2022-01-01',
+        ]);
+        $ids = [
+            '{account}' => $account->id,
+            '{contact}' => $contact->id,
+            '{list}' => KeptList::query()->value('id'),
+            '{offer}' => $this->offer->id,
+            '{user}' => $this->rep->id,
+            '{station}' => $station->id,
+            '{position}' => $position->id,
+            '{intake}' => Intake::query()->value('id'),
+            '{label}' => IndustryLabel::query()->value('id') ?? 0,
+        ];
         $bad = [];
         $tried = 0;
         foreach ($this->routes() as $route) {
@@ -123,7 +219,9 @@ final class DoorsTest extends TestCase
                 if (! str_contains($url, '{') && ! in_array($route->uri(), [...self::OPEN, 'sign-out'], true)) {
                     foreach (self::FIELDS as $fields) {
                         $response = $this->call($method, $url, array_fill_keys($fields, $value));
-                        $bad[] = $response->getStatusCode() < 500 ? null : "$method $url ".$response->exception?->getMessage();
+                        $bad[] = $response->getStatusCode() < 500
+                            ? null
+                            : "$method $url ".$response->exception?->getMessage();
                         $tried++;
                     }
                 }
@@ -131,7 +229,10 @@ final class DoorsTest extends TestCase
         }
         self::assertSame([], array_values(array_unique(array_filter($bad))));
         self::assertGreaterThan(60, $tried);
-        self::assertSame(['Glasverk Tunhede', 'Pernille'], [$account->refresh()->name, $contact->refresh()->first_name]);
+        self::assertSame(
+            ['Glasverk Tunhede', 'Pernille'],
+            [$account->refresh()->name, $contact->refresh()->first_name],
+        );
     }
 
     public function test_what_is_not_there_is_said_to_be_not_there(): void
@@ -140,7 +241,8 @@ final class DoorsTest extends TestCase
         foreach ($this->routes() as $route) {
             if (preg_match('/\{(?!format|kind|path)\w+\}/', $route->uri()) === 1) {
                 foreach (array_diff($route->methods(), ['HEAD']) as $method) {
-                    $this->call($method, '/'.ltrim((string) preg_replace('/\{\w+\}/', '987654', $route->uri()), '/'))->assertNotFound();
+                    $this->call($method, '/'.ltrim((string) preg_replace('/\{\w+\}/', '987654', $route->uri()), '/'))
+                        ->assertNotFound();
                 }
             }
         }
@@ -151,11 +253,13 @@ final class DoorsTest extends TestCase
     public function test_a_note_is_written_and_only_its_author_takes_it_away(): void
     {
         $account = $this->tunhede();
-        $this->actingAs($this->rep)->post(route('notes.store', $account), ['text' => ' '])->assertSessionHasErrors(['text' => 'The note is empty.']);
+        $this->actingAs($this->rep)->post(route('notes.store', $account), ['text' => ' '])
+            ->assertSessionHasErrors(['text' => 'The note is empty.']);
         $this->post(route('notes.store', $account), ['text' => 'Asked for <b>May</b>.'])->assertSessionHasNoErrors();
         $note = Note::query()->sole();
         $this->get(route('accounts.show', $account))->assertSee('Asked for &lt;b&gt;May&lt;/b&gt;.', false);
-        $this->actingAs($this->person('Anton', $this->rep->role))->delete(route('notes.destroy', $note))->assertForbidden();
+        $this->actingAs($this->person('Anton', $this->rep->role))->delete(route('notes.destroy', $note))
+            ->assertForbidden();
         $this->actingAs($this->rep)->delete(route('notes.destroy', $note))->assertSessionHasNoErrors();
         self::assertSame(0, Note::query()->count());
     }
@@ -174,7 +278,8 @@ final class DoorsTest extends TestCase
     {
         $this->get('/accounts')->assertRedirect('/sign-in');
         $this->get('/sign-in')->assertOk();
-        $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => 'a long password'])->assertRedirect('/accounts');
+        $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => 'a long password'])
+            ->assertRedirect('/accounts');
         $this->assertAuthenticatedAs($this->rep);
         $this->get('/sign-in')->assertRedirect();
         $this->post('/sign-out')->assertRedirect('/sign-in');
@@ -190,8 +295,16 @@ final class DoorsTest extends TestCase
         $this->bring(IntakeKind::Accounts, "domain;name;industry\nrakvik.example;Råkvik Öl;glass\n");
         (new Standings)->refresh();
         $this->actingAs($this->rep);
-        foreach (['/go?q=' => ['öl', 'RÅKVIK', 'rakvik.ex'], '/accounts?tab=waiting&q=' => ['kvik ö', 'rakvik.ex']] as $address => $typed) {
-            array_map(fn (string $text) => $this->get($address.rawurlencode($text))->assertOk()->assertSeeText('Råkvik Öl'), $typed);
+        foreach (
+            [
+                '/go?q=' => ['öl', 'RÅKVIK', 'rakvik.ex'],
+                '/accounts?tab=waiting&q=' => ['kvik ö', 'rakvik.ex'],
+            ] as $address => $typed
+        ) {
+            array_map(
+                fn (string $text) => $this->get($address.rawurlencode($text))->assertOk()->assertSeeText('Råkvik Öl'),
+                $typed,
+            );
         }
         $this->get('/network/relations?find=%C3%B6')->assertOk();
         $this->get('/go?q=tunhe')->assertOk()->assertSeeText('Glasverk Tunhede');

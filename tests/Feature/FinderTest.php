@@ -37,28 +37,68 @@ final class FinderTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->offer->ruleSets()->create(['version' => 2, 'kinds' => [], 'criteria' => [], 'buyer_roles' => [['name' => 'Maintenance', 'functions' => ['maintenance'], 'neighbours' => ['operations']]], 'roles_of_interest' => []]);
+        $this->offer->ruleSets()->create([
+            'version' => 2,
+            'kinds' => [],
+            'criteria' => [],
+            'buyer_roles' => [
+                ['name' => 'Maintenance', 'functions' => ['maintenance'], 'neighbours' => ['operations']],
+            ],
+            'roles_of_interest' => [],
+        ]);
         $this->offer->refresh();
-        $this->bring(IntakeKind::Accounts, "domain;name;industry;headcount;revenue;country;city;postal code;latitude;longitude;technologies;keywords;founded;status\n"
-            ."tunhede.example;Glasverk Tunhede;glass;420;EUR 80 Mio;DK;Hobro;9500;56.64;9.79;Tryklog;three shifts;1961;\n"
-            ."sverkhult.example;Papir Sverkhult;paper;60;;NO;Halden;1767;59.12;11.39;;;;\n"
-            ."ostholz.example;Ostholz Platten;wood panels;;EUR 9 Mio;DE;Wismar;23966;53.89;11.46;Ordvika;three shifts;2001;\n"
-            ."rival.example;Rival Luft;compressors;90;;SE;;;;;;;;competitor\n");
+        $this->bring(IntakeKind::Accounts,
+            'domain;name;industry;headcount;revenue;country;city;postal '
+                ."code;latitude;longitude;technologies;keywords;founded;status\n"
+                .'tunhede.example;Glasverk Tunhede;glass;420;EUR 80 Mio;DK;Hobro;9500;56.64;9.79;Tryklog;three '
+                ."shifts;1961;\nsverkhult.example;Papir Sverkhult;paper;60;;NO;Halden;1767;59.12;11.39;;;;\n"
+                .'ostholz.example;Ostholz Platten;wood panels;;EUR 9 Mio;DE;Wismar;23966;53.89;11.46;Ordvika;three '
+                ."shifts;2001;\nrival.example;Rival Luft;compressors;90;;SE;;;;;;;;competitor\n");
         $this->bring(IntakeKind::Accounts, "domain;parent;region\ntunhede.example;sverkhult.example;Nordjylland\n");
-        Place::query()->create(['account_id' => Account::query()->where('domain', 'tunhede.example')->value('id'), 'headquarters' => false, 'city' => 'Emmen', 'country' => 'NL', 'latitude' => 52.78, 'longitude' => 6.9]);
+        Place::query()->create([
+            'account_id' => Account::query()->where('domain', 'tunhede.example')->value('id'), 'headquarters' => false,
+            'city' => 'Emmen', 'country' => 'NL', 'latitude' => 52.78, 'longitude' => 6.9,
+        ]);
         $shifts = Attribute::query()->create(['name' => 'Shifts']);
         foreach (['tunhede.example' => 'three', 'ostholz.example' => 'two'] as $domain => $value) {
-            DB::table('account_attribute')->insert(['account_id' => Account::query()->where('domain', $domain)->value('id'), 'attribute_id' => $shifts->id, 'value' => $value]);
+            DB::table('account_attribute')->insert([
+                'account_id' => Account::query()->where('domain', $domain)->value('id'),
+                'attribute_id' => $shifts->id,
+                'value' => $value,
+            ]);
         }
-        $this->bring(IntakeKind::Contacts, "domain;first name;last name;title;since;email;email state;phone;earlier positions\n"
-            ."tunhede.example;Pernille;Rye;Head of Maintenance;2026-11-03;pernille@tunhede.example;valid;;Planner, Fjernlund Papir, 2019–2026\n"
-            ."tunhede.example;Olav;Brekke;Plant Manager;2015-01-01;olav@tunhede.example;invalid;+45 32100001;Planner, Hollenbruk Verk, 2001–2009 | Shift Lead, Fjernlund Papir, 2009–2014\n"
-            ."sverkhult.example;Ida;Lie;Maintenance Planner;;ida@sverkhult.example;unknown;;\n"
-            ."ostholz.example;Maren;Uhl;Synergist;2026-06-01;;;;\n"
-            ."rival.example;Rolf;Kvist;Head of Maintenance;;rolf@rival.example;valid;;\n");
-        $this->bring(IntakeKind::Contacts, "domain;first name;last name;languages;schools;associations;city;country;active\ntunhede.example;Pernille;Rye;Danish, German;Maskinskolen Hestbæk;Circle of Air Users;Aarhus;Denmark;2026-11-20\nsverkhult.example;Ida;Lie;norwegian;;;;Norway;2026-03-01\n");
-        $this->bring(IntakeKind::Signals, "domain;kind;date;title;round;amount;quote;strength\ntunhede.example;expansion;2026-11-20;Fourth line;;;;\ntunhede.example;funding;2026-11-01;Round B;B;12 Mio;For a fourth line.;.5\nsverkhult.example;funding;2025-02-01;Round A;A;;;.9\nsverkhult.example;news;2026-11-18;In the press;;;;\nsverkhult.example;news;2026-11-19;In the press again;;;;\n");
-        Approach::query()->create(['offer_id' => $this->offer->id, 'account_id' => Account::query()->where('domain', 'ostholz.example')->value('id'), 'kind' => 'call', 'snapshot' => [], 'made_at' => '2026-10-05 10:00']);
+        $this->bring(IntakeKind::Contacts,
+            "domain;first name;last name;title;since;email;email state;phone;earlier positions\n"
+                .'tunhede.example;Pernille;Rye;Head of Maintenance;2026-11-03;pernille@tunhede.example;valid;;Planner, '
+                ."Fjernlund Papir, 2019–2026\n"
+                .'tunhede.example;Olav;Brekke;Plant Manager;2015-01-01;olav@tunhede.example;invalid;+45 '
+                ."32100001;Planner, Hollenbruk Verk, 2001–2009 | Shift Lead, Fjernlund Papir, 2009–2014\n"
+                ."sverkhult.example;Ida;Lie;Maintenance Planner;;ida@sverkhult.example;unknown;;\n"
+                ."ostholz.example;Maren;Uhl;Synergist;2026-06-01;;;;\n"
+                ."rival.example;Rolf;Kvist;Head of Maintenance;;rolf@rival.example;valid;;\n");
+        $this->bring(
+            IntakeKind::Contacts,
+            'domain;first name;last '
+                ."name;languages;schools;associations;city;country;active\ntunhede.example;Pernille;Rye;Danish, "
+                .'German;Maskinskolen Hestbæk;Circle of Air '
+                        ."Users;Aarhus;Denmark;2026-11-20\nsverkhult.example;Ida;Lie;norwegian;;;;Norway;2026-03-01\n",
+        );
+        $this->bring(
+            IntakeKind::Signals,
+            "domain;kind;date;title;round;amount;quote;strength\n"
+                ."tunhede.example;expansion;2026-11-20;Fourth line;;;;\n"
+                ."tunhede.example;funding;2026-11-01;Round B;B;12 Mio;For a fourth line.;.5\n"
+                ."sverkhult.example;funding;2025-02-01;Round A;A;;;.9\n"
+                ."sverkhult.example;news;2026-11-18;In the press;;;;\n"
+                ."sverkhult.example;news;2026-11-19;In the press again;;;;\n",
+        );
+        Approach::query()->create([
+            'offer_id' => $this->offer->id,
+            'account_id' => Account::query()->where('domain', 'ostholz.example')->value('id'),
+            'kind' => 'call',
+            'snapshot' => [],
+            'made_at' => '2026-10-05 10:00',
+        ]);
         (new Standings)->refresh();
     }
 
@@ -66,27 +106,84 @@ final class FinderTest extends TestCase
     private static function conditions(): array
     {
         return [
-            ['contacts', 'f=industry&v=C', ['Ida', 'Maren', 'Olav', 'Pernille', 'Rolf']], ['contacts', 'f=industry&v=glass, 17', ['Ida', 'Olav', 'Pernille']], ['contacts', 'f=country&v=Denmark;NO', ['Ida', 'Olav', 'Pernille']],
-            ['contacts', 'f=headcount&lo=50&hi=100', ['Ida', 'Rolf']], ['contacts', 'f=headcount&lo=50&hi=100&u=1', ['Ida', 'Maren', 'Rolf']], ['contacts', 'f=headcount&lo=50&hi=100&x=1', ['Maren', 'Olav', 'Pernille']], ['contacts', 'f=headcount&lo=50&hi=100&x=1&u=0', ['Olav', 'Pernille']],
-            ['contacts', 'f=revenue&hi=9000000', ['Maren']], ['contacts', 'f=postal_area&v=95', ['Olav', 'Pernille']], ['contacts', 'f=near&q=56.6,9.8&km=50', ['Olav', 'Pernille']], ['contacts', 'f=technology&v=Tryklog,Ordvika', ['Maren', 'Olav', 'Pernille']],
-            ['contacts', 'f=words&q="three shifts" -glasverk', ['Maren']], ['contacts', 'f=words&q="three shifts" -glasverk&w=keywords', ['Maren', 'Olav', 'Pernille']], ['contacts', 'f=words&q=-shifts&w=keywords', []], ['contacts', 'f=words&q=-shifts&w=keywords&u=1', ['Ida', 'Rolf']], ['contacts', 'f=words&q=tunhede three&w=name,keywords,description', ['Olav', 'Pernille']], ['contacts', 'f=words&q="tunhede three"', []], ['contacts', 'f=signal&v=expansion', ['Olav', 'Pernille']], ['contacts', 'f=title&q=maintenance -planner', ['Pernille', 'Rolf']], ['contacts', 'f=before&q=planner', ['Olav', 'Pernille']],
-            ['contacts', 'f=before&q2=fjernlund', ['Olav', 'Pernille']], ['contacts', 'f=seniority&v=head', ['Pernille', 'Rolf']], ['contacts', 'f=function&v=maintenance,operations', ['Ida', 'Olav', 'Pernille', 'Rolf']], ['contacts', 'f=function&v=operations&x=1', ['Ida', 'Maren', 'Pernille', 'Rolf']],
-            ['contacts', 'f=part&v=signs_off', ['Pernille']], ['contacts', 'f=in_position&hi=6', ['Maren', 'Pernille']], ['contacts', 'f=in_position&lo=6', ['Olav']], ['contacts', 'f=arrival&v=joined', ['Pernille']], ['contacts', 'f=channel&v=email_checked,direct_phone', ['Olav', 'Pernille', 'Rolf']],
-            ['contacts', 'f=kept_out&x=1', ['Ida', 'Maren', 'Olav', 'Pernille']], ['contacts', 'f=founded&lo=1990', ['Maren']],
-            ['contacts', 'f=name&q=glas* OR papir', ['Ida', 'Olav', 'Pernille']], ['contacts', 'f=newest_signal&hi=1', ['Ida', 'Olav', 'Pernille']], ['contacts', 'f=last_approach&hi=2', ['Maren']], ['contacts', 'f=last_approach&hi=2&x=1', ['Ida', 'Olav', 'Pernille', 'Rolf']],
-            ['accounts', 'f=known_contacts&lo=2', ['Glasverk Tunhede']], ['accounts', 'f=known_contacts&hi=0', []], ['accounts', 'f=newest_signal&lo=1', []],
-            ['accounts', 'f=event&v=funding&hi=60', ['Glasverk Tunhede']], ['accounts', 'f=event&v=funding&lo=60', ['Papir Sverkhult']], ['accounts', 'f=event&v=expansion&rd=b', []], ['accounts', 'f=event&v=funding&rd=b&q="fourth line"', ['Glasverk Tunhede']],
-            ['accounts', 'f=event&v=news&n=2&hi=30', ['Papir Sverkhult']], ['accounts', 'f=event&v=news&n=3', []], ['accounts', 'f=event&alo=10000000', ['Glasverk Tunhede']], ['accounts', 'f=event&v=funding&alo=1&u=1', ['Glasverk Tunhede', 'Papir Sverkhult']], ['accounts', 'f=event&alo=100&cur=SEK&ahi=140000000', ['Glasverk Tunhede']],
-            ['accounts', 'f=event&v=funding&st=spent', ['Papir Sverkhult']], ['accounts', 'f=event&slo=.8&v=funding', ['Papir Sverkhult']], ['accounts', 'f=parent&v=papir sverkhult', ['Glasverk Tunhede']], ['accounts', 'f=domain&v=tunhede.example, www.ostholz.example', ['Glasverk Tunhede', 'Ostholz Platten']],
-            ['accounts', 'f=attribute&w=shifts&v=Three', ['Glasverk Tunhede']], ['accounts', 'f=attribute&w=shifts', ['Glasverk Tunhede', 'Ostholz Platten']], ['accounts', 'f=attribute&w=shifts&v=three&x=1', ['Ostholz Platten', 'Papir Sverkhult', 'Rival Luft']], ['accounts', 'f=attribute&w=shifts&v=three&x=1&u=0', ['Ostholz Platten']],
-            ['accounts', 'f=country&v=NL', []], ['accounts', 'f=country&v=NL&w=any', ['Glasverk Tunhede']], ['accounts', 'f=city&v=emmen&w=any', ['Glasverk Tunhede']], ['accounts', 'f=region&v=nordjylland', ['Glasverk Tunhede']],
-            ['accounts', 'f=near&q=52.8,6.9&km=20', []], ['accounts', 'f=near&q=52.8,6.9&km=20&w=any', ['Glasverk Tunhede']], ['accounts', 'f=spending&lo=300000&w=.5', ['Glasverk Tunhede']], ['accounts', 'f=spending&lo=300000&w=4', ['Glasverk Tunhede', 'Ostholz Platten']], ['accounts', 'f=revenue&lo=800&hi=110000000&cur=SEK', ['Ostholz Platten']],
-            ['accounts', 'f=technology&v=tryk-log v3', ['Glasverk Tunhede']], ['accounts', 'f=technology&v=TRYKLOG,Ordvika', ['Glasverk Tunhede', 'Ostholz Platten']], ['accounts', 'f=technology&v=tryklog,ordvika&all=1', []], ['accounts', 'f=main_industry&v=23', ['Glasverk Tunhede']], ['accounts', 'f=coverage&lo=1', ['Glasverk Tunhede', 'Ostholz Platten', 'Papir Sverkhult', 'Rival Luft']],
-            ['accounts', 'f=known_contacts&w=Maintenance&lo=1', ['Glasverk Tunhede', 'Papir Sverkhult', 'Rival Luft']], ['accounts', 'f=approached&v=anyone', ['Ostholz Platten']], ['contacts', 'f=buyer_role&v=Maintenance', ['Ida', 'Pernille', 'Rolf']],
-            ['contacts', 'f=before&q=planner&q2=hollenbruk', ['Olav']], ['contacts', 'f=before&q=planner&q2=fjernlund', ['Pernille']], ['contacts', 'f=before&q=shift&hi=200', ['Olav']], ['contacts', 'f=before&q=shift&hi=100', []], ['contacts', 'f=origin&v=elsewhere', ['Olav', 'Pernille']], ['contacts', 'f=at_work&lo=240', ['Olav']],
-            ['contacts', 'f=language&v=DANISH', ['Pernille']], ['contacts', 'f=school&v=Maskinskolen Hestbæk', ['Pernille']], ['contacts', 'f=association&v=circle of air users', ['Pernille']], ['contacts', 'f=own_country&v=Denmark', ['Pernille']], ['contacts', 'f=own_country&v=Denmark&x=1&u=0', ['Ida']], ['contacts', 'f=own_city&v=aarhus', ['Pernille']],
+            ['contacts', 'f=industry&v=C', ['Ida', 'Maren', 'Olav', 'Pernille', 'Rolf']],
+            ['contacts', 'f=industry&v=glass, 17', ['Ida', 'Olav', 'Pernille']],
+            ['contacts', 'f=country&v=Denmark;NO', ['Ida', 'Olav', 'Pernille']],
+            ['contacts', 'f=headcount&lo=50&hi=100', ['Ida', 'Rolf']],
+            ['contacts', 'f=headcount&lo=50&hi=100&u=1', ['Ida', 'Maren', 'Rolf']],
+            ['contacts', 'f=headcount&lo=50&hi=100&x=1', ['Maren', 'Olav', 'Pernille']],
+            ['contacts', 'f=headcount&lo=50&hi=100&x=1&u=0', ['Olav', 'Pernille']],
+            ['contacts', 'f=revenue&hi=9000000', ['Maren']], ['contacts', 'f=postal_area&v=95', ['Olav', 'Pernille']],
+            ['contacts', 'f=near&q=56.6,9.8&km=50', ['Olav', 'Pernille']],
+            ['contacts', 'f=technology&v=Tryklog,Ordvika', ['Maren', 'Olav', 'Pernille']],
+            ['contacts', 'f=words&q="three shifts" -glasverk', ['Maren']],
+            ['contacts', 'f=words&q="three shifts" -glasverk&w=keywords', ['Maren', 'Olav', 'Pernille']],
+            ['contacts', 'f=words&q=-shifts&w=keywords', []],
+            ['contacts', 'f=words&q=-shifts&w=keywords&u=1', ['Ida', 'Rolf']],
+            ['contacts', 'f=words&q=tunhede three&w=name,keywords,description', ['Olav', 'Pernille']],
+            ['contacts', 'f=words&q="tunhede three"', []], ['contacts', 'f=signal&v=expansion', ['Olav', 'Pernille']],
+            ['contacts', 'f=title&q=maintenance -planner', ['Pernille', 'Rolf']],
+            ['contacts', 'f=before&q=planner', ['Olav', 'Pernille']],
+            ['contacts', 'f=before&q2=fjernlund', ['Olav', 'Pernille']],
+            ['contacts', 'f=seniority&v=head', ['Pernille', 'Rolf']],
+            ['contacts', 'f=function&v=maintenance,operations', ['Ida', 'Olav', 'Pernille', 'Rolf']],
+            ['contacts', 'f=function&v=operations&x=1', ['Ida', 'Maren', 'Pernille', 'Rolf']],
+            ['contacts', 'f=part&v=signs_off', ['Pernille']], ['contacts', 'f=in_position&hi=6', ['Maren', 'Pernille']],
+            ['contacts', 'f=in_position&lo=6', ['Olav']], ['contacts', 'f=arrival&v=joined', ['Pernille']],
+            ['contacts', 'f=channel&v=email_checked,direct_phone', ['Olav', 'Pernille', 'Rolf']],
+            ['contacts', 'f=kept_out&x=1', ['Ida', 'Maren', 'Olav', 'Pernille']],
+            ['contacts', 'f=founded&lo=1990', ['Maren']],
+            ['contacts', 'f=name&q=glas* OR papir', ['Ida', 'Olav', 'Pernille']],
+            ['contacts', 'f=newest_signal&hi=1', ['Ida', 'Olav', 'Pernille']],
+            ['contacts', 'f=last_approach&hi=2', ['Maren']],
+            ['contacts', 'f=last_approach&hi=2&x=1', ['Ida', 'Olav', 'Pernille', 'Rolf']],
+            ['accounts', 'f=known_contacts&lo=2', ['Glasverk Tunhede']],
+            ['accounts', 'f=known_contacts&hi=0', []],
+            ['accounts', 'f=newest_signal&lo=1', []],
+            ['accounts', 'f=event&v=funding&hi=60', ['Glasverk Tunhede']],
+            ['accounts', 'f=event&v=funding&lo=60', ['Papir Sverkhult']], ['accounts', 'f=event&v=expansion&rd=b', []],
+            ['accounts', 'f=event&v=funding&rd=b&q="fourth line"', ['Glasverk Tunhede']],
+            ['accounts', 'f=event&v=news&n=2&hi=30', ['Papir Sverkhult']], ['accounts', 'f=event&v=news&n=3', []],
+            ['accounts', 'f=event&alo=10000000', ['Glasverk Tunhede']],
+            ['accounts', 'f=event&v=funding&alo=1&u=1', ['Glasverk Tunhede', 'Papir Sverkhult']],
+            ['accounts', 'f=event&alo=100&cur=SEK&ahi=140000000', ['Glasverk Tunhede']],
+            ['accounts', 'f=event&v=funding&st=spent', ['Papir Sverkhult']],
+            ['accounts', 'f=event&slo=.8&v=funding', ['Papir Sverkhult']],
+            ['accounts', 'f=parent&v=papir sverkhult', ['Glasverk Tunhede']],
+            ['accounts', 'f=domain&v=tunhede.example, www.ostholz.example', ['Glasverk Tunhede', 'Ostholz Platten']],
+            ['accounts', 'f=attribute&w=shifts&v=Three', ['Glasverk Tunhede']],
+            ['accounts', 'f=attribute&w=shifts', ['Glasverk Tunhede', 'Ostholz Platten']],
+            ['accounts', 'f=attribute&w=shifts&v=three&x=1', ['Ostholz Platten', 'Papir Sverkhult', 'Rival Luft']],
+            ['accounts', 'f=attribute&w=shifts&v=three&x=1&u=0', ['Ostholz Platten']],
+            ['accounts', 'f=country&v=NL', []], ['accounts', 'f=country&v=NL&w=any', ['Glasverk Tunhede']],
+            ['accounts', 'f=city&v=emmen&w=any', ['Glasverk Tunhede']],
+            ['accounts', 'f=region&v=nordjylland', ['Glasverk Tunhede']],
+            ['accounts', 'f=near&q=52.8,6.9&km=20', []],
+            ['accounts', 'f=near&q=52.8,6.9&km=20&w=any', ['Glasverk Tunhede']],
+            ['accounts', 'f=spending&lo=300000&w=.5', ['Glasverk Tunhede']],
+            ['accounts', 'f=spending&lo=300000&w=4', ['Glasverk Tunhede', 'Ostholz Platten']],
+            ['accounts', 'f=revenue&lo=800&hi=110000000&cur=SEK', ['Ostholz Platten']],
+            ['accounts', 'f=technology&v=tryk-log v3', ['Glasverk Tunhede']],
+            ['accounts', 'f=technology&v=TRYKLOG,Ordvika', ['Glasverk Tunhede', 'Ostholz Platten']],
+            ['accounts', 'f=technology&v=tryklog,ordvika&all=1', []],
+            ['accounts', 'f=main_industry&v=23', ['Glasverk Tunhede']],
+            ['accounts', 'f=coverage&lo=1', ['Glasverk Tunhede', 'Ostholz Platten', 'Papir Sverkhult', 'Rival Luft']],
+            ['accounts', 'f=known_contacts&w=Maintenance&lo=1', ['Glasverk Tunhede', 'Papir Sverkhult', 'Rival Luft']],
+            ['accounts', 'f=approached&v=anyone', ['Ostholz Platten']],
+            ['contacts', 'f=buyer_role&v=Maintenance', ['Ida', 'Pernille', 'Rolf']],
+            ['contacts', 'f=before&q=planner&q2=hollenbruk', ['Olav']],
+            ['contacts', 'f=before&q=planner&q2=fjernlund', ['Pernille']],
+            ['contacts', 'f=before&q=shift&hi=200', ['Olav']], ['contacts', 'f=before&q=shift&hi=100', []],
+            ['contacts', 'f=origin&v=elsewhere', ['Olav', 'Pernille']], ['contacts', 'f=at_work&lo=240', ['Olav']],
+            ['contacts', 'f=language&v=DANISH', ['Pernille']],
+            ['contacts', 'f=school&v=Maskinskolen Hestbæk', ['Pernille']],
+            ['contacts', 'f=association&v=circle of air users', ['Pernille']],
+            ['contacts', 'f=own_country&v=Denmark', ['Pernille']],
+            ['contacts', 'f=own_country&v=Denmark&x=1&u=0', ['Ida']], ['contacts', 'f=own_city&v=aarhus', ['Pernille']],
             ['contacts', 'f=engaged&hi=1', ['Pernille']], ['contacts', 'f=engaged&lo=6', ['Ida']],
-            ['accounts', 'f=state&v=ranked', ['Glasverk Tunhede', 'Papir Sverkhult']], ['accounts', 'f=kept_out', ['Rival Luft']], ['accounts', 'f=headcount&lo=100', ['Glasverk Tunhede']],
+            ['accounts', 'f=state&v=ranked', ['Glasverk Tunhede', 'Papir Sverkhult']],
+            ['accounts', 'f=kept_out', ['Rival Luft']],
+            ['accounts', 'f=headcount&lo=100', ['Glasverk Tunhede']],
         ];
     }
 
@@ -103,14 +200,30 @@ final class FinderTest extends TestCase
 
     public function test_counts_agree_between_staircase_facets_and_list(): void
     {
-        $search = $this->search(['c' => [['f' => 'function', 'v' => 'maintenance,operations'], ['f' => 'headcount', 'lo' => '50'], ['f' => 'country', 'v' => 'SE', 'x' => '1']]]);
-        self::assertSame([[4, 3, 0], [4, 3, 0], [3, 4, 0]], array_map(fn (array $row): array => [$row['after'], $row['without'], $row['unknown']], $search->staircase()));
+        $search = $this->search([
+            'c' => [
+                ['f' => 'function', 'v' => 'maintenance,operations'],
+                ['f' => 'headcount', 'lo' => '50'],
+                ['f' => 'country', 'v' => 'SE', 'x' => '1'],
+            ],
+        ]);
+        self::assertSame([[4, 3, 0], [4, 3, 0], [3, 4, 0]], array_map(
+            fn (array $row): array => [$row['after'], $row['without'], $row['unknown']],
+            $search->staircase(),
+        ));
         self::assertSame([5, 3, 2], [$search->everybody(), $search->total(), $search->accounts()]);
         self::assertSame(['DK' => 2, 'NO' => 1], $search->counts(Field::Country));
         self::assertSame(['maintenance' => 2, 'operations' => 1], $search->counts(Field::BusinessFunction));
-        self::assertSame(['Pernille', 'Olav', 'Ida'], array_map(fn (int $id): string => Contact::query()->findOrFail($id)->first_name, $search->ids()), 'by priority');
+        self::assertSame(
+            ['Pernille', 'Olav', 'Ida'],
+            array_map(fn (int $id): string => Contact::query()->findOrFail($id)->first_name, $search->ids()),
+            'by priority',
+        );
         foreach ($search->counts(Field::Country) as $value => $count) {
-            self::assertSame($count, $this->search(['c' => [...$search->parameters()['c'], ['f' => 'country', 'v' => $value]]])->total());
+            self::assertSame(
+                $count,
+                $this->search(['c' => [...$search->parameters()['c'], ['f' => 'country', 'v' => $value]]])->total(),
+            );
         }
     }
 
@@ -118,10 +231,18 @@ final class FinderTest extends TestCase
     {
         self::assertSame(['Ida'], $this->found(['c' => [['f' => 'country', 'v' => 'NO']]]));
         $this->bring(IntakeKind::Accounts, "domain;country;headcount\nsverkhult.example;SE;75\n");
-        $this->bring(IntakeKind::Contacts, "domain;name;title;email\nsverkhult.example;Nora Ny;Maintenance Lead;nora@sverkhult.example\n");
+        $this->bring(
+            IntakeKind::Contacts,
+            "domain;name;title;email\nsverkhult.example;Nora Ny;Maintenance Lead;nora@sverkhult.example\n",
+        );
         (new Standings)->refresh();
-        self::assertSame([[], ['Ida', 'Nora', 'Rolf']], [$this->found(['c' => [['f' => 'country', 'v' => 'NO']]]), $this->found(['c' => [['f' => 'country', 'v' => 'SE']]])]);
-        self::assertSame(['Ida', 'Nora', 'Pernille', 'Rolf'], $this->found(['c' => [['f' => 'function', 'v' => 'maintenance']]]));
+        self::assertSame([[], ['Ida', 'Nora', 'Rolf']], [
+            $this->found(['c' => [['f' => 'country', 'v' => 'NO']]]),
+            $this->found(['c' => [['f' => 'country', 'v' => 'SE']]]),
+        ]);
+        self::assertSame(['Ida', 'Nora', 'Pernille', 'Rolf'], $this->found(
+            ['c' => [['f' => 'function', 'v' => 'maintenance']]],
+        ));
         self::assertSame(6, $this->search([])->everybody());
 
         $files = glob(config('luftig.finder').'/*/'.$this->offer->id.'/*/*/pieces') ?: [];
@@ -138,66 +259,117 @@ final class FinderTest extends TestCase
 
     public function test_what_somebody_changes_is_read_when_the_answer_has_gone_out(): void
     {
-        $patches = fn (): array => array_map(filemtime(...), array_combine($files = glob(config('luftig.finder').'/*/'.$this->offer->id.'/*/patch-*') ?: [], $files));
+        $patches = fn (): array => array_map(
+            filemtime(...),
+            array_combine($files = glob(config('luftig.finder').'/*/'.$this->offer->id.'/*/patch-*') ?: [], $files),
+        );
         $chiefs = fn (): array => $this->found(['c' => [['f' => 'title', 'q' => 'chief']]]);
         self::assertSame([[], []], [$chiefs(), $patches()]);
-        $names = ['Ida' => ['Ida'], 'Pernille' => ['Ida', 'Pernille'], 'Olav' => ['Ida', 'Olav', 'Pernille'], 'Maren' => ['Ida', 'Maren', 'Olav', 'Pernille']];
+        $names = [
+            'Ida' => ['Ida'],
+            'Pernille' => ['Ida', 'Pernille'],
+            'Olav' => ['Ida', 'Olav', 'Pernille'],
+            'Maren' => ['Ida', 'Maren', 'Olav', 'Pernille'],
+        ];
         foreach ($names as $name => $found) {
             $contact = Contact::query()->where('first_name', $name)->sole();
             $before = $patches();
-            $this->actingAs($this->rep)->patch(route('contacts.update', $contact), ['first_name' => $name, 'last_name' => $contact->last_name, 'title' => 'Chief of Air'])->assertSessionHasNoErrors();
+            $this->actingAs($this->rep)
+                ->patch(
+                    route('contacts.update', $contact),
+                    ['first_name' => $name, 'last_name' => $contact->last_name, 'title' => 'Chief of Air'],
+                )
+                ->assertSessionHasNoErrors();
             $made = $patches();
             self::assertNotSame($before, $made, 'before anybody searched');
             self::assertSame($found, $chiefs());
             self::assertSame($made, $patches(), 'so that the search had nothing to make');
         }
-        self::assertSame(['Maren'], $this->found(['c' => [['f' => 'title', 'q' => 'chief'], ['f' => 'country', 'v' => 'DE']]]));
+        self::assertSame(['Maren'], $this->found(
+            ['c' => [['f' => 'title', 'q' => 'chief'], ['f' => 'country', 'v' => 'DE']]],
+        ));
     }
 
     public function test_who_is_new_kept_and_in_work_is_told_apart_and_a_keep_out_works_at_once(): void
     {
-        $list = $this->keep('Two', ['c' => [['f' => 'function', 'v' => 'maintenance'], ['f' => 'kept_out', 'x' => '1']]]);
+        $list = $this
+            ->keep('Two', ['c' => [['f' => 'function', 'v' => 'maintenance'], ['f' => 'kept_out', 'x' => '1']]]);
         self::assertSame(2, $list->members()->count());
         $pernille = Contact::query()->where('first_name', 'Pernille')->sole();
-        Reservation::query()->create(['contact_id' => $pernille->id, 'account_id' => $pernille->account_id, 'offer_id' => $this->offer->id, 'user_id' => $this->rep->id, 'until' => today()]);
+        Reservation::query()->create([
+            'contact_id' => $pernille->id, 'account_id' => $pernille->account_id, 'offer_id' => $this->offer->id,
+            'user_id' => $this->rep->id, 'until' => today(),
+        ]);
         $search = $this->search([]);
-        self::assertSame([['new' => 3, 'kept' => 1, 'in_work' => 1], 'in_work'], [$search->work(), $search->workOf($pernille->id)]);
+        self::assertSame(
+            [['new' => 3, 'kept' => 1, 'in_work' => 1], 'in_work'],
+            [$search->work(), $search->workOf($pernille->id)],
+        );
         self::assertSame(['Maren', 'Olav', 'Rolf'], $this->found(['c' => [['f' => 'work', 'v' => 'new']]]));
         self::assertSame(['Ida'], $this->found(['c' => [['f' => 'work', 'v' => 'kept']]]));
         self::assertSame(['Ida', 'Pernille'], $this->found(['c' => [['f' => 'list', 'v' => (string) $list->id]]]));
 
-        KeepOut::query()->create(['type' => 'contact', 'value' => 'Ida', 'contact_id' => Contact::query()->where('first_name', 'Ida')->value('id'), 'reason' => 'asked us']);
+        KeepOut::query()->create([
+            'type' => 'contact', 'value' => 'Ida',
+            'contact_id' => Contact::query()->where('first_name', 'Ida')->value('id'), 'reason' => 'asked us',
+        ]);
         self::assertSame(['Maren', 'Olav', 'Pernille'], $this->found([]));
     }
 
     public function test_a_list_remembers_how_it_was_made_and_what_would_be_different(): void
     {
-        $list = $this->keep('Maintenance people', ['c' => [['f' => 'function', 'v' => 'maintenance']]], ['per_account' => 1]);
-        $this->bring(IntakeKind::Contacts, "domain;name;title;email\nostholz.example;Nora Ny;Maintenance Lead;nora@ostholz.example\n");
+        $list = $this
+            ->keep('Maintenance people', ['c' => [['f' => 'function', 'v' => 'maintenance']]], ['per_account' => 1]);
+        $this->bring(
+            IntakeKind::Contacts,
+            "domain;name;title;email\nostholz.example;Nora Ny;Maintenance Lead;nora@ostholz.example\n",
+        );
         (new Standings)->refresh();
-        $this->actingAs($this->rep)->get(route('lists.show', $list))->assertOk()->assertSeeTextInOrder(['Maintenance people', '3 contacts', 'function', 'maintenance', 'at most 1 at one account', 'would add 1 and miss 0']);
-        $this->post(route('finder.keep'), ['name' => 'Maintenance people', 'on' => 'contacts'])->assertSessionHasErrors('name');
+        $this->actingAs($this->rep)->get(route('lists.show', $list))->assertOk()->assertSeeTextInOrder([
+            'Maintenance people', '3 contacts', 'function', 'maintenance', 'at most 1 at one account',
+            'would add 1 and miss 0',
+        ]);
+        $this->post(route('finder.keep'), ['name' => 'Maintenance people', 'on' => 'contacts'])
+            ->assertSessionHasErrors('name');
         $this->delete(route('lists.destroy', $list))->assertSessionHas('undo');
         self::assertSame(0, KeptList::query()->count());
         $this->post(route('lists.restore', $list->id))->assertRedirect(route('lists.show', $list));
         $accounts = $this->keep('Danes', ['on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'DK']]]);
-        self::assertSame(['Olav', 'Pernille'], $this->found(['c' => [['f' => 'list', 'v' => (string) $accounts->id]]]), 'from a list of accounts to their contacts');
+        self::assertSame(
+            ['Olav', 'Pernille'],
+            $this->found(['c' => [['f' => 'list', 'v' => (string) $accounts->id]]]),
+            'from a list of accounts to their contacts',
+        );
     }
 
     public function test_a_watch_finds_exactly_the_newcomers_once_and_says_what_made_them_new(): void
     {
         Mail::fake();
         $this->actingAs($this->rep);
-        $watch = ['name' => 'Nordic', 'mailed' => '1', 'on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'NO,DK'], ['f' => 'signal', 'v' => 'expansion,hiring']], 'rhythm' => 'weekly', 'hour' => '6', 'time_zone' => 'Europe/Copenhagen'];
+        $watch = [
+            'name' => 'Nordic', 'mailed' => '1', 'on' => 'accounts',
+            'c' => [['f' => 'country', 'v' => 'NO,DK'], ['f' => 'signal', 'v' => 'expansion,hiring']],
+            'rhythm' => 'weekly', 'hour' => '6', 'time_zone' => 'Europe/Copenhagen',
+        ];
         $this->post(route('watches.store'), ['time_zone' => 'Nowhere'] + $watch)->assertSessionHasErrors('time_zone');
         $this->post(route('watches.store'), $watch)->assertSessionHasNoErrors();
         $kept = Watch::query()->sole();
-        self::assertSame('2026-11-30 05:00', $kept->next_at->format('Y-m-d H:i'), 'the coming Monday, six o’clock there');
-        $this->get(route('watches.show', $kept))->assertOk()->assertSeeText('Nobody new since it began')->assertDontSeeText('Glasverk Tunhede');
+        self::assertSame(
+            '2026-11-30 05:00',
+            $kept->next_at->format('Y-m-d H:i'),
+            'the coming Monday, six o’clock there',
+        );
+        $this->get(route('watches.show', $kept))->assertOk()->assertSeeText('Nobody new since it began')
+            ->assertDontSeeText('Glasverk Tunhede');
 
         $this->at('2026-11-27 09:00');
         $this->bring(IntakeKind::Accounts, "domain;name;country\nnyholm.example;Nyholm Foods;DK\n");
-        $this->bring(IntakeKind::Signals, "domain;kind;date;title\nnyholm.example;hiring;2026-11-26;Two fitters\nsverkhult.example;expansion;2026-11-26;Second kiln\nostholz.example;expansion;2026-11-26;Not in these countries\n");
+        $this->bring(
+            IntakeKind::Signals,
+            "domain;kind;date;title\nnyholm.example;hiring;2026-11-26;Two fitters\n"
+                ."sverkhult.example;expansion;2026-11-26;Second kiln\n"
+                ."ostholz.example;expansion;2026-11-26;Not in these countries\n",
+        );
         (new Standings)->refresh();
         RunWatch::runDue();
         self::assertSame(0, $kept->newcomers()->count(), 'its time has not come');
@@ -206,15 +378,25 @@ final class FinderTest extends TestCase
             (new Standings)->refresh();
             RunWatch::runDue();
             RunWatch::runDue();
-            self::assertSame(['Nyholm Foods' => 'new in the base', 'Papir Sverkhult' => 'new signal: Second kiln'], $kept->newcomers()->join('accounts', 'accounts.id', '=', 'record_id')->pluck('why', 'name')->sortKeys()->all());
+            self::assertSame(
+                ['Nyholm Foods' => 'new in the base', 'Papir Sverkhult' => 'new signal: Second kiln'],
+                $kept->newcomers()->join('accounts', 'accounts.id', '=', 'record_id')->pluck('why', 'name')->sortKeys()
+                    ->all(),
+            );
         }
         Mail::assertQueued(WatchDigest::class, function (WatchDigest $mail): bool {
             $text = $mail->render();
 
-            return $mail->hasTo($this->rep->email) && str_contains($text, '- Papir Sverkhult: new signal: Second kiln') && str_contains($text, 'Nordic: 2 new since Monday 23 November');
+            return $mail->hasTo($this->rep->email)
+                && str_contains($text, '- Papir Sverkhult: new signal: Second kiln')
+                && str_contains($text, 'Nordic: 2 new since Monday 23 November');
         });
         Mail::assertQueuedCount(1);
-        self::assertSame('2026-12-21 05:00', $kept->refresh()->next_at->format('Y-m-d H:i'), 'what was missed is caught up once');
+        self::assertSame(
+            '2026-12-21 05:00',
+            $kept->refresh()->next_at->format('Y-m-d H:i'),
+            'what was missed is caught up once',
+        );
         $this->get(route('lists.index'))->assertSeeText('2 unread');
         $this->get(route('watches.show', $kept))->assertSeeTextInOrder(['Nyholm Foods', 'new in the base']);
         $this->post(route('watches.read', $kept))->assertRedirect();
@@ -227,11 +409,29 @@ final class FinderTest extends TestCase
     {
         $this->actingAs($this->rep);
         $list = $this->keep('Everybody', ['c' => [['f' => 'kept_out', 'x' => '1']]]);
-        foreach (['country' => ['Denmark' => 2, 'Germany' => 1, 'Norway' => 1], 'evenly' => ['part 1' => 2, 'part 2' => 2], 'headcount' => ['50–249 heads' => 1, '250–999 heads' => 2, 'heads unknown' => 1]] as $by => $sizes) {
+        foreach (
+            [
+                'country' => ['Denmark' => 2, 'Germany' => 1, 'Norway' => 1],
+                'evenly' => ['part 1' => 2, 'part 2' => 2],
+                'headcount' => ['50–249 heads' => 1, '250–999 heads' => 2, 'heads unknown' => 1],
+            ] as $by => $sizes
+        ) {
             $this->post(route('lists.split', $list), ['by' => $by, 'parts' => '2'])->assertSessionHasNoErrors();
-            $batches = KeptList::query()->whereIn('name', array_map(fn (string $label): string => "Everybody · $label", array_keys($sizes)))->get();
-            self::assertSame($sizes, $batches->mapWithKeys(fn (KeptList $batch): array => [substr($batch->name, strlen('Everybody · ')) => $batch->members()->count()])->sortKeys(SORT_NATURAL)->all());
-            self::assertEqualsCanonicalizing($list->members()->pluck('record_id')->all(), DB::table('list_members')->whereIn('list_id', $batches->modelKeys())->pluck('record_id')->all());
+            $batches = KeptList::query()
+                ->whereIn('name', array_map(fn (string $label): string => "Everybody · $label", array_keys($sizes)))
+                ->get();
+            self::assertSame(
+                $sizes,
+                $batches->mapWithKeys(fn (KeptList $batch): array => [
+                    substr($batch->name, strlen('Everybody · ')) => $batch->members()->count(),
+                ])
+                    ->sortKeys(SORT_NATURAL)
+                    ->all(),
+            );
+            self::assertEqualsCanonicalizing(
+                $list->members()->pluck('record_id')->all(),
+                DB::table('list_members')->whereIn('list_id', $batches->modelKeys())->pluck('record_id')->all(),
+            );
         }
         $this->post(route('lists.split', $list), ['by' => 'evenly', 'parts' => '1'])->assertSessionHasErrors('parts');
         $accounts = $this->keep('Firms', ['on' => 'accounts']);
@@ -243,11 +443,16 @@ final class FinderTest extends TestCase
         $list = $this->keep('All', ['c' => [['f' => 'kept_out', 'x' => '1']]]);
         $ids = $list->members()->pluck('record_id')->all();
         foreach (['1', '0', 'undecided', '1'] as $i => $keep) {
-            $this->post(route('lists.steps.decide', $list), ['record' => $ids[min($i, 1)], 'keep' => $keep])->assertRedirect(route('lists.steps', $list));
+            $this->post(route('lists.steps.decide', $list), ['record' => $ids[min($i, 1)], 'keep' => $keep])
+                ->assertRedirect(route('lists.steps', $list));
         }
-        $this->get(route('lists.steps', $list))->assertOk()->assertSeeTextInOrder(['2 of 4 decided, 2 kept', Contact::query()->findOrFail($ids[2])->last_name]);
+        $this->get(route('lists.steps', $list))->assertOk()
+            ->assertSeeTextInOrder(['2 of 4 decided, 2 kept', Contact::query()->findOrFail($ids[2])->last_name]);
         $this->post(route('lists.steps.keep', $list))->assertSessionHas('undo');
-        self::assertSame(array_slice($ids, 0, 2), KeptList::query()->where('name', 'All · kept')->sole()->members()->pluck('record_id')->all());
+        self::assertSame(
+            array_slice($ids, 0, 2),
+            KeptList::query()->where('name', 'All · kept')->sole()->members()->pluck('record_id')->all(),
+        );
         $this->get(route('lists.sample', $list))->assertSeeText('Nothing is judged yet');
         Contact::query()->whereKey($ids[2])->delete();
         $this->get(route('lists.steps', $list))->assertSeeText('no longer in the base');
@@ -257,7 +462,15 @@ final class FinderTest extends TestCase
     {
         $list = $this->keep('All', ['c' => [['f' => 'headcount', 'lo' => '1', 'u' => '1']]]);
         foreach ($list->members()->pluck('record_id') as $id) {
-            $this->actingAs($this->rep)->post(route('lists.judge', $list), ['record' => $id, 'fits' => Contact::query()->findOrFail($id)->title === 'Head of Maintenance' ? '1' : '0'])->assertRedirect();
+            $this->actingAs($this->rep)
+                ->post(
+                    route('lists.judge', $list),
+                    [
+                        'record' => $id,
+                        'fits' => Contact::query()->findOrFail($id)->title === 'Head of Maintenance' ? '1' : '0',
+                    ],
+                )
+                ->assertRedirect();
         }
         $page = $this->get(route('lists.sample', $list))->assertOk();
         $page->assertSeeTextInOrder(['known well enough', '40 % – 40 %', '2 of 5 judged', 'Of 5, 2 to 2 are good']);
@@ -266,42 +479,77 @@ final class FinderTest extends TestCase
 
     public function test_what_is_exported_says_how_it_was_found_and_can_be_found_again(): void
     {
-        $query = ['on' => 'contacts', 'c' => [['f' => 'title', 'q' => 'maintenance OR "plant manager"'], ['f' => 'kept_out', 'x' => '1']]];
-        $csv = $this->actingAs($this->rep)->get(route('finder.export', ['csv'] + $query))->assertOk()->streamedContent();
+        $query = [
+            'on' => 'contacts',
+            'c' => [['f' => 'title', 'q' => 'maintenance OR "plant manager"'], ['f' => 'kept_out', 'x' => '1']],
+        ];
+        $csv = $this->actingAs($this->rep)->get(route('finder.export', ['csv'] + $query))->assertOk()
+            ->streamedContent();
         preg_match('/"found by";"?(http[^";\n]+)/', $csv, $address);
         parse_str((string) parse_url($address[1], PHP_URL_QUERY), $again);
         self::assertSame(['Ida', 'Olav', 'Pernille'], $this->found($again));
         self::assertSame(5, substr_count($csv, "\n"), 'headings, three, and how they were found');
-        $chosen = $this->get(route('finder.export', ['csv', 'columns' => ['e-mail', 'first name', 'contacts known', 'no such']] + $query));
-        self::assertStringStartsWith("\xEF\xBB\xBFe-mail;\"first name\"\npernille@tunhede.example;Pernille\n", $chosen->streamedContent());
-        $again = $this->withCookie('columns_contacts', (string) $chosen->getCookie('columns_contacts')?->getValue())->get(route('finder.export', ['csv'] + $query))->streamedContent();
+        $chosen = $this->get(route(
+            'finder.export',
+            ['csv', 'columns' => ['e-mail', 'first name', 'contacts known', 'no such']] + $query,
+        ));
+        self::assertStringStartsWith(
+            "\xEF\xBB\xBFe-mail;\"first name\"\npernille@tunhede.example;Pernille\n",
+            $chosen->streamedContent(),
+        );
+        $again = $this->withCookie('columns_contacts', (string) $chosen->getCookie('columns_contacts')?->getValue())
+            ->get(route('finder.export', ['csv'] + $query))->streamedContent();
         self::assertStringContainsString('e-mail;"first name"', $again, 'remembered');
         $this->withCookie('columns_contacts', 'torn');
-        $json = array_map(fn (string $line): array => json_decode($line, true), explode("\n", trim($this->get(route('finder.export', ['jsonl'] + $query))->streamedContent())));
+        $json = array_map(
+            fn (string $line): array => json_decode($line, true),
+            explode("\n", trim($this->get(route('finder.export', ['jsonl'] + $query))->streamedContent())),
+        );
         self::assertSame([3, 'Pernille'], [$json[0]['found'], $json[1]['first name']]);
-        self::assertSame(3, substr_count($this->get(route('finder.export', ['vcf'] + $query))->streamedContent(), 'BEGIN:VCARD'));
+        self::assertSame(
+            3,
+            substr_count($this->get(route('finder.export', ['vcf'] + $query))->streamedContent(), 'BEGIN:VCARD'),
+        );
     }
 
     public function test_a_trial_is_drawn_and_the_rest_is_held_until_its_answers_are_in(): void
     {
-        $list = $this->keep('All', ['c' => [['f' => 'function', 'v' => 'maintenance,operations'], ['f' => 'kept_out', 'x' => '1']]]);
+        $list = $this->keep('All', [
+            'c' => [['f' => 'function', 'v' => 'maintenance,operations'], ['f' => 'kept_out', 'x' => '1']],
+        ]);
         $this->post(route('lists.trial', $list), ['trial' => '9'])->assertSessionHasErrors('trial');
         $this->post(route('lists.trial', $list), ['trial' => '2'])->assertRedirect();
-        [$trial, $held] = [KeptList::query()->where('name', 'All · trial')->sole(), KeptList::query()->where('name', 'All · held')->sole()];
+        [$trial, $held] = [
+            KeptList::query()->where('name', 'All · trial')->sole(),
+            KeptList::query()->where('name', 'All · held')->sole(),
+        ];
         $drawn = $trial->members()->pluck('record_id')->all();
         self::assertSame([2, 1], [count($drawn), $held->members()->count()]);
-        self::assertEqualsCanonicalizing($list->members()->pluck('record_id')->all(), [...$drawn, ...$held->members()->pluck('record_id')->all()]);
-        $this->get(route('lists.show', $held))->assertOk()->assertSeeText('0 of 2 approached, 0 answered')->assertDontSeeText('They are in.');
-        $held->members()->pluck('record_id')->each(fn (int $id) => self::assertSame(Skip::Held, $this->skipped($id), 'nobody held is taken'));
+        self::assertEqualsCanonicalizing(
+            $list->members()->pluck('record_id')->all(),
+            [...$drawn, ...$held->members()->pluck('record_id')->all()],
+        );
+        $this->get(route('lists.show', $held))->assertOk()->assertSeeText('0 of 2 approached, 0 answered')
+            ->assertDontSeeText('They are in.');
+        $held->members()->pluck('record_id')
+            ->each(fn (int $id) => self::assertSame(Skip::Held, $this->skipped($id), 'nobody held is taken'));
         self::assertNotContains(Skip::Held, array_map($this->skipped(...), $drawn));
         foreach ($drawn as $i => $contact) {
-            Approach::query()->create(['offer_id' => $this->offer->id, 'account_id' => Contact::query()->findOrFail($contact)->account_id, 'contact_id' => $contact, 'kind' => 'call', 'snapshot' => [], 'made_at' => now()->addHour(), 'result' => $i === 0 ? 'interested' : null]);
+            Approach::query()->create([
+                'offer_id' => $this->offer->id, 'account_id' => Contact::query()->findOrFail($contact)->account_id,
+                'contact_id' => $contact, 'kind' => 'call', 'snapshot' => [], 'made_at' => now()->addHour(),
+                'result' => $i === 0 ? 'interested' : null,
+            ]);
         }
         $this->at('2026-12-01T09:00:00Z');
-        $this->get(route('lists.show', $held))->assertSeeText('2 of 2 approached, 1 answered')->assertDontSeeText('They are in.');
+        $this->get(route('lists.show', $held))->assertSeeText('2 of 2 approached, 1 answered')
+            ->assertDontSeeText('They are in.');
         $this->at('2026-12-09T09:00:00Z');
         $this->get(route('lists.show', $held))->assertSeeText('They are in.');
-        self::assertNotContains(Skip::Held, array_map($this->skipped(...), $held->members()->pluck('record_id')->all()));
+        self::assertNotContains(
+            Skip::Held,
+            array_map($this->skipped(...), $held->members()->pluck('record_id')->all()),
+        );
         $this->delete(route('lists.release', $held))->assertRedirect();
         $this->get(route('lists.show', $held))->assertDontSeeText('Held until');
     }
@@ -309,44 +557,88 @@ final class FinderTest extends TestCase
     private function skipped(int $contact): ?Skip
     {
         $contact = Contact::query()->with('channels')->findOrFail($contact);
-        $standings = Standing::query()->with('account')->where('offer_id', $this->offer->id)->where('account_id', $contact->account_id)->get();
+        $standings = Standing::query()->with('account')->where('offer_id', $this->offer->id)
+            ->where('account_id', $contact->account_id)->get();
 
-        return (new ContactChoice($this->offer, $this->rep))->of($standings->toBase(), collect([$contact]))[$contact->account_id]->skipped[$contact->id] ?? null;
+        return (new ContactChoice($this->offer, $this->rep))
+            ->of($standings->toBase(), collect([$contact]))[$contact->account_id]->skipped[$contact->id]
+            ?? null;
     }
 
     public function test_two_lists_are_combined_and_one_of_a_list_goes_onto_another(): void
     {
         $one = $this->keep('Maintenance', ['c' => [['f' => 'function', 'v' => 'maintenance']]]);
         $other = $this->keep('Denmark', ['c' => [['f' => 'country', 'v' => 'DK']]]);
-        foreach (['union' => ['Ida', 'Olav', 'Pernille', 'Rolf'], 'overlap' => ['Pernille'], 'difference' => ['Ida', 'Rolf']] as $how => $names) {
-            $this->post(route('lists.combine'), ['name' => $how, 'how' => $how, 'first' => $one->id, 'second' => $other->id])->assertSessionHasNoErrors();
+        foreach (
+            [
+                'union' => ['Ida', 'Olav', 'Pernille', 'Rolf'],
+                'overlap' => ['Pernille'],
+                'difference' => ['Ida', 'Rolf'],
+            ] as $how => $names
+        ) {
+            $this
+                ->post(
+                    route('lists.combine'),
+                    ['name' => $how, 'how' => $how, 'first' => $one->id, 'second' => $other->id],
+                )
+                ->assertSessionHasNoErrors();
             $list = KeptList::query()->where('name', $how)->sole();
-            self::assertSame($names, Contact::query()->whereIn('id', $list->members()->pluck('record_id'))->orderBy('first_name')->pluck('first_name')->all());
+            self::assertSame(
+                $names,
+                Contact::query()->whereIn('id', $list->members()->pluck('record_id'))->orderBy('first_name')
+                    ->pluck('first_name')->all(),
+            );
             $this->get(route('lists.show', $list))->assertSeeText('would add 0 and miss 0');
         }
-        $this->post(route('lists.combine'), ['name' => 'x', 'how' => 'union', 'first' => $one->id, 'second' => $one->id])->assertSessionHasErrors('second');
+        $this
+            ->post(route('lists.combine'), ['name' => 'x', 'how' => 'union', 'first' => $one->id, 'second' => $one->id])
+            ->assertSessionHasErrors('second');
         $accounts = $this->keep('Firms', ['on' => 'accounts']);
-        $this->post(route('lists.combine'), ['name' => 'x', 'how' => 'union', 'first' => $one->id, 'second' => $accounts->id])->assertSessionHasErrors('second');
+        $this
+            ->post(
+                route('lists.combine'),
+                ['name' => 'x', 'how' => 'union', 'first' => $one->id, 'second' => $accounts->id],
+            )
+            ->assertSessionHasErrors('second');
 
         $olav = Contact::query()->where('first_name', 'Olav')->value('id');
-        $this->post(route('lists.steps.add', $other), ['record' => $olav, 'to' => $one->id])->assertSessionHas('said', 'Added to “Maintenance”.');
-        $this->post(route('lists.steps.add', $other), ['record' => $olav, 'to' => $one->id])->assertSessionHas('said', 'It is on “Maintenance” already.');
+        $this->post(route('lists.steps.add', $other), ['record' => $olav, 'to' => $one->id])
+            ->assertSessionHas('said', 'Added to “Maintenance”.');
+        $this->post(route('lists.steps.add', $other), ['record' => $olav, 'to' => $one->id])
+            ->assertSessionHas('said', 'It is on “Maintenance” already.');
         self::assertSame(1, $one->members()->where('record_id', $olav)->count());
         $this->post(route('lists.steps.add', $other), ['record' => $olav, 'to' => $accounts->id])->assertNotFound();
     }
 
     public function test_tags_are_put_on_what_was_found_and_found_by(): void
     {
-        $this->actingAs($this->rep)->post(route('tags.store'), ['tag' => 'fair', 'subject' => 'contacts', 'on' => 'contacts', 'c' => [['f' => 'country', 'v' => 'DK']]])->assertSessionHas('said', '2 contacts got the tag “fair”.');
-        $this->post(route('tags.store'), ['tag' => 'fair', 'subject' => 'contacts', 'only' => [Contact::query()->where('first_name', 'Ida')->value('id'), 99999999]])->assertSessionHas('said', '1 contact got the tag “fair”; the others had it.');
+        $this->actingAs($this->rep)->post(
+            route('tags.store'),
+            ['tag' => 'fair', 'subject' => 'contacts', 'on' => 'contacts', 'c' => [['f' => 'country', 'v' => 'DK']]],
+        )->assertSessionHas('said', '2 contacts got the tag “fair”.');
+        $this->post(route('tags.store'), [
+            'tag' => 'fair',
+            'subject' => 'contacts',
+            'only' => [Contact::query()->where('first_name', 'Ida')->value('id'), 99999999],
+        ])
+            ->assertSessionHas('said', '1 contact got the tag “fair”; the others had it.');
         $tag = Tag::query()->sole();
-        self::assertSame(['Ida', 'Olav', 'Pernille'], $this->found(['c' => [['f' => 'tag', 'v' => (string) $tag->id]]]));
+        self::assertSame(['Ida', 'Olav', 'Pernille'], $this->found(
+            ['c' => [['f' => 'tag', 'v' => (string) $tag->id]]],
+        ));
         $ostholz = Account::query()->where('domain', 'ostholz.example')->value('id');
         $this->post(route('tags.store'), ['tag' => 'fair', 'subject' => 'accounts', 'only' => [$ostholz]]);
-        self::assertSame(['Ida', 'Maren', 'Olav', 'Pernille'], $this->found(['c' => [['f' => 'tag', 'v' => (string) $tag->id]]]), 'a tag on an account is on its people');
+        self::assertSame(
+            ['Ida', 'Maren', 'Olav', 'Pernille'],
+            $this->found(['c' => [['f' => 'tag', 'v' => (string) $tag->id]]]),
+            'a tag on an account is on its people',
+        );
         $this->get(route('accounts.show', $ostholz))->assertSeeText('fair');
-        $this->delete(route('tags.destroy', $tag), ['subject' => 'accounts', 'record' => $ostholz])->assertSessionHas('undo');
-        self::assertSame(['Ida', 'Olav', 'Pernille'], $this->found(['c' => [['f' => 'tag', 'v' => (string) $tag->id]]]));
+        $this->delete(route('tags.destroy', $tag), ['subject' => 'accounts', 'record' => $ostholz])
+            ->assertSessionHas('undo');
+        self::assertSame(['Ida', 'Olav', 'Pernille'], $this->found(
+            ['c' => [['f' => 'tag', 'v' => (string) $tag->id]]],
+        ));
         $this->post(route('tags.store'), ['tag' => 'a,b', 'subject' => 'contacts'])->assertSessionHasErrors('tag');
     }
 
@@ -354,9 +646,18 @@ final class FinderTest extends TestCase
     {
         $query = ['on' => 'contacts', 'c' => [['f' => 'country', 'v' => 'DK'], ['f' => 'title', 'q' => 'maintenance']]];
         $varied = Variation::of($this->search($query), 0, '');
-        self::assertSame(['Denmark' => 1, 'Norway' => 1, 'Sweden' => 1], collect($varied)->mapWithKeys(fn (array $one): array => [$one['step']->says() => $one['count']])->sortKeys()->all(), 'the other step holds');
-        self::assertSame([1, 1, null], array_column(Variation::of($this->search($query), 1, "plant\nmaintenance\n(broken"), 'count'));
-        $this->actingAs($this->rep)->get(route('finder', $query + ['vary' => '1', 'over' => "plant\nmaintenance"]))->assertOk()->assertSeeTextInOrder(['Title, varied', 'plant', 'maintenance']);
+        self::assertSame(
+            ['Denmark' => 1, 'Norway' => 1, 'Sweden' => 1],
+            collect($varied)->mapWithKeys(fn (array $one): array => [$one['step']->says() => $one['count']])->sortKeys()
+                ->all(),
+            'the other step holds',
+        );
+        self::assertSame(
+            [1, 1, null],
+            array_column(Variation::of($this->search($query), 1, "plant\nmaintenance\n(broken"), 'count'),
+        );
+        $this->actingAs($this->rep)->get(route('finder', $query + ['vary' => '1', 'over' => "plant\nmaintenance"]))
+            ->assertOk()->assertSeeTextInOrder(['Title, varied', 'plant', 'maintenance']);
         $this->get(route('finder', $query + ['vary' => '7']))->assertOk()->assertDontSeeText('varied');
         $this->get(route('finder.words', $query))->assertOk()->assertSeeText('Words seen in these');
         $this->get(route('finder', $query + ['every' => '1']))->assertOk()->assertSeeText('Contacts known');
@@ -364,38 +665,79 @@ final class FinderTest extends TestCase
 
     public function test_a_long_list_is_pasted_and_the_address_stays_short(): void
     {
-        $domains = implode("\n", [...array_map(fn (int $i): string => "nobody$i.example", range(1, 900)), 'tunhede.example', 'www.sverkhult.example']);
+        $domains = implode("\n", [
+            ...array_map(fn (int $i): string => "nobody$i.example", range(1, 900)),
+            'tunhede.example',
+            'www.sverkhult.example',
+        ]);
         $search = $this->search(['on' => 'accounts', 'c' => [['f' => 'domain', 'v' => $domains]]]);
         self::assertSame(2, $search->total());
         $address = http_build_query($search->parameters());
         self::assertLessThan(200, strlen($address));
         parse_str($address, $again);
         self::assertSame(['Glasverk Tunhede', 'Papir Sverkhult'], $this->found($again));
-        $this->actingAs($this->rep)->get(route('finder', $again))->assertOk()->assertSee('and 896 more')->assertSee('nobody900.example');
-        $this->get(route('finder', ['on' => 'accounts', 'c' => [['f' => 'domain', 'v' => '@'.str_repeat('0', 20)]]]))->assertOk()->assertSeeText('What was pasted into this step is not kept here');
+        $this->actingAs($this->rep)->get(route('finder', $again))->assertOk()->assertSee('and 896 more')
+            ->assertSee('nobody900.example');
+        $this->get(route('finder', ['on' => 'accounts', 'c' => [['f' => 'domain', 'v' => '@'.str_repeat('0', 20)]]]))
+            ->assertOk()->assertSeeText('What was pasted into this step is not kept here');
     }
 
     public function test_what_is_pasted_leads_to_a_short_address_however_long_it_is(): void
     {
-        $narrow = fn (array ...$steps) => $this->actingAs($this->rep)->post(route('finder.narrow'), ['on' => 'contacts', 'c' => $steps]);
-        $titles = implode("\r\n", [...array_map(fn (int $i): string => "Keeper of Things (no. $i)", range(1, 900)), 'head of MAINTENANCE', 'Synergist']);
-        $domains = implode("\r\n", [...array_map(fn (int $i): string => "nobody$i.example", range(1, 8000)), 'tunhede.example', 'ostholz.example', 'rival.example']);
+        $narrow = fn (array ...$steps) => $this->actingAs($this->rep)
+            ->post(route('finder.narrow'), ['on' => 'contacts', 'c' => $steps]);
+        $titles = implode("\r\n", [
+            ...array_map(fn (int $i): string => "Keeper of Things (no. $i)", range(1, 900)),
+            'head of MAINTENANCE',
+            'Synergist',
+        ]);
+        $domains = implode("\r\n", [
+            ...array_map(fn (int $i): string => "nobody$i.example", range(1, 8000)), 'tunhede.example',
+            'ostholz.example', 'rival.example',
+        ]);
         self::assertGreaterThan(120_000, strlen($domains), 'more than an address may have');
-        $address = (string) $narrow(['f' => 'title', 'q' => $titles], ['f' => 'domain', 'v' => $domains], ['f' => 'kept_out', 'x' => '1'])->assertSessionHasNoErrors()->headers->get('Location');
+        $address = (string) $narrow(['f' => 'title', 'q' => $titles], ['f' => 'domain', 'v' => $domains], [
+            'f' => 'kept_out',
+            'x' => '1',
+        ])
+            ->assertSessionHasNoErrors()->headers
+            ->get('Location');
         self::assertLessThan(400, strlen($address));
         $this->get($address)->assertOk()->assertSeeText('2 contacts')->assertSeeText('Keeper of Things (no. 1)');
         parse_str((string) parse_url($address, PHP_URL_QUERY), $query);
         self::assertSame(['Maren', 'Pernille'], $this->found($query));
-        self::assertStringContainsString('Keeper of Things (no. 6) and 896 more', $this->search($query)->steps[0]->says());
+        self::assertStringContainsString(
+            'Keeper of Things (no. 6) and 896 more',
+            $this->search($query)->steps[0]->says(),
+        );
         $this->get("$address&edit=0")->assertOk()->assertSee('Synergist</textarea>', false);
         $this->get(route('finder.words', $query))->assertOk();
 
-        self::assertSame(['Ida', 'Maren'], $this->found(['c' => [['f' => 'title', 'q' => "synergist\nmaintenance planner"]]]), 'short ones stand in the address');
-        self::assertSame(['Olav'], $this->found(['c' => [['f' => 'before', 'q' => "shift lead\nhead of air", 'q2' => "fjernlund papir\nsomebody else"]]]));
-        self::assertSame(['Glasverk Tunhede', 'Papir Sverkhult'], $this->found(['on' => 'accounts', 'c' => [['f' => 'name', 'q' => "Papir Sverkhult\nGlasverk Tunhede\nGlasverk"]]]));
-        $narrow(['f' => 'title', 'q' => str_repeat('x', 4_000_001)])->assertSessionHasErrors(['pasted' => 'What you pasted is longer than 4 MB. Nothing was changed; paste it in parts, each kept as a list, and put these together.']);
+        self::assertSame(
+            ['Ida', 'Maren'],
+            $this->found(['c' => [['f' => 'title', 'q' => "synergist\nmaintenance planner"]]]),
+            'short ones stand in the address',
+        );
+        self::assertSame(['Olav'], $this->found(
+            ['c' => [['f' => 'before', 'q' => "shift lead\nhead of air", 'q2' => "fjernlund papir\nsomebody else"]]],
+        ));
+        self::assertSame(['Glasverk Tunhede', 'Papir Sverkhult'], $this->found(
+            ['on' => 'accounts', 'c' => [['f' => 'name', 'q' => "Papir Sverkhult\nGlasverk Tunhede\nGlasverk"]]],
+        ));
+        $narrow(['f' => 'title', 'q' => str_repeat('x', 4_000_001)])->assertSessionHasErrors([
+            'pasted' => 'What you pasted is longer than 4 MB. Nothing was changed; paste it in parts, each kept as '
+                .'a list, '
+                .'and put these together.',
+        ]);
         foreach (['v', 'q'] as $key) {
-            $this->get(route('finder', ['on' => 'contacts', 'c' => [['f' => $key === 'v' ? 'domain' : 'title', $key => '@0123456789abcdef0123']]]))->assertOk()->assertSeeText('What was pasted into this step is not kept here; paste it again.');
+            $this->get(route(
+                'finder',
+                ['on' => 'contacts', 'c' => [
+                    ['f' => $key === 'v' ? 'domain' : 'title', $key => '@0123456789abcdef0123'],
+                ]],
+            ))
+                ->assertOk()
+                ->assertSeeText('What was pasted into this step is not kept here; paste it again.');
         }
     }
 
@@ -408,29 +750,75 @@ final class FinderTest extends TestCase
         $size = $list->members()->count();
         (new Importer)->undo($intake);
         (new Standings)->refresh();
-        self::assertSame([4, 0], [$this->search(['on' => 'accounts'])->total(), $this->search(['on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'FI']]])->total()]);
+        self::assertSame([4, 0], [
+            $this->search(['on' => 'accounts'])->total(),
+            $this->search(['on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'FI']]])->total(),
+        ]);
         self::assertSame($size - 1, $list->members()->count(), 'nor are they on lists');
     }
 
     public function test_a_query_is_read_back_while_it_is_typed(): void
     {
-        $reads = fn (mixed $typed): string => trim((string) preg_replace('/\s+/', ' ', strip_tags((string) $this->actingAs($this->rep)->post(route('reads'), ['c' => [3 => ['q' => $typed]]])->assertOk()->getContent())));
-        self::assertSame('Reads as: maintenance or “cold store”', html_entity_decode($reads('maintenance OR "cold store"')));
-        self::assertSame('Reads as: air and or and pump “or” is read as a word; write OR to join or exclude.', html_entity_decode($reads('air or pump')));
+        $reads = fn (mixed $typed): string => trim(
+            (string) preg_replace('/\s+/', ' ', strip_tags(
+                (string) $this->actingAs($this->rep)->post(route('reads'), ['c' => [3 => ['q' => $typed]]])->assertOk()
+                    ->getContent(),
+            )),
+        );
+        self::assertSame('Reads as: maintenance or “cold store”', html_entity_decode(
+            $reads('maintenance OR "cold store"'),
+        ));
+        self::assertSame(
+            'Reads as: air and or and pump “or” is read as a word; write OR to join or exclude.',
+            html_entity_decode($reads('air or pump')),
+        );
         self::assertSame('This parenthesis closes nothing. (at character 5)', $reads('air )'));
         self::assertSame('Any of 2 phrases', $reads("Head of Air\r\nPlant Manager"));
-        self::assertSame(['', '', 'The query is empty: give at least one word. (at character 1)'], [$reads(''), $reads([]), $reads('?')]);
-        self::assertStringNotContainsString('<b>', (string) $this->post(route('reads'), ['query' => '<b>air</b>'])->getContent());
-        $page = $this->get(route('finder', ['on' => 'contacts', 'c' => [['f' => 'title', 'q' => 'sales or energy'], ['f' => 'before', 'q' => 'planner', 'q2' => 'papir & co']]]))->assertOk();
-        $page->assertSeeText('Title: “or” is read as a word; write OR to join or exclude.')->assertSeeText('A position before: “&” has no letter or digit in it and is left out.');
+        self::assertSame(
+            ['', '', 'The query is empty: give at least one word. (at character 1)'],
+            [$reads(''), $reads([]), $reads('?')],
+        );
+        self::assertStringNotContainsString(
+            '<b>',
+            (string) $this->post(route('reads'), ['query' => '<b>air</b>'])->getContent(),
+        );
+        $page = $this->get(route(
+            'finder',
+            ['on' => 'contacts', 'c' => [
+                ['f' => 'title', 'q' => 'sales or energy'],
+                ['f' => 'before', 'q' => 'planner', 'q2' => 'papir & co'],
+            ]],
+        ))
+            ->assertOk();
+        $page->assertSeeText('Title: “or” is read as a word; write OR to join or exclude.')
+            ->assertSeeText('A position before: “&” has no letter or digit in it and is left out.');
     }
 
     public function test_a_mistake_stands_at_its_step_and_the_others_hold(): void
     {
-        $page = $this->actingAs($this->rep)->get(route('finder', ['on' => 'contacts', 'c' => [['f' => 'title', 'q' => '(head'], ['f' => 'country', 'v' => 'DK'], ['f' => 'headcount', 'lo' => 'many'], ['f' => 'near', 'q' => 'Nowhere', 'km' => '5'], ['f' => 'no-such-field']]]))->assertOk();
-        $page->assertSeeText('A parenthesis opens here and is not closed. (at character 1)')->assertSeeText('“many” is not a number.')->assertSeeText('The place “Nowhere” is not known')->assertSeeText('2 contacts');
+        $page = $this->actingAs($this->rep)
+            ->get(
+                route(
+                    'finder',
+                    ['on' => 'contacts', 'c' => [
+                        ['f' => 'title', 'q' => '(head'], ['f' => 'country', 'v' => 'DK'],
+                        ['f' => 'headcount', 'lo' => 'many'], ['f' => 'near', 'q' => 'Nowhere', 'km' => '5'],
+                        ['f' => 'no-such-field'],
+                    ]],
+                ),
+            )
+            ->assertOk();
+        $page->assertSeeText('A parenthesis opens here and is not closed. (at character 1)')
+            ->assertSeeText('“many” is not a number.')->assertSeeText('The place “Nowhere” is not known')
+            ->assertSeeText('2 contacts');
         $this->get('/finder?on=accounts&c[0][f]=title&c[0][q]=x')->assertOk()->assertDontSeeText('without:');
-        foreach (['c[0][f]=reach&c[0][w]=nobody', 'c[0][f]=reach&c[0][n]=9', 'c[0][f]=event', 'c[0][f]=event&c[0][v]=news&c[0][n]=many', 'c[0][f]=attribute', 'c[0][f]=spending&c[0][lo]=5', 'c[0][f]=revenue&c[0][lo]=1&c[0][cur]=XXX', 'c[0][f]=title&c[0][q]=(x&vary=0&over[]=y'] as $wrong) {
+        foreach (
+            [
+                'c[0][f]=reach&c[0][w]=nobody', 'c[0][f]=reach&c[0][n]=9', 'c[0][f]=event',
+                'c[0][f]=event&c[0][v]=news&c[0][n]=many', 'c[0][f]=attribute', 'c[0][f]=spending&c[0][lo]=5',
+                'c[0][f]=revenue&c[0][lo]=1&c[0][cur]=XXX', 'c[0][f]=title&c[0][q]=(x&vary=0&over[]=y',
+            ] as $wrong
+        ) {
             $this->get("/finder?on=contacts&$wrong")->assertOk()->assertSee('cannot be used');
         }
         $this->get('/finder?c=x&on[]=y')->assertOk();
@@ -461,7 +849,9 @@ final class FinderTest extends TestCase
      */
     private function keep(string $name, array $query, array $more = []): KeptList
     {
-        $this->actingAs($this->rep)->post(route('finder.keep'), ['name' => $name] + $more + $query + ['on' => 'contacts'])->assertSessionHasNoErrors();
+        $this->actingAs($this->rep)
+            ->post(route('finder.keep'), ['name' => $name] + $more + $query + ['on' => 'contacts'])
+            ->assertSessionHasNoErrors();
 
         return KeptList::query()->where('name', $name)->sole();
     }

@@ -20,22 +20,32 @@ use Illuminate\Support\Facades\Queue;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
-/** What rows of each kind become, what is said of those that cannot be right, and how a file is taken in by the screens. */
+/**
+ * What rows of each kind become, what is said of those that cannot be right, and how a file is taken in by the screens.
+ */
 final class IntakeRowsTest extends TestCase
 {
     public function test_customers_come_in_are_corrected_and_undone(): void
     {
         $account = $this->tunhede();
-        $first = $this->bring(IntakeKind::Customers, "domain;since;until;best\ntunhede.example;2024-03-01;;yes\nnobody.example;2024;;\ntunhede.example;2023-05-01;2022-01-01;\n");
+        $first = $this->bring(
+            IntakeKind::Customers,
+            "domain;since;until;best\ntunhede.example;2024-03-01;;yes\nnobody.example;2024;;\n"
+                ."tunhede.example;2023-05-01;2022-01-01;\n",
+        );
         self::assertSame([1, 2], [$first->created, $first->rejected]);
         $reasons = $first->rejections()->pluck('reason', 'line')->all();
         self::assertStringContainsString('nobody.example', $reasons[3]);
         self::assertStringContainsString('ends before it begins', $reasons[4]);
         (new Standings)->refresh();
         self::assertSame('customer since 1 Mar 2024', $this->standing($account)->cause);
-        self::assertSame([0, 0, 1], array_values($this->bring(IntakeKind::Customers, "domain;since;until;best\ntunhede.example;2024-03-01;;yes\n")->only('created', 'updated', 'unchanged')));
+        self::assertSame([0, 0, 1], array_values(
+            $this->bring(IntakeKind::Customers, "domain;since;until;best\ntunhede.example;2024-03-01;;yes\n")
+                ->only('created', 'updated', 'unchanged'),
+        ));
 
-        $ended = $this->bring(IntakeKind::Customers, "domain;since;until;best\ntunhede.example;2024-03-01;2025-12-31;no\n");
+        $ended = $this
+            ->bring(IntakeKind::Customers, "domain;since;until;best\ntunhede.example;2024-03-01;2025-12-31;no\n");
         (new Standings)->refresh();
         self::assertSame([1, null], [$ended->updated, $this->standing($account)->cause]);
         (new Importer)->undo($ended);
@@ -50,17 +60,30 @@ final class IntakeRowsTest extends TestCase
     {
         $text = "domain;name;Ovens;Shifts\ntunhede.example;Glasverk Tunhede;4;three\n";
         $intake = $this->receive(IntakeKind::Accounts, $text);
-        $intake->update(['mapping' => [0 => 'domain', 1 => 'name', 2 => 'extras', 3 => 'extras'], 'state' => IntakeState::Queued]);
+        $intake->update(
+            ['mapping' => [0 => 'domain', 1 => 'name', 2 => 'extras', 3 => 'extras'], 'state' => IntakeState::Queued],
+        );
         (new Importer)->run($intake);
         $account = Account::query()->sole();
-        self::assertSame(['Ovens' => '4', 'Shifts' => 'three'], $account->extras()->get()->mapWithKeys(fn ($extra): array => [$extra->name => $extra->pivot->value])->all());
+        self::assertSame(
+            ['Ovens' => '4', 'Shifts' => 'three'],
+            $account->extras()->get()->mapWithKeys(fn ($extra): array => [$extra->name => $extra->pivot->value])->all(),
+        );
 
         $again = $this->receive(IntakeKind::Accounts, "domain;Ovens\ntunhede.example;5\n");
         $again->update(['mapping' => [0 => 'domain', 1 => 'extras'], 'state' => IntakeState::Queued]);
         (new Importer)->run($again);
-        self::assertSame(['Ovens' => '5', 'Shifts' => 'three'], $account->extras()->get()->mapWithKeys(fn ($extra): array => [$extra->name => $extra->pivot->value])->all(), 'one is corrected, the other stays');
+        self::assertSame(
+            ['Ovens' => '5', 'Shifts' => 'three'],
+            $account->extras()->get()->mapWithKeys(fn ($extra): array => [$extra->name => $extra->pivot->value])->all(),
+            'one is corrected, the other stays',
+        );
         (new Standings)->refresh();
-        self::assertSame(1, Search::from($this->offer, ['on' => 'accounts', 'c' => [['f' => 'attribute', 'w' => 'ovens', 'v' => '5']]])->total());
+        self::assertSame(
+            1,
+            Search::from($this->offer, ['on' => 'accounts', 'c' => [['f' => 'attribute', 'w' => 'ovens', 'v' => '5']]])
+                ->total(),
+        );
         (new Importer)->undo($again->refresh());
         self::assertSame('4', $account->extras()->where('name', 'Ovens')->sole()->pivot->value);
     }
@@ -77,25 +100,47 @@ final class IntakeRowsTest extends TestCase
             [IntakeKind::Accounts, "$accounts\na.example;A;;;61;;\n", 'is not a year'],
             [IntakeKind::Accounts, "$accounts\na.example;A;;;;friend;\n", 'is not known; it is one of'],
             [IntakeKind::Accounts, "$accounts\na.example;A;-5;;;;\n", 'cannot be right'],
-            [IntakeKind::Signals, "$signals\ntunhede.example;rumour;2026-11-01;Said;;;;;;\n", 'is not known; it is one of'],
+            [
+                IntakeKind::Signals,
+                "$signals\ntunhede.example;rumour;2026-11-01;Said;;;;;;\n",
+                'is not known; it is one of',
+            ],
             [IntakeKind::Signals, "$signals\ntunhede.example;news;someday;Said;;;;;;\n", 'day'],
             [IntakeKind::Signals, "$signals\ntunhede.example;news;2026-11-01;;;;;;;\n", 'What happened'],
             [IntakeKind::Signals, "$signals\ntunhede.example;news;2026-11-01;Said;3;;;;;\n", 'between 0 and 1'],
-            [IntakeKind::Signals, "$signals\ntunhede.example;news;2026-11-01;Said;;;javascript:alert(1);;;\n", 'does not begin with http'],
-            [IntakeKind::Signals, "$signals\ntunhede.example;growth;2026-11-01;Grew;;;;400;404;\n", 'too small to be a signal'],
+            [
+                IntakeKind::Signals,
+                "$signals\ntunhede.example;news;2026-11-01;Said;;;javascript:alert(1);;;\n",
+                'does not begin with http',
+            ],
+            [
+                IntakeKind::Signals,
+                "$signals\ntunhede.example;growth;2026-11-01;Grew;;;;400;404;\n",
+                'too small to be a signal',
+            ],
             [IntakeKind::Signals, "$signals\nnobody.example;news;2026-11-01;Said;;;;;;\n", 'nobody.example'],
             [IntakeKind::Contacts, "$contacts\ntunhede.example;Ida;Lie;;not an address;;\n", 'cannot be right'],
-            [IntakeKind::Contacts, "$contacts\ntunhede.example;Ida;Lie;;ida@tunhede.example;perhaps;\n", 'is not known; it is one of'],
+            [
+                IntakeKind::Contacts,
+                "$contacts\ntunhede.example;Ida;Lie;;ida@tunhede.example;perhaps;\n",
+                'is not known; it is one of',
+            ],
             [IntakeKind::Contacts, "$contacts\nnobody.example;Ida;Lie;;;;\n", 'nobody.example'],
             [IntakeKind::Contacts, "$contacts\ntunhede.example;;;Planner;;;\n", 'name'],
         ];
     }
 
     #[DataProvider('wrong')]
-    public function test_what_cannot_be_right_is_said_and_nothing_comes_of_it(IntakeKind $kind, string $text, string $part): void
-    {
+    public function test_what_cannot_be_right_is_said_and_nothing_comes_of_it(
+        IntakeKind $kind,
+        string $text,
+        string $part,
+    ): void {
         $this->tunhede();
-        $count = fn (): array => array_map(fn (string $table): int => DB::table($table)->count(), ['accounts', 'contacts', 'signals', 'channels', 'positions', 'places']);
+        $count = fn (): array => array_map(
+            fn (string $table): int => DB::table($table)->count(),
+            ['accounts', 'contacts', 'signals', 'channels', 'positions', 'places'],
+        );
         $before = $count();
         $intake = $this->bring($kind, $text);
         self::assertSame([0, 0, 1], [$intake->created, $intake->updated, $intake->rejected]);
@@ -106,7 +151,11 @@ final class IntakeRowsTest extends TestCase
     public function test_a_signal_is_corrected_and_its_correction_undone(): void
     {
         $this->tunhede();
-        $text = fn (string $quote, string $strength): string => "domain;kind;date;title;quote;strength\ntunhede.example;expansion;2026-11-20;Fourth line;$quote;$strength\n";
+        $text = fn (
+            string $quote,
+            string $strength,
+        ): string => "domain;kind;date;title;quote;strength\n"
+            ."tunhede.example;expansion;2026-11-20;Fourth line;$quote;$strength\n";
         $this->bring(IntakeKind::Signals, $text('It starts in spring.', '.4'));
         $corrected = $this->bring(IntakeKind::Signals, $text('It starts in autumn.', '.8'));
         $signal = Signal::query()->where('kind', 'expansion')->sole();
@@ -117,8 +166,15 @@ final class IntakeRowsTest extends TestCase
 
     public function test_growth_in_per_cent_is_read_with_and_without_its_sign(): void
     {
-        $this->bring(IntakeKind::Accounts, "domain;name;growth\na.example;A;4,5 %\nb.example;B;12\nc.example;C;-.08\nd.example;D;250 %\n");
-        self::assertEqualsWithDelta(['A' => .045, 'B' => .12, 'C' => -.08, 'D' => 2.5], Account::query()->orderBy('name')->pluck('growth', 'name')->all(), 1e-9);
+        $this->bring(
+            IntakeKind::Accounts,
+            "domain;name;growth\na.example;A;4,5 %\nb.example;B;12\nc.example;C;-.08\nd.example;D;250 %\n",
+        );
+        self::assertEqualsWithDelta(
+            ['A' => .045, 'B' => .12, 'C' => -.08, 'D' => 2.5],
+            Account::query()->orderBy('name')->pluck('growth', 'name')->all(),
+            1e-9,
+        );
     }
 
     public function test_a_file_is_looked_at_corrected_and_taken_in_by_the_screens(): void
@@ -126,23 +182,49 @@ final class IntakeRowsTest extends TestCase
         Queue::fake();
         $this->tunhede();
         $this->actingAs($this->rep);
-        $file = UploadedFile::fake()->createWithContent('people.csv', "web;first name;last name;position\ntunhede.example;Ida;Lie;Planner\n;Nobody;Nowhere;\n");
+        $file = UploadedFile::fake()->createWithContent(
+            'people.csv',
+            "web;first name;last name;position\ntunhede.example;Ida;Lie;Planner\n;Nobody;Nowhere;\n",
+        );
         $this->post(route('intake.store'), ['file' => $file])->assertRedirect();
         $intake = Intake::query()->latest('id')->firstOrFail();
-        $this->get(route('intake.show', $intake))->assertOk()->assertSeeText('The first rows, and what they become')->assertSeeText('Ida');
-        $this->patch(route('intake.update', $intake), ['kind' => 'accounts'])->assertRedirect(route('intake.show', $intake));
+        $this->get(route('intake.show', $intake))->assertOk()->assertSeeText('The first rows, and what they become')
+            ->assertSeeText('Ida');
+        $this->patch(route('intake.update', $intake), ['kind' => 'accounts'])
+            ->assertRedirect(route('intake.show', $intake));
         self::assertSame(IntakeKind::Accounts, $intake->refresh()->kind);
         $this->patch(route('intake.update', $intake), ['kind' => 'contacts'])->assertRedirect();
-        $this->patch(route('intake.update', $intake), ['kind' => 'contacts', 'columns' => [0 => 'domain', 1 => 'first_name', 2 => 'last_name', 3 => 'nonsense', 99 => 'title'], 'source' => 'a fair'])->assertRedirect();
-        self::assertSame([[0 => 'domain', 1 => 'first_name', 2 => 'last_name'], 'a fair'], [$intake->refresh()->mapping, $intake->source]);
-        $this->post(route('intake.start', $intake), ['kind' => 'contacts', 'columns' => [1 => 'first_name', 2 => 'last_name']])->assertSessionHasErrors('mapping');
-        $this->post(route('intake.start', $intake), ['kind' => 'contacts', 'columns' => [0 => 'domain', 1 => 'first_name', 2 => 'last_name', 3 => 'title'], 'source' => 'a fair'])->assertSessionHasNoErrors();
+        $this->patch(route('intake.update', $intake), [
+            'kind' => 'contacts',
+            'columns' => [0 => 'domain', 1 => 'first_name', 2 => 'last_name', 3 => 'nonsense', 99 => 'title'],
+            'source' => 'a fair',
+        ])
+            ->assertRedirect();
+        self::assertSame(
+            [[0 => 'domain', 1 => 'first_name', 2 => 'last_name'], 'a fair'],
+            [$intake->refresh()->mapping, $intake->source],
+        );
+        $this
+            ->post(
+                route('intake.start', $intake),
+                ['kind' => 'contacts', 'columns' => [1 => 'first_name', 2 => 'last_name']],
+            )
+            ->assertSessionHasErrors('mapping');
+        $this->post(route('intake.start', $intake), [
+            'kind' => 'contacts',
+            'columns' => [0 => 'domain', 1 => 'first_name', 2 => 'last_name', 3 => 'title'],
+            'source' => 'a fair',
+        ])
+            ->assertSessionHasNoErrors();
         Queue::assertPushed(RunIntake::class, 1);
-        $this->post(route('intake.start', $intake), ['kind' => 'contacts', 'columns' => [0 => 'domain']])->assertForbidden();
+        $this->post(route('intake.start', $intake), ['kind' => 'contacts', 'columns' => [0 => 'domain']])
+            ->assertForbidden();
         $this->delete(route('intake.destroy', $intake))->assertStatus(409);
         (new Importer)->run($intake->refresh());
         $this->get(route('intake.show', $intake))->assertOk()->assertSeeText('The domain of the account is missing');
-        self::assertSame(['Planner', 'a fair'], array_values(Contact::query()->where('first_name', 'Ida')->sole()->only('title', 'source')));
+        self::assertSame(['Planner', 'a fair'], array_values(
+            Contact::query()->where('first_name', 'Ida')->sole()->only('title', 'source'),
+        ));
 
         $this->post(route('intake.undo', $intake));
         $this->post(route('intake.undo', $intake));
@@ -155,11 +237,14 @@ final class IntakeRowsTest extends TestCase
 
     public function test_a_file_that_is_put_aside_leaves_nothing(): void
     {
-        $this->actingAs($this->rep)->post(route('intake.store'), ['file' => UploadedFile::fake()->createWithContent('a.csv', "domain;name\na.example;A\n")]);
+        $this->actingAs($this->rep)->post(route('intake.store'), [
+            'file' => UploadedFile::fake()->createWithContent('a.csv', "domain;name\na.example;A\n"),
+        ]);
         $intake = Intake::query()->sole();
         $path = Importer::path($intake);
         self::assertFileExists($path);
-        $this->delete(route('intake.destroy', $intake))->assertRedirect(route('intake.index'))->assertSessionHas('said', 'a.csv was put aside; nothing of it was brought in.');
+        $this->delete(route('intake.destroy', $intake))->assertRedirect(route('intake.index'))
+            ->assertSessionHas('said', 'a.csv was put aside; nothing of it was brought in.');
         self::assertFileDoesNotExist($path);
         self::assertSame([0, 0], [Intake::query()->count(), Account::query()->count()]);
         $this->post(route('intake.store'), [])->assertSessionHasErrors('file');

@@ -31,7 +31,11 @@ final class IntakeTest extends TestCase
     /** @return array<string, array{string, string}> */
     public static function writings(): array
     {
-        $rows = ['Firma%Webseite%Branche%Mitarbeiter%Umsatz%Land%Ort%Beschreibung', '"Böck & Söhne"%https://www.böck-glas.example/start%Glas%ca. 1.250%EUR 1,2 Mio%Österreich%Łódź%"Erste Zeile'."\n".'zweite ""Zeile"""'];
+        $rows = [
+            'Firma%Webseite%Branche%Mitarbeiter%Umsatz%Land%Ort%Beschreibung',
+            '"Böck & Söhne"%https://www.böck-glas.example/start%Glas%ca. 1.250%EUR 1,2 Mio%Österreich%Łódź%"Erste Zeile'
+                ."\n".'zweite ""Zeile"""',
+        ];
         $text = fn (string $delimiter): string => str_replace('%', $delimiter, implode("\r\n", $rows))."\r\n";
 
         return [
@@ -40,7 +44,10 @@ final class IntakeTest extends TestCase
             'tab, UTF-16 little endian' => ["\xFF\xFE".mb_convert_encoding($text("\t"), 'UTF-16LE', 'UTF-8'), 'UTF-16'],
             'tab, UTF-16 big endian' => ["\xFE\xFF".mb_convert_encoding($text("\t"), 'UTF-16BE', 'UTF-8'), 'UTF-16'],
             'tab, UTF-16 without BOM' => [mb_convert_encoding($text("\t"), 'UTF-16LE', 'UTF-8'), 'UTF-16LE'],
-            'semicolon, Windows-1252' => [mb_convert_encoding(str_replace('Łódź', 'Lodz', $text(';')), 'Windows-1252', 'UTF-8'), 'Windows-1252'],
+            'semicolon, Windows-1252' => [
+                mb_convert_encoding(str_replace('Łódź', 'Lodz', $text(';')), 'Windows-1252', 'UTF-8'),
+                'Windows-1252',
+            ],
         ];
     }
 
@@ -51,9 +58,13 @@ final class IntakeTest extends TestCase
         $account = Account::query()->with('places', 'industries')->sole();
 
         self::assertSame([$encoding, 1, 0], [$intake->format['encoding'], $intake->created, $intake->rejected]);
-        self::assertSame(['Böck & Söhne', 'xn--bck-glas-n4a.example', 1250, 'ca. 1.250', 1_200_000.0, "Erste Zeile\nzweite \"Zeile\""], [
-            $account->name, $account->domain, $account->headcount, $account->headcount_given, $account->revenue, str_replace("\r", '', (string) $account->description),
-        ]);
+        self::assertSame([
+            'Böck & Söhne', 'xn--bck-glas-n4a.example', 1250, 'ca. 1.250', 1_200_000.0, "Erste Zeile\nzweite \"Zeile\"",
+        ],
+            [
+                $account->name, $account->domain, $account->headcount, $account->headcount_given, $account->revenue,
+                str_replace("\r", '', (string) $account->description),
+            ]);
         self::assertSame(['AT', '2310'], [$account->places->sole()->country, $account->industries->sole()->code]);
     }
 
@@ -67,27 +78,44 @@ final class IntakeTest extends TestCase
         }
         self::assertEquals($before, $this->everything());
 
-        $changed = $this->bring(IntakeKind::Accounts, "web;name;employees\nhttps://tunhede.example;Glasverk Tunhede;430\n");
+        $changed = $this
+            ->bring(IntakeKind::Accounts, "web;name;employees\nhttps://tunhede.example;Glasverk Tunhede;430\n");
         self::assertSame([0, 1], [$changed->created, $changed->updated]);
         $account = Account::query()->with('places')->sole();
-        self::assertSame([430, 'three shifts', 'Hobro'], [$account->headcount, $account->keywords, $account->places->sole()->city], 'what a file leaves out stays');
+        self::assertSame(
+            [430, 'three shifts', 'Hobro'],
+            [$account->headcount, $account->keywords, $account->places->sole()->city],
+            'what a file leaves out stays',
+        );
     }
 
     public function test_joined_by_domain_and_never_by_name(): void
     {
-        $this->bring(IntakeKind::Accounts, "domain;name;headcount\na.example;Glasverk;10\nb.example;Glasverk;20\nwww.a.example;Glasverk;30\n");
+        $this->bring(
+            IntakeKind::Accounts,
+            "domain;name;headcount\na.example;Glasverk;10\nb.example;Glasverk;20\nwww.a.example;Glasverk;30\n",
+        );
 
-        self::assertSame(['a.example' => 30, 'b.example' => 20], Account::query()->orderBy('domain')->pluck('headcount', 'domain')->all());
+        self::assertSame(
+            ['a.example' => 30, 'b.example' => 20],
+            Account::query()->orderBy('domain')->pluck('headcount', 'domain')->all(),
+        );
     }
 
     public function test_wrong_rows_are_told_one_by_one_and_can_be_downloaded(): void
     {
-        $intake = $this->bring(IntakeKind::Accounts, "domain;name;headcount;country\n"
-            ."a.example;Good;10;Sweden\n;No domain;10;Sweden\ngmail.com;Free mail;10;Sweden\nb.example;Bad heads;=many;Sweden\nc.example;Bad land;10;Atlantis\nd.example;\"open;10;Sweden\ne.example\nf.example;After;12;SE\n");
+        $intake = $this->bring(IntakeKind::Accounts, "domain;name;headcount;country\na.example;Good;10;Sweden\n"
+            .";No domain;10;Sweden\ngmail.com;Free mail;10;Sweden\nb.example;Bad heads;=many;Sweden\n"
+            ."c.example;Bad land;10;Atlantis\nd.example;\"open;10;Sweden\ne.example\nf.example;After;12;SE\n");
 
         self::assertSame([2, 6, 8], [$intake->created, $intake->rejected, $intake->rows]);
         $reasons = $intake->rejections()->pluck('reason', 'line')->all();
-        foreach ([3 => 'domain is missing', 4 => 'anybody can have an address', 5 => 'not a number', 6 => 'Atlantis', 7 => 'not closed', 8 => 'ends early'] as $line => $part) {
+        foreach (
+            [
+                3 => 'domain is missing', 4 => 'anybody can have an address', 5 => 'not a number', 6 => 'Atlantis',
+                7 => 'not closed', 8 => 'ends early',
+            ] as $line => $part
+        ) {
             self::assertStringContainsString($part, $reasons[$line]);
         }
         $csv = $this->actingAs($this->rep)->get(route('intake.rejected', $intake))->assertOk()->streamedContent();
@@ -108,25 +136,38 @@ final class IntakeTest extends TestCase
         } catch (RuntimeException) {
         }
         $intake->refresh();
-        self::assertSame([4000, 4000, IntakeState::Running], [$intake->created, Account::query()->count(), $intake->state]);
+        self::assertSame(
+            [4000, 4000, IntakeState::Running],
+            [$intake->created, Account::query()->count(), $intake->state],
+        );
 
         (new Importer)->run($intake);
         $intake->refresh();
-        self::assertSame([4500, 0, 4500, IntakeState::Done], [$intake->created, $intake->updated, Account::query()->count(), $intake->state]);
+        self::assertSame([4500, 0, 4500, IntakeState::Done], [
+            $intake->created, $intake->updated, Account::query()->count(), $intake->state,
+        ]);
     }
 
     public function test_an_intake_can_be_undone_but_not_what_others_built_on_it(): void
     {
         $this->tunhede();
         $before = $this->everything();
-        $intake = $this->bring(IntakeKind::Accounts, "domain;name;industry;headcount;city;country;technologies\ntunhede.example;Glasverk Tunhede;paper;500;Skive;Denmark;Tryklog\nnew.example;New;glass;50;;;\nkept.example;Kept;glass;50;;;\n");
+        $intake = $this->bring(
+            IntakeKind::Accounts,
+            "domain;name;industry;headcount;city;country;technologies\n"
+                ."tunhede.example;Glasverk Tunhede;paper;500;Skive;Denmark;Tryklog\nnew.example;New;glass;50;;;\n"
+                ."kept.example;Kept;glass;50;;;\n",
+        );
         $kept = Account::query()->where('domain', 'kept.example')->sole();
         Note::query()->create(['account_id' => $kept->id, 'user_id' => $this->rep->id, 'text' => 'Met them.']);
         (new Importer)->undo($intake);
 
         self::assertSame(IntakeState::Undone, $intake->refresh()->state);
         self::assertStringContainsString('1 records were kept', (string) $intake->message);
-        self::assertSame(['kept.example', 'tunhede.example'], Account::query()->orderBy('domain')->pluck('domain')->all());
+        self::assertSame(
+            ['kept.example', 'tunhede.example'],
+            Account::query()->orderBy('domain')->pluck('domain')->all(),
+        );
         $kept->delete();
         self::assertEquals($before, $this->everything());
     }
@@ -140,7 +181,10 @@ final class IntakeTest extends TestCase
         (new Standings)->refresh();
 
         self::assertSame([0, 0], [Signal::query()->count(), Contact::query()->count()]);
-        self::assertSame(['waiting', 0.0], [$this->standing($account)->state->value, $this->standing($account)->access]);
+        self::assertSame(
+            ['waiting', 0.0],
+            [$this->standing($account)->state->value, $this->standing($account)->access],
+        );
     }
 
     public function test_a_doubtful_label_waits_for_a_decision_that_is_remembered(): void
@@ -161,12 +205,22 @@ final class IntakeTest extends TestCase
     public function test_contacts_are_joined_by_address_and_by_name_within_an_account(): void
     {
         $this->bring(IntakeKind::Accounts, "domain;name\na.example;A\nb.example;B\n");
-        $this->bring(IntakeKind::Contacts, "name;email;title;phone;country\nIda Sandmo-Lie;ida@a.example;COO;031-390 06 12;Sweden\n");
-        $moved = $this->bring(IntakeKind::Contacts, "name;email;domain;title\nIda Sandmo-Lie;ida@a.example;b.example;CEO\n");
+        $this->bring(
+            IntakeKind::Contacts,
+            "name;email;title;phone;country\nIda Sandmo-Lie;ida@a.example;COO;031-390 06 12;Sweden\n",
+        );
+        $moved = $this
+            ->bring(IntakeKind::Contacts, "name;email;domain;title\nIda Sandmo-Lie;ida@a.example;b.example;CEO\n");
         $contact = Contact::query()->with('account', 'positions', 'channels')->sole();
 
-        self::assertSame([0, 1, 'b.example', 'CEO'], [$moved->created, $moved->updated, $contact->account->domain, $contact->title]);
-        self::assertSame([['CEO', true], ['COO', false]], $contact->positions->map(fn ($position): array => [$position->title, $position->until === null])->sort()->values()->all());
+        self::assertSame([0, 1, 'b.example', 'CEO'], [
+            $moved->created, $moved->updated, $contact->account->domain, $contact->title,
+        ]);
+        self::assertSame(
+            [['CEO', true], ['COO', false]],
+            $contact->positions->map(fn ($position): array => [$position->title, $position->until === null])->sort()
+                ->values()->all(),
+        );
         self::assertContains('+46 31 390 06 12', $contact->channels->pluck('value')->all());
         $other = $this->bring(IntakeKind::Contacts, "name;domain\nIda Sandmo-Lie;a.example\n");
         self::assertSame(1, $other->created, 'the same name elsewhere is somebody else');
@@ -177,7 +231,10 @@ final class IntakeTest extends TestCase
     public function test_a_round_weighs_by_head_also_after_the_headcount_is_known_better(): void
     {
         $this->bring(IntakeKind::Accounts, "domain;name\na.example;A\n");
-        $this->bring(IntakeKind::Signals, "domain;kind;date;title;round;amount\na.example;funding;17.11.2026;Round B;B;12 Mio\n");
+        $this->bring(
+            IntakeKind::Signals,
+            "domain;kind;date;title;round;amount\na.example;funding;17.11.2026;Round B;B;12 Mio\n",
+        );
         self::assertEqualsWithDelta(.9 * .6, Signal::query()->sole()->strength, 1e-9);
         $this->bring(IntakeKind::Accounts, "domain;headcount\na.example;420\n");
 
@@ -188,15 +245,19 @@ final class IntakeTest extends TestCase
     public static function unreadable(): array
     {
         return [
-            'a workbook' => ["PK\x03\x04rest", 'workbook'], 'a picture' => ["\x89PNG\r\n\x1a\n\x00\x01\x02", 'not a text file'], 'nothing' => [" \n", 'empty'],
-            'one column' => ["name\nTunhede\n", 'Only one column'], 'headings only' => ["domain;name\n", 'nothing under it'],
+            'a workbook' => ["PK\x03\x04rest", 'workbook'],
+            'a picture' => ["\x89PNG\r\n\x1a\n\x00\x01\x02", 'not a text file'],
+            'nothing' => [" \n", 'empty'],
+            'one column' => ["name\nTunhede\n", 'Only one column'],
+            'headings only' => ["domain;name\n", 'nothing under it'],
         ];
     }
 
     #[DataProvider('unreadable')]
     public function test_a_wrong_file_is_refused_in_a_sentence_and_leaves_nothing(string $text, string $part): void
     {
-        $this->actingAs($this->rep)->post(route('intake.store'), ['file' => UploadedFile::fake()->createWithContent('list.csv', $text)])
+        $this->actingAs($this->rep)
+            ->post(route('intake.store'), ['file' => UploadedFile::fake()->createWithContent('list.csv', $text)])
             ->assertSessionHasErrors(['file' => session('errors')?->first('file')]);
 
         self::assertStringContainsString($part, (string) session('errors')->first('file'));
@@ -205,7 +266,9 @@ final class IntakeTest extends TestCase
 
     public function test_a_file_of_200_megabytes_is_refused(): void
     {
-        $this->actingAs($this->rep)->post(route('intake.store'), ['file' => UploadedFile::fake()->create('huge.csv', 200 * 1024)])->assertSessionHasErrors('file');
+        $this->actingAs($this->rep)
+            ->post(route('intake.store'), ['file' => UploadedFile::fake()->create('huge.csv', 200 * 1024)])
+            ->assertSessionHasErrors('file');
         self::assertStringContainsString('128 MB', (string) session('errors')->first('file'));
         $this->expectException(UnreadableFile::class);
         ReceiveFile::file('/dev/null', 'x.csv', null);
@@ -224,25 +287,41 @@ final class IntakeTest extends TestCase
 
         $second = $this->receive(IntakeKind::Accounts, $text, $this->lead);
         $second->update(['state' => IntakeState::Draft]);
-        $this->actingAs($this->lead)->get(route('intake.show', $second))->assertOk()->assertSee('The same file is just being brought in by Mira');
+        $this->actingAs($this->lead)->get(route('intake.show', $second))->assertOk()
+            ->assertSee('The same file is just being brought in by Mira');
     }
 
     public function test_columns_are_recognised_and_a_mapping_without_a_domain_is_refused(): void
     {
-        self::assertSame(IntakeKind::Contacts, Mapping::kind(['Vorname', 'Nachname', 'E-Mail', 'Position'], 'liste.csv'));
+        self::assertSame(
+            IntakeKind::Contacts,
+            Mapping::kind(['Vorname', 'Nachname', 'E-Mail', 'Position'], 'liste.csv'),
+        );
         self::assertSame(IntakeKind::Signals, Mapping::kind(['domain', 'kind', 'date', 'title'], 'x.csv'));
-        self::assertSame([0 => 'name', 2 => 'headcount'], Mapping::guess(IntakeKind::Accounts, ['Företagsnamn', 'Irgendwas', 'Antal anställda']));
+        self::assertSame(
+            [0 => 'name', 2 => 'headcount'],
+            Mapping::guess(IntakeKind::Accounts, ['Företagsnamn', 'Irgendwas', 'Antal anställda']),
+        );
         $intake = $this->receive(IntakeKind::Accounts, "a;b\n1;2\n");
         $intake->update(['state' => IntakeState::Draft]);
-        $this->actingAs($this->rep)->post(route('intake.start', $intake), ['kind' => 'accounts', 'columns' => ['', 'name']])->assertSessionHasErrors('mapping');
+        $this->actingAs($this->rep)
+            ->post(route('intake.start', $intake), ['kind' => 'accounts', 'columns' => ['', 'name']])
+            ->assertSessionHasErrors('mapping');
         self::assertSame(IntakeState::Draft, $intake->refresh()->state);
     }
 
     public function test_a_filled_template_is_taken_in_whole(): void
     {
         foreach (IntakeKind::cases() as $kind) {
-            $intake = $this->bring($kind, $this->actingAs($this->rep)->get(route('intake.template', $kind->value))->assertOk()->streamedContent());
-            self::assertSame([1, 0], [$intake->created, $intake->rejected], $kind->value.': '.$intake->rejections()->pluck('reason')->implode(', '));
+            $intake = $this->bring(
+                $kind,
+                $this->actingAs($this->rep)->get(route('intake.template', $kind->value))->assertOk()->streamedContent(),
+            );
+            self::assertSame(
+                [1, 0],
+                [$intake->created, $intake->rejected],
+                $kind->value.': '.$intake->rejections()->pluck('reason')->implode(', '),
+            );
         }
     }
 
@@ -250,8 +329,20 @@ final class IntakeTest extends TestCase
     private function everything(): array
     {
         $all = [];
-        foreach (['accounts', 'account_industry', 'account_technology', 'places', 'contacts', 'channels', 'positions', 'signals'] as $table) {
-            $all[$table] = DB::table($table)->get()->map(fn (object $row): array => array_diff_key((array) $row, array_flip(['updated_at', 'stale']) + ($table === 'places' ? ['id' => 0] : [])))->all();
+        foreach (
+            [
+                'accounts', 'account_industry', 'account_technology', 'places', 'contacts', 'channels', 'positions',
+                'signals',
+            ] as $table
+        ) {
+            $all[$table] = DB::table($table)->get()
+                ->map(
+                    fn (object $row): array => array_diff_key(
+                        (array) $row,
+                        array_flip(['updated_at', 'stale']) + ($table === 'places' ? ['id' => 0] : []),
+                    ),
+                )
+                ->all();
         }
 
         return $all;

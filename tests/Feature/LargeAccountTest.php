@@ -29,7 +29,9 @@ final class LargeAccountTest extends TestCase
         self::assertCount(self::SIGNALS + 4, $standing->lines, 'no signal is cut off');
         $last = $account->contacts()->orderByDesc('id')->firstOrFail();
         $pages = [
-            "/accounts/{$account->id}" => '5,901 more people', "/accounts/{$account->id}/reasons/new" => 'Tunhede', '/' => 'Tunhede',
+            "/accounts/{$account->id}" => '5,901 more people',
+            "/accounts/{$account->id}/reasons/new" => 'Tunhede',
+            '/' => 'Tunhede',
             "/contacts/{$last->id}" => (string) $last->last_name,
         ];
         foreach ($pages as $page => $says) {
@@ -72,8 +74,11 @@ final class LargeAccountTest extends TestCase
         DB::unprepared('INSERT INTO contacts (account_id, first_name, last_name, title, reading)'
             ." SELECT {$account->id}, 'Ida', CONCAT('Sandmo', seq), title, reading FROM seq_1_to_".self::PEOPLE
             ." JOIN contacts ON contacts.account_id = {$account->id}");
-        DB::unprepared('INSERT INTO signals (account_id, kind, occurred_at, title, strength, confidence, source, fingerprint)'
-            ." SELECT {$account->id}, 'hiring', '2026-11-01 08:00:00', CONCAT('Opening ', seq), 1, 1, 'postings', UNHEX(SHA1(seq)) FROM seq_1_to_".self::SIGNALS);
+        DB::unprepared('INSERT INTO signals (account_id, kind, occurred_at, title, strength, confidence, source, '
+            .'fingerprint)'
+            ." SELECT {$account->id}, 'hiring', '2026-11-01 08:00:00', CONCAT('Opening ', seq), 1, 1, 'postings', "
+            .'UNHEX(SHA1(seq)) FROM seq_1_to_'
+            .self::SIGNALS);
         $account->update(['stale' => true]);
 
         return $account;

@@ -18,10 +18,15 @@ final class OnceTest extends TestCase
     {
         $account = $this->tunhede();
         $contact = $account->contacts()->firstOrFail();
-        $form = ['_once' => 'aaaabbbbcccc', 'kind' => 'email', 'contact' => $contact->id, 'words' => 'Good morning, you seek planners.'];
+        $form = [
+            '_once' => 'aaaabbbbcccc', 'kind' => 'email', 'contact' => $contact->id,
+            'words' => 'Good morning, you seek planners.',
+        ];
         for ($i = 0; $i < 2; $i++) {
-            $this->actingAs($this->rep)->from(route('accounts.show', $account))->post(route('accounts.approach', $account), $form)
-                ->assertRedirect(route('accounts.show', $account))->assertSessionHas('said', "The approach to {$contact->name()} is recorded.");
+            $this->actingAs($this->rep)->from(route('accounts.show', $account))
+                ->post(route('accounts.approach', $account), $form)
+                ->assertRedirect(route('accounts.show', $account))
+                ->assertSessionHas('said', "The approach to {$contact->name()} is recorded.");
         }
         self::assertSame(1, Approach::query()->count());
     }
@@ -29,8 +34,12 @@ final class OnceTest extends TestCase
     public function test_the_same_words_from_another_page_or_by_another_person_are_another_note(): void
     {
         $account = $this->tunhede();
-        foreach ([[$this->rep, 'one'], [$this->rep, 'two'], [$this->lead, 'two'], [$this->lead, 'two']] as [$person, $page]) {
-            $this->actingAs($person)->post(route('notes.store', $account), ['_once' => $page, 'text' => 'Called; nobody there.'])->assertRedirect();
+        foreach (
+            [[$this->rep, 'one'], [$this->rep, 'two'], [$this->lead, 'two'], [$this->lead, 'two']] as [$person, $page]
+        ) {
+            $this->actingAs($person)
+                ->post(route('notes.store', $account), ['_once' => $page, 'text' => 'Called; nobody there.'])
+                ->assertRedirect();
         }
         self::assertSame(3, Note::query()->count());
     }
@@ -46,7 +55,8 @@ final class OnceTest extends TestCase
 
     public function test_what_was_typed_cannot_be_guessed_from_what_is_stored_and_signing_in_stores_nothing(): void
     {
-        $this->post('/sign-in', ['_once' => 'one', 'email' => 'mira@blasvik.example', 'password' => 'a long password'])->assertRedirect('/');
+        $this->post('/sign-in', ['_once' => 'one', 'email' => 'mira@blasvik.example', 'password' => 'a long password'])
+            ->assertRedirect('/');
         self::assertSame(0, Submission::query()->count());
         $account = $this->tunhede();
         $form = ['_once' => 'one', 'text' => 'Called; nobody there.'];

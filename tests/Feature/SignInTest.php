@@ -39,9 +39,11 @@ final class SignInTest extends TestCase
     public function test_an_address_with_accents_is_the_same_to_those_who_guess(): void
     {
         foreach (['mira', 'MIRA', 'mirá', 'mïra', 'mìra', 'mirà'] as $name) {
-            $this->post('/sign-in', ['email' => "$name@blasvik.example", 'password' => 'a guess at it'])->assertStatus(302);
+            $this->post('/sign-in', ['email' => "$name@blasvik.example", 'password' => 'a guess at it'])
+                ->assertStatus(302);
         }
-        $this->post('/sign-in', ['email' => 'mirâ@blasvik.example', 'password' => 'a long password'])->assertTooManyRequests();
+        $this->post('/sign-in', ['email' => 'mirâ@blasvik.example', 'password' => 'a long password'])
+            ->assertTooManyRequests();
     }
 
     public function test_guesses_at_many_addresses_end_too(): void
@@ -49,15 +51,19 @@ final class SignInTest extends TestCase
         for ($i = 0; $i < 40; $i++) {
             $this->post('/sign-in', ['email' => "nobody$i@blasvik.example", 'password' => 'a guess at it']);
         }
-        $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => 'a long password'])->assertTooManyRequests();
+        $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => 'a long password'])
+            ->assertTooManyRequests();
     }
 
     #[TestWith(["a long password\0and more"])]
     #[TestWith(['Ååååååååååååååååååååååååååååååååååååååå'])]
     public function test_a_password_of_which_bytes_would_not_count_is_refused(string $password): void
     {
-        $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => $password])->assertSessionHasErrors('password');
-        $this->actingAs($this->lead)->patch(route('team.update', $this->rep), ['name' => 'Mira', 'role' => 'rep', 'email' => 'mira@blasvik.example', 'password' => $password])
+        $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => $password])
+            ->assertSessionHasErrors('password');
+        $this->actingAs($this->lead)->patch(route('team.update', $this->rep), [
+            'name' => 'Mira', 'role' => 'rep', 'email' => 'mira@blasvik.example', 'password' => $password,
+        ])
             ->assertSessionHasErrors('password');
     }
 
@@ -96,7 +102,8 @@ final class SignInTest extends TestCase
     /** @param  array<string, string>  $more */
     private function signIn(array $more = []): void
     {
-        $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => 'a long password'] + $more)->assertRedirect('/');
+        $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => 'a long password'] + $more)
+            ->assertRedirect('/');
     }
 
     /** The next request begins with what the session holds, as another process would. */

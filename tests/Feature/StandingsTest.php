@@ -23,8 +23,14 @@ final class StandingsTest extends TestCase
 
         self::assertSame([StandingState::Ranked, '2027-01-31'], [$standing->state, $standing->act_by->toDateString()]);
         self::assertEqualsWithDelta([1.0, 1.12563, .588], [$standing->fit, $standing->push, $standing->access], 5e-6);
-        $lines = array_sum(array_map(fn (array $line): float => Points::ofPush($standing->fit, $line[5]), $standing->lines));
-        self::assertEqualsWithDelta($standing->points, Points::START + 25 * $standing->fit + $lines + 12 * $standing->access, 1e-9);
+        $lines = array_sum(
+            array_map(fn (array $line): float => Points::ofPush($standing->fit, $line[5]), $standing->lines),
+        );
+        self::assertEqualsWithDelta(
+            $standing->points,
+            Points::START + 25 * $standing->fit + $lines + 12 * $standing->access,
+            1e-9,
+        );
         self::assertEqualsWithDelta(Points::curve($standing->points), $standing->priority, 1e-9);
     }
 
@@ -58,25 +64,60 @@ final class StandingsTest extends TestCase
 
     public function test_waiting_out_and_kept_out_have_their_causes(): void
     {
-        $this->bring(IntakeKind::Accounts, "domain;name;industry;headcount;status\nquiet.example;Quiet;glass;100;\nshop.example;Shop;retail;100;\nrival.example;Rival;compressors;100;competitor\ncustomer.example;Customer;glass;100;\nasked.example;Asked;glass;100;\ndropped.example;Dropped;glass;100;\nunknown.example;Unknown;;100;\ndragged.example;Dragged;glass;100;\n");
+        $this->bring(
+            IntakeKind::Accounts,
+            "domain;name;industry;headcount;status\nquiet.example;Quiet;glass;100;\n"
+                ."shop.example;Shop;retail;100;\nrival.example;Rival;compressors;100;competitor\n"
+                ."customer.example;Customer;glass;100;\nasked.example;Asked;glass;100;\n"
+                ."dropped.example;Dropped;glass;100;\nunknown.example;Unknown;;100;\n"
+                ."dragged.example;Dragged;glass;100;\n",
+        );
         $this->bring(IntakeKind::Customers, "domain;since;until\ncustomer.example;3/2024;\nquiet.example;2020;2021\n");
-        $this->bring(IntakeKind::Signals, "domain;kind;date;title\nunknown.example;expansion;2026-11-20;New line\ndragged.example;rival_signed;2026-11-20;Signed\n");
-        KeepOut::query()->create(['type' => 'domain', 'value' => 'asked.example', 'reason' => 'asked not to be contacted']);
-        Decision::query()->create(['offer_id' => $this->offer->id, 'account_id' => Account::query()->where('domain', 'dropped.example')->value('id'), 'user_id' => $this->rep->id, 'decision' => 'dropped']);
+        $this->bring(
+            IntakeKind::Signals,
+            "domain;kind;date;title\nunknown.example;expansion;2026-11-20;New line\n"
+                ."dragged.example;rival_signed;2026-11-20;Signed\n",
+        );
+        KeepOut::query()
+            ->create(['type' => 'domain', 'value' => 'asked.example', 'reason' => 'asked not to be contacted']);
+        Decision::query()->create([
+            'offer_id' => $this->offer->id,
+            'account_id' => Account::query()->where('domain', 'dropped.example')->value('id'),
+            'user_id' => $this->rep->id,
+            'decision' => 'dropped',
+        ]);
         (new Standings)->refresh();
-        $found = Account::query()->orderBy('domain')->get()->mapWithKeys(fn (Account $a): array => [$a->domain => [$this->standing($a)->state->value, $this->standing($a)->cause]])->all();
+        $found = Account::query()->orderBy('domain')
+            ->get()
+            ->mapWithKeys(
+                fn (Account $a): array => [
+                    $a->domain => [$this->standing($a)->state->value, $this->standing($a)->cause],
+                ],
+            )
+            ->all();
 
         self::assertSame([
-            'asked.example' => ['kept_out', 'asked not to be contacted'], 'customer.example' => ['kept_out', 'customer since 1 Mar 2024'], 'dragged.example' => ['waiting', 'what is live speaks against it'],
-            'dropped.example' => ['out', 'dropped by Mira'], 'quiet.example' => ['waiting', null], 'rival.example' => ['kept_out', 'competitor'], 'shop.example' => ['out', 'makes things'], 'unknown.example' => ['ranked', null],
+            'asked.example' => ['kept_out', 'asked not to be contacted'],
+            'customer.example' => ['kept_out', 'customer since 1 Mar 2024'],
+            'dragged.example' => ['waiting', 'what is live speaks against it'],
+            'dropped.example' => ['out', 'dropped by Mira'], 'quiet.example' => ['waiting', null],
+            'rival.example' => ['kept_out', 'competitor'], 'shop.example' => ['out', 'makes things'],
+            'unknown.example' => ['ranked', null],
         ], $found);
-        self::assertEqualsWithDelta(.8 * (2 * 1 + .5) / 3, $this->standing('unknown.example')->fit, 1e-9, 'an unknown gate keeps it in, for less');
+        self::assertEqualsWithDelta(
+            .8 * (2 * 1 + .5) / 3,
+            $this->standing('unknown.example')->fit,
+            1e-9,
+            'an unknown gate keeps it in, for less',
+        );
     }
 
     public function test_a_contact_that_is_kept_out_gives_no_access(): void
     {
         $account = $this->tunhede();
-        $this->actingAs($this->rep)->post(route('keep-out.store'), ['value' => 'pernille@tunhede.example', 'reason' => 'asked us'])->assertRedirect();
+        $this->actingAs($this->rep)
+            ->post(route('keep-out.store'), ['value' => 'pernille@tunhede.example', 'reason' => 'asked us'])
+            ->assertRedirect();
 
         self::assertSame(0.0, $this->standing($account)->access);
         $this->actingAs($this->rep)->delete(route('keep-out.destroy', KeepOut::query()->sole()))->assertRedirect();
@@ -87,15 +128,26 @@ final class StandingsTest extends TestCase
     {
         $account = $this->tunhede();
         $before = $this->standing($account)->priority;
-        $form = ['version' => 1, 'criteria' => [['name' => 'size', 'field' => 'headcount', 'mode' => 'prefer', 'weight' => '1', 'low' => '1000', 'high' => '']], 'kinds' => $this->kinds()];
-        $html = $this->actingAs($this->lead)->post(route('rules.preview', $this->offer), $form)->assertOk()->getContent();
+        $form = [
+            'version' => 1,
+            'criteria' => [[
+                'name' => 'size', 'field' => 'headcount', 'mode' => 'prefer', 'weight' => '1', 'low' => '1000',
+                'high' => '',
+            ]],
+            'kinds' => $this->kinds(),
+        ];
+        $html = $this->actingAs($this->lead)->post(route('rules.preview', $this->offer), $form)->assertOk()
+            ->getContent();
         self::assertEqualsWithDelta($before, $this->standing($account)->priority, 1e-9, 'a preview stores nothing');
         $this->actingAs($this->lead)->post(route('rules.store', $this->offer), $form)->assertSessionHasNoErrors();
         $after = $this->standing($account);
 
         self::assertSame(2, $after->ruleSet->version);
         self::assertLessThan($before, $after->priority);
-        self::assertStringContainsString(round($before).' → '.round($after->priority), (string) preg_replace('/\s+/', ' ', strip_tags((string) $html)));
+        self::assertStringContainsString(
+            round($before).' → '.round($after->priority),
+            (string) preg_replace('/\s+/', ' ', strip_tags((string) $html)),
+        );
         self::assertSame(0, Moves::of($this->offer, (new Standings)->preview($this->offer->refresh()->rules))->moved);
     }
 
@@ -104,11 +156,21 @@ final class StandingsTest extends TestCase
         $form = ['version' => 1, 'criteria' => [], 'kinds' => $this->kinds()];
         $this->actingAs($this->lead)->post(route('rules.store', $this->offer), $form)->assertSessionHasNoErrors();
         $this->actingAs($this->lead)->post(route('rules.store', $this->offer), $form)->assertSessionHasErrors('rules');
-        $broken = ['version' => 2, 'criteria' => [['name' => 'words', 'field' => 'text', 'mode' => 'prefer', 'weight' => '1', 'value' => '(a OR']]] + $form;
-        $this->actingAs($this->lead)->post(route('rules.store', $this->offer), $broken)->assertSessionHasErrors('rules');
+        $broken = [
+            'version' => 2,
+            'criteria' => [
+                ['name' => 'words', 'field' => 'text', 'mode' => 'prefer', 'weight' => '1', 'value' => '(a OR'],
+            ],
+        ]
+            + $form;
+        $this->actingAs($this->lead)->post(route('rules.store', $this->offer), $broken)
+            ->assertSessionHasErrors('rules');
 
         self::assertStringContainsString('“words”', (string) session('errors')->first('rules'));
-        self::assertSame([1, 2], $this->offer->ruleSets()->orderBy('version')->pluck('version')->sort()->values()->all());
+        self::assertSame(
+            [1, 2],
+            $this->offer->ruleSets()->orderBy('version')->pluck('version')->sort()->values()->all(),
+        );
     }
 
     public function test_a_recomputation_that_breaks_off_leaves_the_marks(): void
@@ -129,6 +191,12 @@ final class StandingsTest extends TestCase
     /** @return array<string, array<string, mixed>> the standard catalogue as its form sends it */
     private function kinds(): array
     {
-        return array_map(fn ($rule): array => ['weight' => $rule->weight, 'ramp' => $rule->ramp, 'hold' => $rule->hold, 'half_life' => $rule->halfLife, 'counts' => $rule->counts->value], \Luftig\Core\Signal\Catalogue::standard()->rules);
+        return array_map(
+            fn ($rule): array => [
+                'weight' => $rule->weight, 'ramp' => $rule->ramp, 'hold' => $rule->hold, 'half_life' => $rule->halfLife,
+                'counts' => $rule->counts->value,
+            ],
+            \Luftig\Core\Signal\Catalogue::standard()->rules,
+        );
     }
 }

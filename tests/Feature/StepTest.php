@@ -29,12 +29,19 @@ final class StepTest extends TestCase
             ['f=headcount&hi=100', 'up to 100'],
             ['f=headcount&lo=50&hi=100', '50 – 100'],
             ['f=revenue&lo=100&cur=SEK', 'from 100 SEK (1 EUR = 11.2)'],
-            ['f=event&v=funding,hiring&st=fresh&rd=a,b&lo=1&hi=30&slo=.5&alo=1000&cur=DKK&n=2&q=line', 'at least 2 · funding, hiring · fresh · round A, B · 1 – 30 days ago · from .5 strong · from 1000 DKK (1 EUR = 7.46) · line'],
+            [
+                'f=event&v=funding,hiring&st=fresh&rd=a,b&lo=1&hi=30&slo=.5&alo=1000&cur=DKK&n=2&q=line',
+                'at least 2 · funding, hiring · fresh · round A, B · 1 – 30 days ago · from .5 strong · from 1000 '
+                    .'DKK (1 EUR = 7.46) · line',
+            ],
             ['f=before&q=planner&q2=papir&lo=1&hi=12', 'planner · at papir · 1 – 12 months ago'],
             ['f=spending&lo=50000&w=.5', '50000 EUR at .5 % of revenue'],
             ['f=attribute&w=Shifts', 'shifts: any'],
             ['f=attribute&w=Shifts&v=three', 'shifts: three'],
-            ['f=reach&w=leaders&n=2&new=1', 'through our leaders, who do not sign in, in at most 2 steps, not known yet'],
+            [
+                'f=reach&w=leaders&n=2&new=1',
+                'through our leaders, who do not sign in, in at most 2 steps, not known yet',
+            ],
             ['f=reach&w=anyone&n=worked', 'worked where anyone of us worked'],
             ['f=kept_out', 'customers, competitors, agencies, keep-out'],
             ['f=near&q=Hobro&km=25', '25 km around Hobro'],
@@ -69,10 +76,19 @@ final class StepTest extends TestCase
         return [
             ['f=headcount', 'Give headcount a lower or an upper bound, the lower one not above the upper one.'],
             ['f=headcount&lo=many', '“many” is not a number.'],
-            ['f=headcount&lo=100&hi=50', 'Give headcount a lower or an upper bound, the lower one not above the upper one.'],
+            [
+                'f=headcount&lo=100&hi=50',
+                'Give headcount a lower or an upper bound, the lower one not above the upper one.',
+            ],
             ['f=near&km=5', 'Name the place.'],
-            ['f=near&q=Hobro', 'The place “Hobro” is not known; take one of those suggested, or give latitude and longitude.'],
-            ['f=near&q=Nowhereville&km=5', 'The place “Nowhereville” is not known; take one of those suggested, or give latitude and longitude.'],
+            [
+                'f=near&q=Hobro',
+                'The place “Hobro” is not known; take one of those suggested, or give latitude and longitude.',
+            ],
+            [
+                'f=near&q=Nowhereville&km=5',
+                'The place “Nowhereville” is not known; take one of those suggested, or give latitude and longitude.',
+            ],
             ['f=title', 'The query is empty: give at least one word.'],
             ['f=title&q=(a', 'A parenthesis opens here and is not closed.'],
             ['f=event', 'Say at least one thing about a signal.'],
@@ -104,7 +120,10 @@ final class StepTest extends TestCase
         }
         $this->tunhede();
         parse_str($address, $given);
-        $search = Search::from($this->offer, ['on' => 'contacts', 'c' => [['f' => 'country', 'v' => 'DK'], $given, ['f' => 'country', 'v' => 'SE', 'x' => '1']]]);
+        $search = Search::from($this->offer, [
+            'on' => 'contacts',
+            'c' => [['f' => 'country', 'v' => 'DK'], $given, ['f' => 'country', 'v' => 'SE', 'x' => '1']],
+        ]);
         self::assertSame([1, [1]], [$search->total(), array_keys($search->mistakes)]);
         self::assertStringStartsWith($says, $search->mistakes[1]);
     }
@@ -112,9 +131,19 @@ final class StepTest extends TestCase
     public function test_places_are_told_apart_by_their_country(): void
     {
         Gazetteer::load();
-        self::assertEqualsWithDelta([56.64, 9.79], $this->step('f=near&q=hobro&km=25')->condition(Subject::Accounts)->of, .05);
+        self::assertEqualsWithDelta(
+            [56.64, 9.79],
+            $this->step('f=near&q=hobro&km=25')->condition(Subject::Accounts)->of,
+            .05,
+        );
         self::assertSame([56.5, -9.25], $this->step('f=near&q=56.5, -9.25&km=25')->condition(Subject::Accounts)->of);
-        foreach (['f=near&q=Hobro&km=-5' => 'A radius is a number of km above 0.', 'f=near&q=Hobro' => 'Give the radius in km.', 'f=near&q=Hobro&km=x' => '“x” is not a number.'] as $address => $says) {
+        foreach (
+            [
+                'f=near&q=Hobro&km=-5' => 'A radius is a number of km above 0.',
+                'f=near&q=Hobro' => 'Give the radius in km.',
+                'f=near&q=Hobro&km=x' => '“x” is not a number.',
+            ] as $address => $says
+        ) {
             try {
                 $this->step($address)->condition(Subject::Accounts);
                 self::fail($address);
@@ -131,13 +160,28 @@ final class StepTest extends TestCase
     {
         $random = new Randomizer(new Mt19937(3));
         $pick = fn (array $from): mixed => $from[$random->getInt(0, count($from) - 1)];
-        $texts = ['pump', 'a,b', 'Øresund & Søn', '"x y" OR -z', '50', "line\nline", '  spaces  ', '100%', '<b>', "O'Hara", ''];
+        $texts = [
+            'pump', 'a,b', 'Øresund & Søn', '"x y" OR -z', '50', "line\nline", '  spaces  ', '100%', '<b>', "O'Hara",
+            '',
+        ];
         for ($i = 0; $i < 100; $i++) {
-            $given = array_map(fn (): array => array_filter(['f' => $pick(Field::cases())->value, 'v' => $pick($texts), 'q' => $pick($texts), 'x' => $pick(['', '0', '1']), 'u' => $pick(['', '0', '1'])], fn (string $value): bool => $value !== ''), range(1, $random->getInt(1, Search::MOST)));
+            $given = array_map(
+                fn (): array => array_filter(
+                    [
+                        'f' => $pick(Field::cases())->value, 'v' => $pick($texts), 'q' => $pick($texts),
+                        'x' => $pick(['', '0', '1']), 'u' => $pick(['', '0', '1']),
+                    ],
+                    fn (string $value): bool => $value !== '',
+                ),
+                range(1, $random->getInt(1, Search::MOST)),
+            );
             $search = Search::from($this->offer, ['on' => 'contacts', 'c' => $given]);
             parse_str(http_build_query($search->parameters()), $query);
             $again = Search::from($this->offer, $query);
-            self::assertEquals(array_map(fn (StepForm $step): array => $step->given, $search->steps), array_map(fn (StepForm $step): array => $step->given, $again->steps));
+            self::assertEquals(
+                array_map(fn (StepForm $step): array => $step->given, $search->steps),
+                array_map(fn (StepForm $step): array => $step->given, $again->steps),
+            );
             self::assertSame(http_build_query($search->parameters()), http_build_query($again->parameters()));
         }
     }

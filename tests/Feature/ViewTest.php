@@ -42,19 +42,34 @@ final class ViewTest extends TestCase
         $day = $now->startOfDay();
 
         return [
-            'a part' => ['.80', Format::part(.8)], 'a whole' => ['1.00', Format::part(1.0)], 'a part against' => ['−.25', Format::part(-.25)],
-            'points' => ['+11.0', Format::points(11.02)], 'points down' => ['−40.0', Format::points(-40.0)], 'none' => ['0.0', Format::points(-.04)],
-            'a share' => ['49 %', Format::percent(.4886)], 'growth' => ['+12 %', Format::growth(.118)], 'decline' => ['−6 %', Format::growth(-.06)],
+            'a part' => ['.80', Format::part(.8)],
+            'a whole' => ['1.00', Format::part(1.0)],
+            'a part against' => ['−.25', Format::part(-.25)],
+            'points' => ['+11.0', Format::points(11.02)],
+            'points down' => ['−40.0', Format::points(-40.0)],
+            'none' => ['0.0', Format::points(-.04)],
+            'a share' => ['49 %', Format::percent(.4886)],
+            'growth' => ['+12 %', Format::growth(.118)],
+            'decline' => ['−6 %', Format::growth(-.06)],
             'a number' => ['9,014', Format::number(9014)], 'one of them' => ['1 contact', Format::count(1, 'contact')],
-            'several' => ['1,200 contacts', Format::count(1200, 'contact')], 'with a plural of its own' => ['3 agencies', Format::count(3, 'agency', 'agencies')],
-            'a priority' => ['69', Format::priority(68.997)], 'no priority' => ['–', Format::priority(null)], 'tenths' => ['68.9', Format::tenths(68.94)],
-            'heads' => ['1,021 heads', Format::heads(1021)], 'heads as given' => ['ca. 260 heads', Format::heads(260, 'ca. 260')],
+            'several' => ['1,200 contacts', Format::count(1200, 'contact')],
+            'with a plural of its own' => ['3 agencies', Format::count(3, 'agency', 'agencies')],
+            'a priority' => ['69', Format::priority(68.997)],
+            'no priority' => ['–', Format::priority(null)],
+            'tenths' => ['68.9', Format::tenths(68.94)],
+            'heads' => ['1,021 heads', Format::heads(1021)],
+            'heads as given' => ['ca. 260 heads', Format::heads(260, 'ca. 260')],
             'no heads' => ['heads unknown', Format::heads(null)], 'a day' => ['23 November', Format::day($now)],
-            'a weekday' => ['Monday 23 November', Format::weekday($now)], 'a date' => ['23 November 2026', Format::date($now)],
-            'a moment' => ['23 November 2026, 09:00 UTC', Format::moment($now)], 'months' => ['Nov 2026 – now', Format::months($now, null)],
-            'unknown months' => ['? – Nov 2026', Format::months(null, $now)], 'a line' => ['Hobro · glass', Format::line('Hobro', null, '', 'glass')],
-            'cut' => ['Round B, €1…', Format::cut('Round B, €12M, for a line', 11)], 'millions' => ['EUR 1.5 million', Format::money(1.5e6, 'EUR')],
-            'hundredths' => ['44', (string) Format::hundredths(.44)], 'hundredths at most' => ['100', (string) Format::hundredths(1.7)],
+            'a weekday' => ['Monday 23 November', Format::weekday($now)],
+            'a date' => ['23 November 2026', Format::date($now)],
+            'a moment' => ['23 November 2026, 09:00 UTC', Format::moment($now)],
+            'months' => ['Nov 2026 – now', Format::months($now, null)],
+            'unknown months' => ['? – Nov 2026', Format::months(null, $now)],
+            'a line' => ['Hobro · glass', Format::line('Hobro', null, '', 'glass')],
+            'cut' => ['Round B, €1…', Format::cut('Round B, €12M, for a line', 11)],
+            'millions' => ['EUR 1.5 million', Format::money(1.5e6, 'EUR')],
+            'hundredths' => ['44', (string) Format::hundredths(.44)],
+            'hundredths at most' => ['100', (string) Format::hundredths(1.7)],
             'pages' => ['21–40 of 9,014', Format::pages(new LengthAwarePaginator(range(1, 20), 9014, 20, 2))],
             'no hurry' => ['no hurry', Format::hurry(null)],
         ];
@@ -77,19 +92,32 @@ final class ViewTest extends TestCase
         self::assertNull((new Fuse(null))->left);
     }
 
-    /** @return array<string, array{float, float, Stage, string, bool, int, string}> push, freshness, stage → tone, hollow, strokes, end of the shaft */
+    /**
+     * @return array<string, array{float, float, Stage, string, bool, int, string}> push, freshness, stage → tone,
+     *     hollow, strokes, end of the shaft
+     */
     public static function barbs(): array
     {
         return [
-            'a strong fresh one' => [.4, 1.0, Stage::Fresh, '', false, 4, 'H40'], 'a weak one' => [.05, 1.0, Stage::Fresh, '', false, 1, 'H40'],
-            'strong, half gone' => [.2, .5, Stage::Fading, 'fading', false, 4, 'H23'], 'one that rises' => [.18, .6, Stage::Rising, '', true, 3, 'H26.4'],
-            'one against' => [-.15, 1.0, Stage::Fresh, 'against', false, 2, 'H40'], 'nearly spent' => [.012, .1, Stage::Fading, 'fading', false, 2, 'H10.1'],
+            'a strong fresh one' => [.4, 1.0, Stage::Fresh, '', false, 4, 'H40'],
+            'a weak one' => [.05, 1.0, Stage::Fresh, '', false, 1, 'H40'],
+            'strong, half gone' => [.2, .5, Stage::Fading, 'fading', false, 4, 'H23'],
+            'one that rises' => [.18, .6, Stage::Rising, '', true, 3, 'H26.4'],
+            'one against' => [-.15, 1.0, Stage::Fresh, 'against', false, 2, 'H40'],
+            'nearly spent' => [.012, .1, Stage::Fading, 'fading', false, 2, 'H10.1'],
         ];
     }
 
     #[DataProvider('barbs')]
-    public function test_a_barb_is_as_long_as_it_is_fresh_with_a_stroke_for_what_it_pushes(float $push, float $freshness, Stage $stage, string $tone, bool $hollow, int $strokes, string $shaft): void
-    {
+    public function test_a_barb_is_as_long_as_it_is_fresh_with_a_stroke_for_what_it_pushes(
+        float $push,
+        float $freshness,
+        Stage $stage,
+        string $tone,
+        bool $hollow,
+        int $strokes,
+        string $shaft,
+    ): void {
         $signal = new Signal(['title' => 'Round B closed', 'occurred_at' => now()]);
         $barb = new Barb(new SignalLine($signal, Kind::Funding, $freshness, 1.0, 0, $push, null, $stage, 0.0, .5));
         self::assertSame([$tone, $hollow, $strokes], [$barb->tone, $barb->hollow, substr_count($barb->path(), 'l3-7')]);
@@ -100,14 +128,29 @@ final class ViewTest extends TestCase
     public function test_words_go_only_by_ways_that_work_and_may_be_used(): void
     {
         $account = Account::query()->create(['name' => 'Glasverk Tunhede', 'domain' => 'tunhede.example']);
-        $contact = Contact::query()->create(['account_id' => $account->id, 'first_name' => 'Pernille', 'last_name' => 'Rye', 'profile' => 'people.example/pernille']);
+        $contact = Contact::query()->create([
+            'account_id' => $account->id, 'first_name' => 'Pernille', 'last_name' => 'Rye',
+            'profile' => 'people.example/pernille',
+        ]);
         foreach (['dead@tunhede.example' => 'invalid', 'pernille@tunhede.example' => 'valid'] as $address => $state) {
-            Channel::query()->create(['contact_id' => $contact->id, 'type' => 'email', 'value' => $address, 'state' => $state]);
+            Channel::query()
+                ->create(['contact_id' => $contact->id, 'type' => 'email', 'value' => $address, 'state' => $state]);
         }
-        Channel::query()->create(['contact_id' => $contact->id, 'type' => 'direct_phone', 'value' => '+45 96 (00) 12', 'state' => 'unknown']);
-        $ways = fn (): Ways => Ways::toAccount($account, $contact->load('channels'), "Hello Pernille,\nhow & why?", 'Round B, 12M', EntriesInForce::now());
-        self::assertSame('mailto:pernille%40tunhede.example?subject=Round%20B%2C%2012M&body=Hello%20Pernille%2C%0Ahow%20%26%20why%3F', $ways()->mail);
-        self::assertSame(['tel:+45960012', 'https://people.example/pernille', $contact->id], [$ways()->phone, $ways()->profile, $ways()->contact]);
+        Channel::query()->create(
+            ['contact_id' => $contact->id, 'type' => 'direct_phone', 'value' => '+45 96 (00) 12', 'state' => 'unknown'],
+        );
+        $ways = fn (): Ways => Ways::toAccount(
+            $account, $contact->load('channels'), "Hello Pernille,\nhow & why?", 'Round B, 12M', EntriesInForce::now(),
+        );
+        self::assertSame(
+            'mailto:pernille%40tunhede.example?subject=Round%20B%2C%2012M'
+                .'&body=Hello%20Pernille%2C%0Ahow%20%26%20why%3F',
+            $ways()->mail,
+        );
+        self::assertSame(
+            ['tel:+45960012', 'https://people.example/pernille', $contact->id],
+            [$ways()->phone, $ways()->profile, $ways()->contact],
+        );
         $contact->profile = 'javascript:alert(1)';
         self::assertNull($ways()->profile, 'what a file brought is not run');
         $this->actingAs($this->rep)
@@ -123,16 +166,32 @@ final class ViewTest extends TestCase
         $keys = array_map(fn (Screen $one): string => $one->key(), Screen::cases());
         self::assertSame($keys, array_unique($keys), 'no letter twice');
         self::assertNotContains('g', $keys);
-        self::assertSame(['Intake', 'Keep-out', 'My pace'], array_map(fn (Screen $one): string => $one->label(), Screen::menu($rep)));
-        self::assertSame([Screen::Rules, Screen::Team], array_values(array_udiff(Screen::all($lead), Screen::all($rep), fn (Screen $a, Screen $b): int => $a->value <=> $b->value)));
+        self::assertSame(
+            ['Intake', 'Keep-out', 'My pace'],
+            array_map(fn (Screen $one): string => $one->label(), Screen::menu($rep)),
+        );
+        self::assertSame([Screen::Rules, Screen::Team], array_values(
+            array_udiff(
+                Screen::all($lead),
+                Screen::all($rep),
+                fn (Screen $a, Screen $b): int => $a->value <=> $b->value,
+            ),
+        ));
         self::assertSame(['/', '/keep-out'], [Screen::Today->path(), Screen::KeepOut->path()]);
     }
 
     public function test_small_parts_of_tables_and_forms(): void
     {
-        self::assertSame(['Priority', true, false], [Head::from('#Priority')->label, Head::from('#Priority')->isNumber, Head::from('#Priority')->isHidden]);
+        self::assertSame(
+            ['Priority', true, false],
+            [Head::from('#Priority')->label, Head::from('#Priority')->isNumber, Head::from('#Priority')->isHidden],
+        );
         self::assertSame(['Choose', true], [Head::from('-Choose')->label, Head::from('-Choose')->isHidden]);
-        self::assertSame([' ↓', ' ↑', ''], [Head::number('Fit', '/', 'descending')->arrow(), Head::text('Name', '/', 'ascending')->arrow(), Head::text('Why')->arrow()]);
+        self::assertSame([' ↓', ' ↑', ''], [
+            Head::number('Fit', '/', 'descending')->arrow(),
+            Head::text('Name', '/', 'ascending')->arrow(),
+            Head::text('Why')->arrow(),
+        ]);
         self::assertSame(['must' => 'must', 'must_not' => 'must not', 'prefer' => 'prefer'], Choices::of(Mode::class));
         self::assertSame(['1,200', ''], [(new Tab('All', '/', true, 1200))->count, (new Tab('All', '/', true))->count]);
         self::assertSame(['to' => '/x', 'method' => 'delete', 'fields' => []], Undo::by('delete', '/x'));
@@ -142,7 +201,10 @@ final class ViewTest extends TestCase
     {
         self::assertSame('textiles (13)', Suggestions::of(CriterionField::Industries, 'textil')[13] ?? null);
         self::assertArrayHasKey(23, Suggestions::of(CriterionField::Industries, '23'));
-        self::assertSame(['SE' => 'Sweden'], array_intersect_key(Suggestions::of(CriterionField::Country, 'swed'), ['SE' => 0]));
+        self::assertSame(
+            ['SE' => 'Sweden'],
+            array_intersect_key(Suggestions::of(CriterionField::Country, 'swed'), ['SE' => 0]),
+        );
         self::assertSame([], Suggestions::of(CriterionField::Headcount, '4'));
         self::assertSame([], Suggestions::of(CriterionField::Country, ' '));
     }
@@ -150,12 +212,20 @@ final class ViewTest extends TestCase
     public function test_a_draft_rests_on_the_first_fresh_signal_of_each_kind(): void
     {
         $line = fn (int $id, Kind $kind, Stage $stage, float $push): SignalLine => new SignalLine(
-            (new Signal(['title' => "No. $id", 'occurred_at' => now()]))->forceFill(['id' => $id]), $kind, 1.0, 1.0, 0, $push, $push, $stage, 0.0, .5,
+            (new Signal(['title' => "No. $id", 'occurred_at' => now()]))->forceFill(['id' => $id]), $kind, 1.0, 1.0, 0,
+            $push, $push, $stage, 0.0, .5,
         );
         $lines = [
-            $line(1, Kind::Funding, Stage::Fading, .5), $line(2, Kind::Funding, Stage::Fresh, .4), $line(3, Kind::Funding, Stage::Fresh, .3),
-            $line(4, Kind::OwnEngagement, Stage::Fresh, .3), $line(5, Kind::Hiring, Stage::Fresh, .2), $line(6, Kind::News, Stage::Fresh, .1),
+            $line(1, Kind::Funding, Stage::Fading, .5),
+            $line(2, Kind::Funding, Stage::Fresh, .4),
+            $line(3, Kind::Funding, Stage::Fresh, .3),
+            $line(4, Kind::OwnEngagement, Stage::Fresh, .3),
+            $line(5, Kind::Hiring, Stage::Fresh, .2),
+            $line(6, Kind::News, Stage::Fresh, .1),
         ];
-        self::assertSame([2, 5], array_map(fn (SignalLine $one): int => $one->signal->id, Drafts::restsOn(null, $lines)));
+        self::assertSame(
+            [2, 5],
+            array_map(fn (SignalLine $one): int => $one->signal->id, Drafts::restsOn(null, $lines)),
+        );
     }
 }

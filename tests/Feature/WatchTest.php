@@ -24,23 +24,38 @@ final class WatchTest extends TestCase
     {
         return [
             'today still' => [Rhythm::Daily, '2026-11-23 05:00', 7, 'UTC', '2026-11-23 07:00'],
-            'at its very hour it is the next day’s' => [Rhythm::Daily, '2026-11-23 07:00', 7, 'UTC', '2026-11-24 07:00'],
+            'at its very hour it is the next day’s' => [
+                Rhythm::Daily, '2026-11-23 07:00', 7, 'UTC', '2026-11-24 07:00',
+            ],
             'by another clock' => [Rhythm::Daily, '2026-11-23 05:00', 7, 'America/New_York', '2026-11-23 12:00'],
             'where it is tomorrow already' => [Rhythm::Daily, '2026-11-23 20:00', 6, 'Asia/Tokyo', '2026-11-23 21:00'],
-            'the night that is an hour shorter' => [Rhythm::Daily, '2026-03-28 12:00', 6, 'Europe/Stockholm', '2026-03-29 04:00'],
-            'the night that is an hour longer' => [Rhythm::Daily, '2026-10-24 12:00', 6, 'Europe/Stockholm', '2026-10-25 05:00'],
-            'an hour that is left out that night' => [Rhythm::Daily, '2026-03-28 12:00', 2, 'Europe/Stockholm', '2026-03-29 01:00'],
+            'the night that is an hour shorter' => [
+                Rhythm::Daily, '2026-03-28 12:00', 6, 'Europe/Stockholm', '2026-03-29 04:00',
+            ],
+            'the night that is an hour longer' => [
+                Rhythm::Daily, '2026-10-24 12:00', 6, 'Europe/Stockholm', '2026-10-25 05:00',
+            ],
+            'an hour that is left out that night' => [
+                Rhythm::Daily, '2026-03-28 12:00', 2, 'Europe/Stockholm', '2026-03-29 01:00',
+            ],
             'this Monday' => [Rhythm::Weekly, '2026-11-23 04:00', 6, 'Europe/Copenhagen', '2026-11-23 05:00'],
             'next Monday' => [Rhythm::Weekly, '2026-11-25 04:00', 6, 'Europe/Copenhagen', '2026-11-30 05:00'],
-            'Sunday late, Monday there' => [Rhythm::Weekly, '2026-11-22 23:30', 6, 'Europe/Copenhagen', '2026-11-23 05:00'],
+            'Sunday late, Monday there' => [
+                Rhythm::Weekly, '2026-11-22 23:30', 6, 'Europe/Copenhagen', '2026-11-23 05:00',
+            ],
             'the first of the month' => [Rhythm::Monthly, '2026-01-31 12:00', 8, 'UTC', '2026-02-01 08:00'],
             'over the year' => [Rhythm::Monthly, '2026-12-01 09:00', 8, 'UTC', '2027-01-01 08:00'],
         ];
     }
 
     #[DataProvider('times')]
-    public function test_it_runs_at_the_watchers_own_hour(Rhythm $rhythm, string $now, int $hour, string $zone, string $next): void
-    {
+    public function test_it_runs_at_the_watchers_own_hour(
+        Rhythm $rhythm,
+        string $now,
+        int $hour,
+        string $zone,
+        string $next,
+    ): void {
         self::assertSame($next, $rhythm->after(CarbonImmutable::parse($now, 'UTC'), $hour, $zone)->format('Y-m-d H:i'));
     }
 
@@ -50,9 +65,16 @@ final class WatchTest extends TestCase
         $account = $this->tunhede();
         $this->actingAs($this->rep);
         foreach (['Torn', 'Whole'] as $name) {
-            $this->post(route('watches.store'), ['name' => $name, 'on' => 'accounts', 'c' => [['f' => 'headcount', 'lo' => '500']], 'rhythm' => 'daily', 'hour' => '6', 'time_zone' => 'UTC'])->assertSessionHasNoErrors();
+            $this->post(route('watches.store'), [
+                'name' => $name, 'on' => 'accounts', 'c' => [['f' => 'headcount', 'lo' => '500']], 'rhythm' => 'daily',
+                'hour' => '6', 'time_zone' => 'UTC',
+            ])
+                ->assertSessionHasNoErrors();
         }
-        [$torn, $whole] = [Watch::query()->where('name', 'Torn')->sole(), Watch::query()->where('name', 'Whole')->sole()];
+        [$torn, $whole] = [
+            Watch::query()->where('name', 'Torn')->sole(),
+            Watch::query()->where('name', 'Whole')->sole(),
+        ];
         $broken = true;
         Watch::updating(function (Watch $watch) use ($torn, &$broken): void {
             $broken && $watch->is($torn) && $watch->isDirty('ran_at') && throw new RuntimeException('torn');
@@ -63,18 +85,29 @@ final class WatchTest extends TestCase
         RunWatch::runDue();
         $broken = false;
         self::assertSame(['a value changed'], $whole->newcomers()->pluck('why')->all());
-        self::assertSame([0, '2026-11-25 06:00', '2026-11-25 06:00'], [$torn->newcomers()->count(), $torn->refresh()->next_at->format('Y-m-d H:i'), $whole->refresh()->next_at->format('Y-m-d H:i')]);
+        self::assertSame([0, '2026-11-25 06:00', '2026-11-25 06:00'], [
+            $torn->newcomers()->count(),
+            $torn->refresh()->next_at->format('Y-m-d H:i'),
+            $whole->refresh()->next_at->format('Y-m-d H:i'),
+        ]);
 
         $this->at('2026-11-25T06:30:00Z');
         (new Standings)->refresh();
         RunWatch::runDue();
-        self::assertSame([1, 1], [$torn->newcomers()->count(), $whole->newcomers()->count()], 'what was missed is found at the next time, and nothing twice');
+        self::assertSame(
+            [1, 1],
+            [$torn->newcomers()->count(), $whole->newcomers()->count()],
+            'what was missed is found at the next time, and nothing twice',
+        );
     }
 
     public function test_a_watch_that_was_put_away_runs_no_more_until_it_is_back(): void
     {
         $this->tunhede();
-        $this->actingAs($this->rep)->post(route('watches.store'), ['name' => 'W', 'on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'NO']], 'rhythm' => 'daily', 'hour' => '6', 'time_zone' => 'UTC']);
+        $this->actingAs($this->rep)->post(route('watches.store'), [
+            'name' => 'W', 'on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'NO']], 'rhythm' => 'daily',
+            'hour' => '6', 'time_zone' => 'UTC',
+        ]);
         $watch = Watch::query()->sole();
         $this->delete(route('watches.destroy', $watch));
         $this->at('2026-11-24T06:30:00Z');

@@ -32,9 +32,18 @@ final class WorkersTest extends TestCase
     {
         parent::setUp();
         $last = self::ACCOUNTS;
-        DB::unprepared("INSERT INTO accounts (id, name, domain, headcount, stale) SELECT seq, CONCAT('Firm ', seq), CONCAT('firm', seq, '.example'), seq % 900, 0 FROM seq_1_to_$last");
-        DB::unprepared("INSERT INTO places (account_id, headquarters, city, country) SELECT seq, 1, CONCAT('Town ', seq % 90), ELT(1 + seq % 4, 'SE', 'DK', 'DE', 'PL') FROM seq_1_to_$last");
-        DB::unprepared("INSERT INTO contacts (account_id, first_name, last_name, title) SELECT 1 + seq % $last, 'Ida', CONCAT('Sandmo', seq), ELT(1 + seq % 3, 'Planner', 'Plant Manager', NULL) FROM seq_1_to_9000");
+        DB::unprepared(
+            "INSERT INTO accounts (id, name, domain, headcount, stale) SELECT seq, CONCAT('Firm ', seq), "
+                ."CONCAT('firm', seq, '.example'), seq % 900, 0 FROM seq_1_to_$last",
+        );
+        DB::unprepared(
+            "INSERT INTO places (account_id, headquarters, city, country) SELECT seq, 1, CONCAT('Town ', seq % 90), "
+                ."ELT(1 + seq % 4, 'SE', 'DK', 'DE', 'PL') FROM seq_1_to_$last",
+        );
+        DB::unprepared(
+            "INSERT INTO contacts (account_id, first_name, last_name, title) SELECT 1 + seq % $last, 'Ida', "
+                ."CONCAT('Sandmo', seq), ELT(1 + seq % 3, 'Planner', 'Plant Manager', NULL) FROM seq_1_to_9000",
+        );
     }
 
     protected function tearDown(): void
@@ -53,14 +62,21 @@ final class WorkersTest extends TestCase
             $search = Search::from($this->offer, ['on' => $subject->value, 'c' => ['']]);
             self::assertSame($subject === Subject::Accounts ? self::ACCOUNTS : 9000, $search->total());
             foreach ([Field::Country, Field::City] as $field) {
-                $of = DB::table('places')->when($subject === Subject::Contacts, fn ($query) => $query->join('contacts', 'contacts.account_id', '=', 'places.account_id'));
-                $expected = $of->groupBy('places.'.$field->value)->selectRaw("places.{$field->value} AS value, COUNT(*) AS n")->pluck('n', 'value')->all();
+                $of = DB::table('places')->when(
+                    $subject === Subject::Contacts,
+                    fn ($query) => $query->join('contacts', 'contacts.account_id', '=', 'places.account_id'),
+                );
+                $expected = $of->groupBy('places.'.$field->value)
+                    ->selectRaw("places.{$field->value} AS value, COUNT(*) AS n")->pluck('n', 'value')->all();
                 $counts = $search->counts($field, 200);
                 self::assertSame([count($expected), array_sum($expected)], [count($counts), array_sum($counts)]);
                 self::assertSame([], array_diff_assoc($counts, $expected));
             }
         }
-        self::assertSame(DB::table('contacts')->where('title', 'Planner')->count(), Search::from($this->offer, ['on' => 'contacts', 'c' => [['f' => 'title', 'q' => 'planner']]])->total());
+        self::assertSame(
+            DB::table('contacts')->where('title', 'Planner')->count(),
+            Search::from($this->offer, ['on' => 'contacts', 'c' => [['f' => 'title', 'q' => 'planner']]])->total(),
+        );
     }
 
     public function test_of_several_who_want_the_index_one_builds_it(): void
@@ -106,7 +122,10 @@ final class WorkersTest extends TestCase
     {
         Indexes::build($this->offer);
         $generation = $this->generations();
-        $search = fn (): array => [Search::from($this->offer, ['on' => 'accounts', 'c' => [['f' => 'headcount', 'lo' => '5000']]])->total(), Search::from($this->offer, ['on' => 'contacts', 'c' => ['']])->total()];
+        $search = fn (): array => [
+            Search::from($this->offer, ['on' => 'accounts', 'c' => [['f' => 'headcount', 'lo' => '5000']]])->total(),
+            Search::from($this->offer, ['on' => 'contacts', 'c' => ['']])->total(),
+        ];
         self::assertSame([0, 9000], $search());
         $change = function (int $from, int $count): void {
             DB::table('accounts')->whereBetween('id', [$from, $from + $count - 1])->update(['headcount' => 7000]);
@@ -117,7 +136,11 @@ final class WorkersTest extends TestCase
             self::assertSame(array_sum(array_slice([1, 2, 3, 40, 5, 60, 7], 0, $i + 1)), $search()[0]);
         }
         self::assertSame(9000, $search()[1], 'nobody is counted twice');
-        self::assertCount(2, glob($generation[0].'/patch-*') ?: [], 'of 111 and of 7: those that were no larger than what was new were made anew with it');
+        self::assertCount(
+            2,
+            glob($generation[0].'/patch-*') ?: [],
+            'of 111 and of 7: those that were no larger than what was new were made anew with it',
+        );
         DB::table('accounts')->where('id', 1)->update(['headcount' => 1]);
         Indexes::changed([1]);
         self::assertSame(117, $search()[0]);
@@ -126,7 +149,11 @@ final class WorkersTest extends TestCase
         self::assertSame([418, 9000], $search());
         self::assertSame($generation, $this->generations(), 'no search waits');
         Indexes::renew($this->offer);
-        self::assertCount(2, $this->generations(), 'built anew in the background; the one before is kept for those who read it');
+        self::assertCount(
+            2,
+            $this->generations(),
+            'built anew in the background; the one before is kept for those who read it',
+        );
         self::assertSame([418, 9000], $search());
         $change(1, 3001);
         self::assertSame([3001, 9000], $search());
@@ -155,7 +182,9 @@ final class WorkersTest extends TestCase
         });
         (new Standings)->only([1]);
         self::assertTrue($waits, 'who changes the account waits until it is computed');
-        self::assertEqualsWithDelta(.8, $fit(), 1e-6, 'all that is wished, if it is in the industry, of which nothing is known');
+        self::assertEqualsWithDelta(
+            .8, $fit(), 1e-6, 'all that is wished, if it is in the industry, of which nothing is known',
+        );
         $change();
         self::assertSame(1, (new Standings)->refresh());
         self::assertEqualsWithDelta(.8 / 3, $fit(), 1e-6, 'only the words still count');

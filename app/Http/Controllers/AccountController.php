@@ -24,18 +24,23 @@ final class AccountController extends Controller
 
     public function index(Request $request, Offer $offer): View
     {
-        return view('accounts.index', ['page' => AccountsPage::of($offer, $request->query->all(), self::page($request))]);
+        return view('accounts.index', [
+            'page' => AccountsPage::of($offer, $request->query->all(), self::page($request)),
+        ]);
     }
 
     /** What the picture of fit against timing is drawn from. */
     public function picture(Request $request, Offer $offer): JsonResponse
     {
         $ranking = Ranking::from($offer, $request->query->all());
-        $standings = Ranking::among($ranking->query(), self::PICTURE)->with('account:id,name')->limit(self::PICTURE)->get();
+        $standings = Ranking::among($ranking->query(), self::PICTURE)->with('account:id,name')->limit(self::PICTURE)
+            ->get();
 
-        return response()->json(['of' => $ranking->count(), 'accounts' => $standings->map(fn (Standing $standing): array => [
-            'id' => $standing->account_id, 'name' => $standing->account->name, 'fit' => $standing->fit, 'timing' => $standing->timing(), 'access' => $standing->access, 'priority' => $standing->priority,
-        ])]);
+        return response()->json(['of' => $ranking->count(),
+            'accounts' => $standings->map(fn (Standing $standing): array => [
+                'id' => $standing->account_id, 'name' => $standing->account->name, 'fit' => $standing->fit,
+                'timing' => $standing->timing(), 'access' => $standing->access, 'priority' => $standing->priority,
+            ])]);
     }
 
     /** Says that what looks like an agency is none, or takes that back. */
@@ -45,7 +50,17 @@ final class AccountController extends Controller
         $account->update(['no_agency' => $request->boolean('no_agency')]);
         AccountFactsChanged::dispatch([$account->id]);
 
-        return back()->with('said', $account->no_agency ? "{$account->name} is no agency." : "{$account->name} is looked at like any other again.")->with('undo', Undo::by('patch', route('accounts.update', $account), ['no_agency' => $account->no_agency ? 0 : 1]));
+        return back()
+            ->with(
+                'said',
+                $account->no_agency
+                    ? "{$account->name} is no agency."
+                    : "{$account->name} is looked at like any other again.",
+            )
+            ->with(
+                'undo',
+                Undo::by('patch', route('accounts.update', $account), ['no_agency' => $account->no_agency ? 0 : 1]),
+            );
     }
 
     public function show(Request $request, Offer $offer, Account $account): View|RedirectResponse
@@ -54,6 +69,8 @@ final class AccountController extends Controller
             return redirect()->route('accounts.show', $account->merged_into);
         }
 
-        return view('accounts.show', ['page' => AccountPage::of($offer, $account, $request->user(), $request->query->all())]);
+        return view('accounts.show', [
+            'page' => AccountPage::of($offer, $account, $request->user(), $request->query->all()),
+        ]);
     }
 }

@@ -32,7 +32,9 @@ final class ApproachController extends Controller
         if ($why !== null) {
             return back()->withErrors(['kind' => "This approach was not recorded: $why."]);
         }
-        $approach = RecordApproach::record($request->approach(), $reason->offer, $reason->account, $reason->contact, $request->user(), $reason);
+        $approach = RecordApproach::record(
+            $request->approach(), $reason->offer, $reason->account, $reason->contact, $request->user(), $reason,
+        );
 
         return redirect()->route('reasons.show', $reason)->with('said', 'The approach is recorded.')
             ->with('undo', Undo::by('delete', route('approaches.destroy', $approach)));
@@ -47,7 +49,9 @@ final class ApproachController extends Controller
             return back()->withErrors(['kind' => "This approach was not recorded: $why."]);
         }
         $words = $request->string('words')->trim()->toString();
-        $reason = RecordApproach::reasonFor($offer, $account, $contact, $request->user(), $words, $request->string('kind')->toString());
+        $reason = RecordApproach::reasonFor(
+            $offer, $account, $contact, $request->user(), $words, $request->string('kind')->toString(),
+        );
         $approach = RecordApproach::record($request->approach(), $offer, $account, $contact, $request->user(), $reason);
 
         return back()->with('said', 'The approach to '.($contact?->name() ?? $account->name).' is recorded.')
@@ -58,7 +62,13 @@ final class ApproachController extends Controller
     {
         $this->authorize('update', $approach);
         $later = $request->filled('later_on') ? CarbonImmutable::parse($request->string('later_on')->toString()) : null;
-        RecordResult::record($approach, Result::from($request->string('result')->toString()), $request->user(), $later, $request->input('instead'));
+        RecordResult::record(
+            $approach,
+            Result::from($request->string('result')->toString()),
+            $request->user(),
+            $later,
+            $request->input('instead'),
+        );
 
         return back()->with('said', 'The result is recorded.');
     }
@@ -80,7 +90,9 @@ final class ApproachController extends Controller
         }
         $held = $contact === null ? null : TakeContact::colleagues($contact, $request->user());
 
-        return $held === null ? null : "{$held->user->name} has reserved {$contact->name()} until {$held->until->isoFormat('dddd D MMMM')}";
+        return $held === null
+            ? null
+            : "{$held->user->name} has reserved {$contact->name()} until {$held->until->isoFormat('dddd D MMMM')}";
     }
 
     private static function barred(ApproachKind $kind, Account $account, ?Contact $contact): ?string

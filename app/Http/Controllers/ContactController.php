@@ -20,7 +20,9 @@ final class ContactController extends Controller
 {
     public function index(Request $request, Offer $offer): View
     {
-        return view('contacts.index', ['page' => ContactsPage::of($offer, $request->query->all(), self::page($request))]);
+        return view('contacts.index', [
+            'page' => ContactsPage::of($offer, $request->query->all(), self::page($request)),
+        ]);
     }
 
     public function show(Request $request, Offer $offer, Contact $contact): View|RedirectResponse
@@ -35,7 +37,14 @@ final class ContactController extends Controller
     /** Somebody whom no file brought. */
     public function store(ContactRequest $request, Account $account): RedirectResponse
     {
-        $contact = EditContact::add($account, $request->fields(), $request->input('since'), $request->input('email'), $request->input('phone'), $request->user());
+        $contact = EditContact::add(
+            $account,
+            $request->fields(),
+            $request->input('since'),
+            $request->input('email'),
+            $request->input('phone'),
+            $request->user(),
+        );
 
         return redirect()->route('accounts.show', $account)->with('said', $contact->name().' is added.');
     }
@@ -44,7 +53,8 @@ final class ContactController extends Controller
     {
         EditContact::change($contact, $request->fields());
 
-        return redirect()->route('contacts.show', $contact)->with('said', 'Kept. No file will change what you set by hand.');
+        return redirect()->route('contacts.show', $contact)
+            ->with('said', 'Kept. No file will change what you set by hand.');
     }
 
     /** On request of the person; there is no way back. */
@@ -52,11 +62,14 @@ final class ContactController extends Controller
     {
         $this->authorize('erase', $contact);
         if (mb_strtolower($request->string('sure')->trim()->toString()) !== mb_strtolower($contact->name())) {
-            return back()->withErrors(['sure' => 'To erase this person, type the name exactly as it stands above. Nothing was erased.']);
+            return back()->withErrors(
+                ['sure' => 'To erase this person, type the name exactly as it stands above. Nothing was erased.'],
+            );
         }
         $account = $contact->account;
         EraseContact::erase($contact, $request->user());
 
-        return redirect()->route('accounts.show', $account)->with('said', 'The person is erased, and no file will bring them back.');
+        return redirect()->route('accounts.show', $account)
+            ->with('said', 'The person is erased, and no file will bring them back.');
     }
 }

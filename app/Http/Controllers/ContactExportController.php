@@ -33,24 +33,43 @@ final class ContactExportController extends Controller
 
         $columns = ResultColumn::of(Subject::Contacts);
 
-        return $format === 'csv' ? Csv::download('contacts.csv', array_column($columns, 'value'), $this->rows($offer, $list, $columns)) : ContactCard::download('contacts.vcf', (function () use ($offer, $list): Generator {
-            foreach ($this->contacts($offer, $list) as [$contact]) {
-                yield $contact;
-            }
-        })());
+        return $format === 'csv'
+            ? Csv::download('contacts.csv', array_column($columns, 'value'), $this->rows($offer, $list, $columns))
+            : ContactCard::download('contacts.vcf',
+                (function () use ($offer, $list): Generator {
+                    foreach ($this->contacts($offer, $list) as [$contact]) {
+                        yield $contact;
+                    }
+                })());
     }
 
     public function card(Request $request, Contact $contact): Response
     {
         $barred = EntriesInForce::now();
-        abort_if($barred->asked($contact->id) && $request->user()?->role !== Role::Admin, 403, 'They asked not to be contacted; only an admin gives out what is known of them.');
+        abort_if(
+            $barred->asked($contact->id) && $request->user()?->role !== Role::Admin,
+            403,
+            'They asked not to be contacted; only an admin gives out what is known of them.',
+        );
 
-        return response(ContactCard::of($contact->load('account', 'channels'), $barred), 200, ['Content-Type' => 'text/vcard; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="contact-'.$contact->id.'.vcf"']);
+        return response(
+            ContactCard::of($contact->load('account', 'channels'), $barred),
+            200,
+            [
+                'Content-Type' => 'text/vcard; charset=UTF-8',
+                'Content-Disposition' => 'attachment; filename="contact-'.$contact->id.'.vcf"',
+            ],
+        );
     }
 
     public function known(Contact $contact): JsonResponse
     {
-        return response()->json(EraseContact::known($contact), 200, ['Content-Disposition' => 'attachment; filename="known-'.$contact->id.'.json"'], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        return response()->json(
+            EraseContact::known($contact),
+            200,
+            ['Content-Disposition' => 'attachment; filename="known-'.$contact->id.'.json"'],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
     }
 
     /**
@@ -69,9 +88,15 @@ final class ContactExportController extends Controller
     {
         $barred = EntriesInForce::now();
         foreach (LazyCollection::make(fn (): Generator => $list->rows())->chunk(self::CHUNK) as $chunk) {
-            $rows = ResultRows::of($offer, Subject::Contacts, array_values($chunk->map(fn (array $row): int => $row[0])->all()));
+            $rows = ResultRows::of($offer, Subject::Contacts, array_values(
+                $chunk->map(fn (array $row): int => $row[0])->all(),
+            ));
             foreach ($rows->records as $contact) {
-                if ($contact instanceof Contact && $barred->contact($contact->id) === null && $barred->account($contact->account_id, $contact->account->domain) === null) {
+                if (
+                    $contact instanceof Contact
+                    && $barred->contact($contact->id) === null
+                    && $barred->account($contact->account_id, $contact->account->domain) === null
+                ) {
                     yield [$contact, $rows];
                 }
             }

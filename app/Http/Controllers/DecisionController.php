@@ -34,9 +34,12 @@ final class DecisionController extends Controller
         ]);
         AccountFactsChanged::dispatch([$account->id]);
 
-        $what = $decision === 'kept' ? ($owner?->is($request->user()) ? 'yours' : "{$owner?->name}'s") : $until?->isoFormat('dddd D MMMM');
+        $what = $decision === 'kept'
+            ? ($owner?->is($request->user()) ? 'yours' : "{$owner?->name}'s")
+            : $until?->isoFormat('dddd D MMMM');
 
-        return redirect()->to($request->nextPage())->with('said', $account->name.' '.sprintf(self::SAID[$decision], $what))
+        return redirect()->to($request->nextPage())
+            ->with('said', $account->name.' '.sprintf(self::SAID[$decision], $what))
             ->with('undo', Undo::by('delete', route('decision.destroy', $account)));
     }
 

@@ -19,10 +19,19 @@ final class DoubleController extends Controller
         if ($request->input('decision') === 'separate') {
             Doubles::separate($double, $request->user());
         } elseif (! Doubles::merge($double, $request->user())) {
-            return back()->withErrors(['decision' => 'Somebody decided this pair meanwhile, or one of the two is gone. Nothing was changed.']);
+            return back()->withErrors(
+                ['decision' => 'Somebody decided this pair meanwhile, or one of the two is gone. Nothing was changed.'],
+            );
         }
 
-        return back()->with('said', $request->input('decision') === 'same' ? 'The two are one now; both originals are kept.' : 'The two stay separate.')->with('undo', Undo::by('delete', route('doubles.destroy', $double)));
+        return back()
+            ->with(
+                'said',
+                $request->input('decision') === 'same'
+                    ? 'The two are one now; both originals are kept.'
+                    : 'The two stay separate.',
+            )
+            ->with('undo', Undo::by('delete', route('doubles.destroy', $double)));
     }
 
     public function destroy(Double $double): RedirectResponse

@@ -30,21 +30,36 @@ final class FinderController extends Controller
     {
         $search = Search::from($offer, $request->query->all());
         $asked = [
-            'add' => self::text($request, 'add'), 'edit' => self::text($request, 'edit'), 'vary' => self::text($request, 'vary'),
+            'add' => self::text($request, 'add'),
+            'edit' => self::text($request, 'edit'),
+            'vary' => self::text($request, 'vary'),
             'over' => self::text($request, 'over', self::LINES),
         ];
         $columns = ResultColumn::chosen($request, $search->subject);
-        $page = new FinderPage($offer, $request->user(), $search, self::page($request), $asked, $request->boolean('every'), $columns);
+        $page = new FinderPage(
+            $offer, $request->user(), $search, self::page($request), $asked, $request->boolean('every'), $columns,
+        );
 
         return view('finder.index', ['page' => $page]);
     }
 
-    /** A step as it was typed or pasted, which may be far too long for an address; leads to the search with it, which has a short one. */
+    /**
+     * A step as it was typed or pasted, which may be far too long for an address; leads to the search with it, which
+     * has a short one.
+     */
     public function narrow(Request $request, Offer $offer): RedirectResponse
     {
-        $longest = max([0, ...array_map(fn (mixed $text): int => is_string($text) ? strlen($text) : 0, Arr::flatten((array) $request->input('c')))]);
+        $longest = max(
+            [0, ...array_map(
+                fn (mixed $text): int => is_string($text) ? strlen($text) : 0,
+                Arr::flatten((array) $request->input('c')),
+            )],
+        );
         if ($longest > Pasted::LONGEST) {
-            return back()->withErrors(['pasted' => 'What you pasted is longer than '.intdiv(Pasted::LONGEST, 1_000_000).' MB. Nothing was changed; paste it in parts, each kept as a list, and put these together.']);
+            return back()->withErrors([
+                'pasted' => 'What you pasted is longer than '.intdiv(Pasted::LONGEST, 1_000_000)
+                    .' MB. Nothing was changed; paste it in parts, each kept as a list, and put these together.',
+            ]);
         }
 
         Conditions::remember($request->user(), Field::tryFrom($request->string('added')->toString()));
@@ -55,13 +70,33 @@ final class FinderController extends Controller
     public function keep(Request $request, Offer $offer): RedirectResponse
     {
         $request->validate([
-            'name' => ['required', 'string', 'max:100', Rule::unique('lists')->where('offer_id', $offer->id)->whereNull('deleted_at')], 'per_account' => ['nullable', 'integer', 'between:1,50'],
-        ], ['name.required' => 'Give the list a name.', 'name.unique' => 'There is a list of this name.', 'per_account.*' => 'At one account: a number from 1 to 50.']);
+            'name' => [
+                'required', 'string', 'max:100',
+                Rule::unique('lists')->where('offer_id', $offer->id)->whereNull('deleted_at'),
+            ],
+            'per_account' => ['nullable', 'integer', 'between:1,50'],
+        ],
+            [
+                'name.required' => 'Give the list a name.',
+                'name.unique' => 'There is a list of this name.',
+                'per_account.*' => 'At one account: a number from 1 to 50.',
+            ]);
         $search = Search::from($offer, $request->input());
-        $only = array_values(array_map(intval(...), array_filter((array) $request->input('only', []), is_numeric(...))));
-        $list = KeepResults::asList($offer, $search, $request->string('name')->trim()->toString(), $request->user(), $only === [] ? null : $only, $request->filled('per_account') ? $request->integer('per_account') : null);
+        $only = array_values(
+            array_map(intval(...), array_filter((array) $request->input('only', []), is_numeric(...))),
+        );
+        $list = KeepResults::asList(
+            $offer,
+            $search,
+            $request->string('name')->trim()->toString(),
+            $request->user(),
+            $only === [] ? null : $only,
+            $request->filled('per_account') ? $request->integer('per_account') : null,
+        );
 
-        return redirect()->route('lists.show', $list)->with('said', "The list “{$list->name}” is kept, with the search that made it.")->with('undo', Undo::by('delete', route('lists.destroy', $list)));
+        return redirect()->route('lists.show', $list)
+            ->with('said', "The list “{$list->name}” is kept, with the search that made it.")
+            ->with('undo', Undo::by('delete', route('lists.destroy', $list)));
     }
 
     /** Words of those found, told apart from all others; beside the results, and a page of its own. */
@@ -76,7 +111,8 @@ final class FinderController extends Controller
     /** Places that begin as typed, for the field of a place. */
     public function places(Request $request): View
     {
-        $typed = collect((array) $request->query('c'))->pluck('q')->first(fn (mixed $typed): bool => is_string($typed)) ?? '';
+        $typed = collect((array) $request->query('c'))->pluck('q')->first(fn (mixed $typed): bool => is_string($typed))
+            ?? '';
 
         return view('finder.places', ['places' => Gazetteer::suggest($typed)]);
     }

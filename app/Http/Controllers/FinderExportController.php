@@ -29,7 +29,10 @@ final class FinderExportController extends Controller
         $name = "{$search->subject->value}.$format";
         $columns = ResultColumn::chosen($request, $search->subject);
         if ($request->has('columns')) {
-            Cookie::queue(Cookie::forever(ResultColumn::cookie($search->subject), (string) json_encode(array_column($columns, 'value'))));
+            Cookie::queue(Cookie::forever(
+                ResultColumn::cookie($search->subject),
+                (string) json_encode(array_column($columns, 'value')),
+            ));
         }
         $headings = array_column($columns, 'value');
         if ($format === 'csv') {
@@ -69,7 +72,10 @@ final class FinderExportController extends Controller
         }
     }
 
-    /** @return Generator<array{Account|Contact, ResultRows}> those who are kept out are marked; those who asked for it are left out */
+    /**
+     * @return Generator<array{Account|Contact, ResultRows}> those who are kept out are marked; those who asked for it
+     *     are left out
+     */
     private function records(Offer $offer, Search $search): Generator
     {
         foreach (array_chunk($search->ids(), self::CHUNK) as $ids) {

@@ -22,10 +22,16 @@ use Luftig\Core\Buying\Part;
 /** What people set by hand in a buying group: a part, who reports to whom, who does not belong. */
 final class GroupPlaceController extends Controller
 {
-    public function update(GroupPlaceRequest $request, Offer $offer, Account $account, Contact $contact, ChangedAccounts $changed): RedirectResponse|Response
-    {
+    public function update(
+        GroupPlaceRequest $request,
+        Offer $offer,
+        Account $account,
+        Contact $contact,
+        ChangedAccounts $changed,
+    ): RedirectResponse|Response {
         abort_unless($contact->account_id === $account->id, 404);
-        $place = GroupPlace::query()->firstOrNew(['offer_id' => $offer->id, 'contact_id' => $contact->id], ['account_id' => $account->id]);
+        $place = GroupPlace::query()
+            ->firstOrNew(['offer_id' => $offer->id, 'contact_id' => $contact->id], ['account_id' => $account->id]);
         if ($request->filled('part')) {
             $part = $request->string('part')->toString();
             $place->fill(['part' => Part::tryFrom($part), 'removed' => $part === GroupPlaceRequest::OUT]);
@@ -38,9 +44,12 @@ final class GroupPlaceController extends Controller
         AccountFactsChanged::dispatch([$account->id]);
         if ($request->header('HX-Request')) {
             $changed->settle();
-            $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->firstOrFail();
+            $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)
+                ->where('account_id', $account->id)->firstOrFail();
 
-            return response(Blade::renderComponent(new Group($account, BuyingGroup::of($offer, $account, $standing, $request->user(), $contact), $contact)));
+            return response(Blade::renderComponent(
+                new Group($account, BuyingGroup::of($offer, $account, $standing, $request->user(), $contact), $contact),
+            ));
         }
 
         return redirect()->to(route('accounts.show', $account).'#group');

@@ -15,7 +15,10 @@ final class IndustryLabelController extends Controller
 {
     public function update(Request $request, IndustryLabel $label): RedirectResponse
     {
-        $request->validate(['code' => ['required', 'in:'.implode(',', array_keys(Industries::names()))]], ['code.required' => 'Choose an industry.']);
+        $request->validate(
+            ['code' => ['required', 'in:'.implode(',', array_keys(Industries::names()))]],
+            ['code.required' => 'Choose an industry.'],
+        );
         $code = $request->string('code')->toString();
         IndustryLabels::decide($label, $code, $request->user());
 

@@ -60,20 +60,30 @@ final class IntakeController extends Controller
         $kind = $request->kind();
         $intake->update($kind !== $intake->kind
             ? ['kind' => $kind, 'mapping' => Mapping::guess($kind, $intake->format['columns'])]
-            : ['mapping' => $request->mapping(), 'source' => $request->input('source'), 'whose_id' => $request->input('whose')]);
+            : ['mapping' => $request->mapping(), 'source' => $request->input('source'), 'whose_id' => $request->input(
+                'whose',
+            )]);
 
         return redirect()->route('intake.show', $intake);
     }
 
     public function start(MappingRequest $request, Intake $intake): RedirectResponse
     {
-        $intake->update(['mapping' => $request->mapping(), 'source' => $request->input('source'), 'whose_id' => $request->input('whose')]);
+        $intake->update([
+            'mapping' => $request->mapping(),
+            'source' => $request->input('source'),
+            'whose_id' => $request->input('whose'),
+        ]);
         $problem = Mapping::problem($intake->kind, $intake->mapping ?? []);
         if ($problem !== null) {
             return redirect()->route('intake.show', $intake)->withErrors(['mapping' => $problem]);
         }
         // Only one of two clicks at once finds it still a draft.
-        if (Intake::query()->whereKey($intake->id)->where('state', IntakeState::Draft)->update(['state' => IntakeState::Queued]) === 1) {
+        if (
+            Intake::query()->whereKey($intake->id)->where('state', IntakeState::Draft)
+                ->update(['state' => IntakeState::Queued])
+                === 1
+        ) {
             RunIntake::dispatch($intake->id);
         }
 
@@ -83,7 +93,11 @@ final class IntakeController extends Controller
     public function resume(Intake $intake): RedirectResponse
     {
         $this->authorize('update', $intake);
-        if (Intake::query()->whereKey($intake->id)->where('state', IntakeState::Stopped)->update(['state' => IntakeState::Queued]) === 1) {
+        if (
+            Intake::query()->whereKey($intake->id)->where('state', IntakeState::Stopped)
+                ->update(['state' => IntakeState::Queued])
+                === 1
+        ) {
             RunIntake::dispatch($intake->id);
         }
 
@@ -93,7 +107,11 @@ final class IntakeController extends Controller
     public function undo(Intake $intake): RedirectResponse
     {
         $this->authorize('undo', $intake);
-        if (Intake::query()->whereKey($intake->id)->whereIn('state', [IntakeState::Done, IntakeState::Stopped])->update(['state' => IntakeState::Undoing]) === 1) {
+        if (
+            Intake::query()->whereKey($intake->id)->whereIn('state', [IntakeState::Done, IntakeState::Stopped])
+                ->update(['state' => IntakeState::Undoing])
+                === 1
+        ) {
             RunIntake::dispatch($intake->id, true);
         }
 
@@ -108,7 +126,8 @@ final class IntakeController extends Controller
         @unlink($importer::path($intake));
         $intake->delete();
 
-        return redirect()->route('intake.index')->with('said', "{$intake->name} was put aside; nothing of it was brought in.");
+        return redirect()->route('intake.index')
+            ->with('said', "{$intake->name} was put aside; nothing of it was brought in.");
     }
 
     public function rejected(Intake $intake): StreamedResponse
@@ -116,9 +135,15 @@ final class IntakeController extends Controller
         $this->authorize('view', $intake);
         $columns = $intake->format['columns'];
 
-        return Csv::download('rejected-'.$intake->id.'.csv', [...$columns, 'line', 'why it was refused'], $intake->rejections()->lazy(500)->map(
-            fn (IntakeRejection $row): array => [...array_pad(array_slice($row->row, 0, count($columns)), count($columns), ''), (string) $row->line, $row->reason],
-        ));
+        return Csv::download('rejected-'.$intake->id.'.csv',
+            [...$columns, 'line', 'why it was refused'],
+            $intake->rejections()->lazy(500)->map(
+                fn (IntakeRejection $row): array => [
+                    ...array_pad(array_slice($row->row, 0, count($columns)), count($columns), ''),
+                    (string) $row->line,
+                    $row->reason,
+                ],
+            ));
     }
 
     public function template(string $kind): StreamedResponse
@@ -126,6 +151,10 @@ final class IntakeController extends Controller
         $columns = RowReaders::of(IntakeKind::tryFrom($kind) ?? abort(404))::columns();
         unset($columns['extras']);
 
-        return Csv::download("luftig-$kind.csv", array_map(fn (string $field): string => str_replace('_', ' ', $field), array_keys($columns)), [array_column($columns, 'example')]);
+        return Csv::download(
+            "luftig-$kind.csv",
+            array_map(fn (string $field): string => str_replace('_', ' ', $field), array_keys($columns)),
+            [array_column($columns, 'example')],
+        );
     }
 }

@@ -24,9 +24,11 @@ final class KeepOutController extends Controller
     {
         [$entry, $found] = KeepOutEntries::enter($request->entry() + ['user_id' => $request->user()->id]);
         $said = $found === null ? "{$entry->value} is kept out."
-            : Format::count($found, 'account').($found === 1 ? ' is' : ' are')." kept out by “{$entry->value}”; whoever comes in later and matches is, too.";
+            : Format::count($found, 'account').($found === 1 ? ' is' : ' are')
+                ." kept out by “{$entry->value}”; whoever comes in later and matches is, too.";
 
-        return redirect()->to($request->nextPage())->with('said', $said)->with('undo', Undo::by('delete', route('keep-out.destroy', $entry)));
+        return redirect()->to($request->nextPage())->with('said', $said)
+            ->with('undo', Undo::by('delete', route('keep-out.destroy', $entry)));
     }
 
     public function destroy(KeepOut $keepOut): RedirectResponse

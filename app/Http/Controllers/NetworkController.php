@@ -34,15 +34,21 @@ final class NetworkController extends Controller
         $this->authorize('delete', $relation);
         $relation->delete();
 
-        return back()->with('said', "{$relation->person} is withdrawn from the address book of {$relation->user->name}.");
+        return back()
+            ->with('said', "{$relation->person} is withdrawn from the address book of {$relation->user->name}.");
     }
 
     /** A whole book, as far as one may. */
     public function withdrawAll(Request $request): RedirectResponse
     {
-        $request->validate(['user' => ['required', 'integer'], 'source' => ['nullable', 'string', 'max:80'], 'sure' => ['accepted']], ['sure.accepted' => 'Tick that you are sure; what is withdrawn has to be brought again.']);
-        $gone = Relation::query()->seenBy($request->user())->where('user_id', $request->integer('user'))->where('source', $request->input('source'))->delete();
+        $request->validate(
+            ['user' => ['required', 'integer'], 'source' => ['nullable', 'string', 'max:80'], 'sure' => ['accepted']],
+            ['sure.accepted' => 'Tick that you are sure; what is withdrawn has to be brought again.'],
+        );
+        $gone = Relation::query()->seenBy($request->user())->where('user_id', $request->integer('user'))
+            ->where('source', $request->input('source'))->delete();
 
-        return redirect()->route('network.relations')->with('said', Format::count((int) $gone, 'relation').((int) $gone === 1 ? ' is' : ' are').' withdrawn.');
+        return redirect()->route('network.relations')
+            ->with('said', Format::count((int) $gone, 'relation').((int) $gone === 1 ? ' is' : ' are').' withdrawn.');
     }
 }

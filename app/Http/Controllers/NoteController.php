@@ -15,7 +15,11 @@ final class NoteController extends Controller
     public function store(Request $request, Account $account): RedirectResponse
     {
         $request->validate(['text' => ['required', 'string', 'max:5000']], ['text.required' => 'The note is empty.']);
-        Note::query()->create(['account_id' => $account->id, 'user_id' => $request->user()->id, 'text' => $request->string('text')->toString()]);
+        Note::query()->create([
+            'account_id' => $account->id,
+            'user_id' => $request->user()->id,
+            'text' => $request->string('text')->toString(),
+        ]);
 
         return back()->with('said', 'The note is kept.');
     }
@@ -25,6 +29,7 @@ final class NoteController extends Controller
         $this->authorize('delete', $note);
         $note->delete();
 
-        return back()->with('said', 'The note is gone.')->with('undo', Undo::by('post', route('notes.store', $note->account_id), ['text' => $note->text]));
+        return back()->with('said', 'The note is gone.')
+            ->with('undo', Undo::by('post', route('notes.store', $note->account_id), ['text' => $note->text]));
     }
 }

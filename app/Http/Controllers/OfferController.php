@@ -22,7 +22,18 @@ final class OfferController extends Controller
     public function update(Request $request, Offer $offer): RedirectResponse
     {
         $this->authorize('create', Offer::class);
-        $request->validate(['name' => ['required', 'string', 'max:60', Rule::unique('offers')->ignore($offer)], 'about' => ['nullable', 'string', 'max:190'], 'question' => ['nullable', 'string', 'max:190', 'not_regex:/[\[{]/']], ['name.required' => 'Give the offer a name.', 'name.unique' => 'There is an offer of this name.', 'question.not_regex' => 'There is an open slot in brackets left in the question.']);
+        $request->validate(
+            [
+                'name' => ['required', 'string', 'max:60', Rule::unique('offers')->ignore($offer)],
+                'about' => ['nullable', 'string', 'max:190'],
+                'question' => ['nullable', 'string', 'max:190', 'not_regex:/[\[{]/'],
+            ],
+            [
+                'name.required' => 'Give the offer a name.',
+                'name.unique' => 'There is an offer of this name.',
+                'question.not_regex' => 'There is an open slot in brackets left in the question.',
+            ],
+        );
         $offer->update($request->only('name', 'about', 'question'));
 
         return redirect()->route('rules.edit', $offer)->with('said', 'The offer is changed.');
@@ -31,11 +42,18 @@ final class OfferController extends Controller
     public function store(Request $request): RedirectResponse
     {
         $this->authorize('create', Offer::class);
-        $request->validate(['name' => ['required', 'string', 'max:60', 'unique:offers'], 'about' => ['nullable', 'string', 'max:190']], ['name.required' => 'Give the offer a name.', 'name.unique' => 'There is an offer of this name.']);
+        $request->validate(
+            ['name' => ['required', 'string', 'max:60', 'unique:offers'], 'about' => ['nullable', 'string', 'max:190']],
+            ['name.required' => 'Give the offer a name.', 'name.unique' => 'There is an offer of this name.'],
+        );
         $offer = Offer::query()->create($request->only('name', 'about'));
-        $offer->ruleSets()->create(['version' => 1, 'criteria' => [], 'kinds' => [], 'author_id' => $request->user()->id, 'note' => 'begun with the standard catalogue']);
+        $offer->ruleSets()->create([
+            'version' => 1, 'criteria' => [], 'kinds' => [], 'author_id' => $request->user()->id,
+            'note' => 'begun with the standard catalogue',
+        ]);
         $request->session()->put('offer', $offer->id);
 
-        return redirect()->route('rules.edit', $offer)->with('said', 'The offer is there. Say whom it serves, and save.');
+        return redirect()->route('rules.edit', $offer)
+            ->with('said', 'The offer is there. Say whom it serves, and save.');
     }
 }

@@ -17,7 +17,10 @@ final class PaceController extends Controller
 
     public function update(Request $request): RedirectResponse
     {
-        $request->validate(['pace' => ['required', 'integer', 'between:1,100']], ['pace.*' => 'A pace is a number of approaches a day, from 1 to 100.']);
+        $request->validate(
+            ['pace' => ['required', 'integer', 'between:1,100']],
+            ['pace.*' => 'A pace is a number of approaches a day, from 1 to 100.'],
+        );
         $request->user()->update(['pace' => $request->integer('pace')]);
 
         return back()->with('said', 'Your pace is '.$request->integer('pace').' approaches a day.');

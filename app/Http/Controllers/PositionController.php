@@ -32,9 +32,11 @@ final class PositionController extends Controller
     {
         EditContact::removePosition($contact, $position);
 
-        return $this->done($contact, 'The position is removed, and what followed from it.')->with('undo', Undo::by('post', route('positions.store', $contact), [
-            'title' => $position->title, 'company' => $position->elsewhere($contact), 'since' => $position->since?->toDateString(), 'until' => $position->until?->toDateString(),
-        ]));
+        return $this->done($contact, 'The position is removed, and what followed from it.')->with('undo',
+            Undo::by('post', route('positions.store', $contact), [
+                'title' => $position->title, 'company' => $position->elsewhere($contact),
+                'since' => $position->since?->toDateString(), 'until' => $position->until?->toDateString(),
+            ]));
     }
 
     private function done(Contact $contact, string $said): RedirectResponse

@@ -31,37 +31,74 @@ final class ReasonController extends Controller
 {
     public function index(Request $request, Offer $offer): View
     {
-        return view('reasons.index', ['page' => ReasonsPage::of($offer, self::text($request, 'state'), self::text($request, 'q'))]);
+        return view('reasons.index', [
+            'page' => ReasonsPage::of($offer, self::text($request, 'state'), self::text($request, 'q')),
+        ]);
     }
 
     public function create(Request $request, Offer $offer, Account $account): View
     {
         [$standing, $lines] = $this->standing($offer, $account);
         $contacts = $this->contacts($offer, $standing, $request->integer('contact'));
-        $contact = $contacts->firstWhere('id', $request->integer('contact')) ?? $contacts->firstWhere('id', (new ContactChoice($offer, $request->user()))->of(collect([$standing->setRelation('account', $account)]), $contacts->toBase())[$account->id]->taken[0] ?? null) ?? $contacts->first();
+        $contact = $contacts->firstWhere('id', $request->integer('contact')) ?? $contacts->firstWhere(
+            'id',
+            (new ContactChoice($offer, $request->user()))->of(
+                collect([$standing->setRelation('account', $account)]),
+                $contacts->toBase(),
+            )[$account->id]->taken[0] ?? null,
+        ) ?? $contacts->first();
 
         return view('reasons.create', [
-            'page' => new NewReasonPage($offer, $account, $lines, $contacts, $contact, UndatedFacts::of($account), EntriesInForce::now()),
+            'page' => new NewReasonPage(
+                $offer, $account, $lines, $contacts, $contact, UndatedFacts::of($account), EntriesInForce::now(),
+            ),
         ]);
     }
 
     public function store(ReasonRequest $request, Offer $offer, Account $account): RedirectResponse
     {
         [$standing, $lines] = $this->standing($offer, $account);
-        $chosen = array_values(array_filter($lines, fn (SignalLine $line): bool => in_array((string) $line->signal->id, $request->signals(), true) && $line->mayBeSaid() && $line->isFresh()));
+        $chosen = array_values(array_filter(
+            $lines,
+            fn (SignalLine $line): bool => in_array((string) $line->signal->id, $request->signals(), true)
+                    && $line->mayBeSaid()
+                    && $line->isFresh(),
+        ));
         $facts = array_values(array_intersect(UndatedFacts::of($account), $request->facts()));
         if ($chosen === [] && $facts === []) {
-            return back()->withInput()->withErrors(['signals' => 'A reason rests on something: tick at least one signal or fact.']);
+            return back()->withInput()
+                ->withErrors(['signals' => 'A reason rests on something: tick at least one signal or fact.']);
         }
-        if (Reason::query()->where('account_id', $account->id)->inState('ready')->where('words', $request->words())->exists()) {
-            return back()->withInput()->withErrors(['words' => 'These very words stand in another reason for this account already; no two should read the same.']);
+        if (
+            Reason::query()->where('account_id', $account->id)->inState('ready')->where('words', $request->words())
+                ->exists()
+        ) {
+            return back()->withInput()->withErrors([
+                'words' => 'These very words stand in another reason for this account already; no two should read '
+                    .'the same.',
+            ]);
         }
-        $contact = $this->contacts($offer, $standing, $request->integer('contact'))->firstWhere('id', $request->integer('contact'));
+        $contact = $this->contacts($offer, $standing, $request->integer('contact'))
+            ->firstWhere('id', $request->integer('contact'));
         $taken = $contact === null ? null : TakeContact::take($offer, $contact, $request->user());
         if ($taken !== null) {
-            return back()->withInput()->withErrors(['contact' => $taken->user->name.' has reserved '.$contact->name().' until '.$taken->until->isoFormat('dddd D MMMM').'. The reason was not recorded; choose somebody else, or agree with '.$taken->user->name.'.']);
+            return back()->withInput()->withErrors([
+                'contact' => $taken->user->name.' has reserved '.$contact->name().' until '
+                    .$taken->until->isoFormat('dddd D MMMM')
+                    .'. The reason was not recorded; choose somebody else, or agree with '.$taken->user->name.'.',
+            ]);
         }
-        $reason = RecordReason::record($offer, $account, $contact, $request->user(), $standing, $request->words(), $request->channel(), $chosen, $facts);
+        $reason = RecordReason::record(
+            $offer,
+            $account,
+            $contact,
+            $request->user(),
+            $standing,
+            $request->words(),
+            $request->channel(),
+            $chosen,
+            $facts,
+        );
 
         return redirect()->route('reasons.show', $reason)->with('said', 'The reason is recorded, with its evidence.');
     }
@@ -78,14 +115,16 @@ final class ReasonController extends Controller
         $this->authorize('delete', $reason);
         $reason->delete();
 
-        return redirect()->route('reasons.create', $reason->account_id)->withInput(['words' => $reason->words, 'channel' => $reason->channel, 'contact' => $reason->contact_id])
+        return redirect()->route('reasons.create', $reason->account_id)
+            ->withInput(['words' => $reason->words, 'channel' => $reason->channel, 'contact' => $reason->contact_id])
             ->with('said', 'The reason is removed. Its words stand here, should you want it after all.');
     }
 
     /** @return array{Standing, list<SignalLine>} */
     private function standing(Offer $offer, Account $account): array
     {
-        $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->firstOrFail();
+        $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)
+            ->firstOrFail();
         $account->load(['signals' => fn ($query) => $query->with('contact')->ofOffer($offer)]);
         $account->load('industries', 'technologies', 'places');
 
@@ -97,7 +136,8 @@ final class ReasonController extends Controller
     {
         $barred = EntriesInForce::now();
 
-        return ForemostContacts::of($offer, collect([$standing]), [$asked])->where('account_id', $standing->account_id)->with('channels')->get()->filter(fn (Contact $contact): bool => $barred->contact($contact->id) === null)
+        return ForemostContacts::of($offer, collect([$standing]), [$asked])->where('account_id', $standing->account_id)
+            ->with('channels')->get()->filter(fn (Contact $contact): bool => $barred->contact($contact->id) === null)
             ->sortByDesc(fn (Contact $contact): float => Reach::of($contact, $barred)->access)->values();
     }
 }

@@ -18,10 +18,14 @@ final class ReservationController extends Controller
     {
         $taken = TakeContact::take($offer, $contact, $request->user());
         if ($taken !== null) {
-            return back()->withErrors(['taken' => $contact->name().' was reserved by '.$taken->user->name.' just before you, until '.$taken->until->isoFormat('dddd D MMMM').'.']);
+            return back()->withErrors([
+                'taken' => $contact->name().' was reserved by '.$taken->user->name.' just before you, until '
+                    .$taken->until->isoFormat('dddd D MMMM').'.',
+            ]);
         }
 
-        return back()->with('said', $contact->name().' is reserved for you until the end of the next working day.')->with('undo', Undo::by('delete', route('reservations.destroy', $contact)));
+        return back()->with('said', $contact->name().' is reserved for you until the end of the next working day.')
+            ->with('undo', Undo::by('delete', route('reservations.destroy', $contact)));
     }
 
     public function destroy(Request $request, Contact $contact): RedirectResponse

@@ -62,7 +62,10 @@ final class RulesController extends Controller
     {
         $role = $request->buyerRole($request->string('role')->toString());
         try {
-            return view('rules.matches', ['mistake' => $role === null ? 'Give the role a name and a function first.' : null, 'matches' => $role === null ? null : RoleMatches::of(ContactsOperation::role(Input::of($role)))]);
+            return view('rules.matches', [
+                'mistake' => $role === null ? 'Give the role a name and a function first.' : null,
+                'matches' => $role === null ? null : RoleMatches::of(ContactsOperation::role(Input::of($role))),
+            ]);
         } catch (Mistake $mistake) {
             return view('rules.matches', ['mistake' => $mistake->inWords(), 'matches' => null]);
         }
@@ -78,14 +81,22 @@ final class RulesController extends Controller
         }
         $newest = (int) RuleSet::query()->where('offer_id', $offer->id)->max('version');
         if ($request->integer('version') !== $newest) {
-            return back()->withInput()->withErrors(['rules' => 'Somebody saved other rules while you were editing (version '.$newest.'). Yours were not saved and stand here still; compare, and save again.'])->with('newest', $newest);
+            return back()->withInput()
+                ->withErrors(
+                    [
+                        'rules' => 'Somebody saved other rules while you were editing (version '.$newest
+                            .'). Yours were not saved and stand here still; compare, and save again.',
+                    ],
+                )
+                ->with('newest', $newest);
         }
         $rules->save();
         activity()->performedOn($rules)->log('rules of '.$offer->name.' saved as version '.$rules->version);
         $job = RefreshStandings::ofEverything($offer);
         Account::query()->count() <= self::AT_ONCE ? $job->handle($standings) : dispatch($job);
 
-        return redirect()->route('rules.edit', $offer)->with('said', "Saved as version {$rules->version}; the ranking follows it now.");
+        return redirect()->route('rules.edit', $offer)
+            ->with('said', "Saved as version {$rules->version}; the ranking follows it now.");
     }
 
     /** The controls for the values of a criterion on another field. */
@@ -103,7 +114,9 @@ final class RulesController extends Controller
         $this->authorize('viewAny', RuleSet::class);
         $field = CriterionField::tryFrom(self::text($request, 'field'));
 
-        return view('rules.suggestions', ['values' => $field === null ? [] : Suggestions::of($field, self::first($request, 'field'))]);
+        return view('rules.suggestions', [
+            'values' => $field === null ? [] : Suggestions::of($field, self::first($request, 'field')),
+        ]);
     }
 
     /** What a field sends whose name is one of many, beside a parameter of the address. */

@@ -15,7 +15,11 @@ final class SignInController extends Controller
 {
     public function create(): View
     {
-        return view('sign-in', ['people' => config('luftig.demo') ? User::query()->where('signs_in', true)->orderBy('id')->get() : collect()]);
+        return view('sign-in', [
+            'people' => config('luftig.demo')
+                ? User::query()->where('signs_in', true)->orderBy('id')->get()
+                : collect(),
+        ]);
     }
 
     public function store(SignInRequest $request): RedirectResponse

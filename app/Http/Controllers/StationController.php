@@ -15,7 +15,15 @@ final class StationController extends Controller
     {
         $station = Station::query()->create($request->station());
 
-        return redirect()->route('network')->with('said', "{$station->name} is kept for {$station->user->name}; whoever was there at that time is known.".($station->kind === 'position' && $station->account_id === null ? ' It is no account; contacts are found by its exact name.' : ''))->with('undo', Undo::by('delete', route('stations.destroy', $station)));
+        return redirect()->route('network')
+            ->with(
+                'said',
+                "{$station->name} is kept for {$station->user->name}; whoever was there at that time is known.".(
+                    $station->kind === 'position'
+                    && $station->account_id === null ? ' It is no account; contacts are found by its exact name.' : ''
+                ),
+            )
+            ->with('undo', Undo::by('delete', route('stations.destroy', $station)));
     }
 
     public function destroy(Station $station): RedirectResponse
@@ -23,6 +31,18 @@ final class StationController extends Controller
         $this->authorize('delete', $station);
         $station->delete();
 
-        return redirect()->route('network')->with('said', "{$station->name} is removed.")->with('undo', Undo::by('post', route('stations.store'), array_filter(['user' => $station->user_id, 'kind' => $station->kind, 'name' => $station->account->domain ?? $station->name, 'title' => $station->title, 'since' => $station->since?->toDateString(), 'until' => $station->until?->toDateString()])));
+        return redirect()->route('network')->with('said', "{$station->name} is removed.")->with(
+            'undo',
+            Undo::by('post', route('stations.store'), array_filter(
+                [
+                    'user' => $station->user_id,
+                    'kind' => $station->kind,
+                    'name' => $station->account->domain ?? $station->name,
+                    'title' => $station->title,
+                    'since' => $station->since?->toDateString(),
+                    'until' => $station->until?->toDateString(),
+                ],
+            )),
+        );
     }
 }

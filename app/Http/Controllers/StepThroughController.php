@@ -28,24 +28,42 @@ final class StepThroughController extends Controller
         $list->member($request->integer('record'))->update(['keep' => $keep === 'undecided' ? null : (int) $keep]);
         $back = redirect()->route('lists.steps', $list);
 
-        return $keep === 'undecided' ? $back : $back->with('said', $keep === '1' ? 'Kept.' : 'Dropped.')->with('undo', Undo::by('post', route('lists.steps.decide', $list), ['record' => $request->integer('record'), 'keep' => 'undecided']));
+        return $keep === 'undecided' ? $back : $back->with('said', $keep === '1' ? 'Kept.' : 'Dropped.')->with(
+            'undo',
+            Undo::by('post', route('lists.steps.decide', $list), [
+                'record' => $request->integer('record'),
+                'keep' => 'undecided',
+            ]),
+        );
     }
 
     /** One of them onto another list, without deciding. */
     public function add(Request $request, KeptList $list): RedirectResponse
     {
-        $request->validate(['record' => ['required', 'integer'], 'to' => ['required', 'integer', 'exists:lists,id']], ['to.*' => 'Choose the list.']);
-        $to = KeptList::query()->where('offer_id', $list->offer_id)->where('subject', $list->subject)->findOrFail($request->integer('to'));
+        $request->validate(
+            ['record' => ['required', 'integer'], 'to' => ['required', 'integer', 'exists:lists,id']],
+            ['to.*' => 'Choose the list.'],
+        );
+        $to = KeptList::query()->where('offer_id', $list->offer_id)->where('subject', $list->subject)
+            ->findOrFail($request->integer('to'));
         $isNew = $to->addMember($request->integer('record'));
 
-        return redirect()->route('lists.steps', $list)->with('said', $isNew ? "Added to “{$to->name}”." : "It is on “{$to->name}” already.");
+        return redirect()->route('lists.steps', $list)
+            ->with('said', $isNew ? "Added to “{$to->name}”." : "It is on “{$to->name}” already.");
     }
 
     /** Those kept, as a list of their own. */
     public function store(Request $request, KeptList $list): RedirectResponse
     {
-        $kept = KeepResults::part($list, 'kept', array_values($list->members()->where('keep', true)->pluck('record_id')->all()), $request->user());
+        $kept = KeepResults::part(
+            $list,
+            'kept',
+            array_values($list->members()->where('keep', true)->pluck('record_id')->all()),
+            $request->user(),
+        );
 
-        return redirect()->route('lists.show', $kept)->with('said', "“{$kept->name}” has those that were kept; the list they come from stays.")->with('undo', Undo::by('delete', route('lists.destroy', $kept)));
+        return redirect()->route('lists.show', $kept)
+            ->with('said', "“{$kept->name}” has those that were kept; the list they come from stays.")
+            ->with('undo', Undo::by('delete', route('lists.destroy', $kept)));
     }
 }

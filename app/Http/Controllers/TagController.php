@@ -20,26 +20,51 @@ final class TagController extends Controller
 {
     public function store(Request $request, Offer $offer): RedirectResponse
     {
-        $request->validate(['tag' => ['required', 'string', 'max:60', 'not_regex:/[,;]/'], 'subject' => ['required', Rule::in(['accounts', 'contacts'])], 'only' => ['array'], 'only.*' => ['integer'], 'list' => ['nullable', 'integer', 'exists:lists,id']], ['tag.required' => 'Give the tag a name.', 'tag.not_regex' => 'A tag is one word or a few, without commas.']);
+        $request->validate(
+            [
+                'tag' => ['required', 'string', 'max:60', 'not_regex:/[,;]/'],
+                'subject' => ['required', Rule::in(['accounts', 'contacts'])],
+                'only' => ['array'],
+                'only.*' => ['integer'],
+                'list' => ['nullable', 'integer', 'exists:lists,id'],
+            ],
+            [
+                'tag.required' => 'Give the tag a name.',
+                'tag.not_regex' => 'A tag is one word or a few, without commas.',
+            ],
+        );
         $subject = $request->string('subject')->toString();
         $only = array_values(array_map(intval(...), (array) $request->input('only', [])));
         $ids = match (true) {
             $only !== [] => $only,
-            $request->filled('list') => array_values(KeptList::query()->where('subject', $subject)->findOrFail($request->integer('list'))->members()->pluck('record_id')->all()),
+            $request->filled('list') => array_values(
+                KeptList::query()->where('subject', $subject)->findOrFail($request->integer('list'))->members()
+                    ->pluck('record_id')->all(),
+            ),
             default => Search::from($offer, $request->input() + ['on' => $subject])->ids(),
         };
         $tag = Tag::query()->firstOrCreate(['name' => $request->string('tag')->trim()->toString()]);
         $new = RecordTags::put($tag, $subject, $ids, $request->user());
 
-        return back()->with('said', Format::count($new, rtrim($subject, 's'))." got the tag “{$tag->name}”".($new < count($ids) ? '; the others had it' : '').'.');
+        return back()->with(
+            'said',
+            Format::count($new, rtrim($subject, 's'))." got the tag “{$tag->name}”"
+                .($new < count($ids) ? '; the others had it' : '').'.',
+        );
     }
 
     /** From one record; a tag that nothing has any longer is gone. */
     public function destroy(Request $request, Tag $tag): RedirectResponse
     {
-        $request->validate(['subject' => ['required', Rule::in(['accounts', 'contacts'])], 'record' => ['required', 'integer']]);
+        $request->validate(
+            ['subject' => ['required', Rule::in(['accounts', 'contacts'])], 'record' => ['required', 'integer']],
+        );
         RecordTags::take($tag, $request->string('subject')->toString(), $request->integer('record'));
 
-        return back()->with('said', "The tag “{$tag->name}” is taken off.")->with('undo', Undo::by('post', route('tags.store'), ['tag' => $tag->name, 'subject' => $request->input('subject'), 'only[]' => $request->integer('record')]));
+        return back()->with('said', "The tag “{$tag->name}” is taken off.")->with('undo', Undo::by(
+            'post',
+            route('tags.store'),
+            ['tag' => $tag->name, 'subject' => $request->input('subject'), 'only[]' => $request->integer('record')],
+        ));
     }
 }

@@ -16,7 +16,10 @@ final class TeamController extends Controller
     {
         $this->authorize('viewAny', User::class);
 
-        return view('team', ['people' => User::query()->orderByDesc('signs_in')->orderBy('name')->get(), 'roles' => Role::cases()]);
+        return view(
+            'team',
+            ['people' => User::query()->orderByDesc('signs_in')->orderBy('name')->get(), 'roles' => Role::cases()],
+        );
     }
 
     public function store(UserRequest $request): RedirectResponse

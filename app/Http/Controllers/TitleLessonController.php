@@ -23,17 +23,28 @@ final class TitleLessonController extends Controller
     {
         $this->authorize('create', RuleSet::class);
         $request->validate([
-            'title' => ['required', 'string', 'max:190'], 'seniority' => ['required', Rule::enum(Seniority::class)], 'status' => ['nullable', Rule::enum(Status::class)],
+            'title' => ['required', 'string', 'max:190'],
+            'seniority' => ['required', Rule::enum(Seniority::class)],
+            'status' => ['nullable', Rule::enum(Status::class)],
             'functions' => ['array'], 'functions.*' => [Rule::enum(BusinessFunction::class)],
         ], ['seniority.required' => 'Choose how high it stands.']);
-        $functions = array_map(fn (string $name): BusinessFunction => BusinessFunction::from($name), (array) $request->input('functions', []));
-        $says = new Title($request->enum('status', Status::class) ?? Status::Current, Seniority::from($request->string('seniority')->toString()), BusinessFunction::set($functions));
+        $functions = array_map(
+            fn (string $name): BusinessFunction => BusinessFunction::from($name),
+            (array) $request->input('functions', []),
+        );
+        $says = new Title(
+            $request->enum('status', Status::class) ?? Status::Current,
+            Seniority::from($request->string('seniority')->toString()),
+            BusinessFunction::set($functions),
+        );
         if ($says->isUnknown()) {
-            return back()->withErrors(['seniority' => 'Choose a seniority or a function; as it stands this teaches nothing.']);
+            return back()
+                ->withErrors(['seniority' => 'Choose a seniority or a function; as it stands this teaches nothing.']);
         }
         $lesson = Titles::teach($request->string('title')->toString(), $says, $request->user());
 
-        return back()->with('said', "“{$lesson->title}” is read as {$says->inWords()} from now on.")->with('undo', Undo::by('delete', route('titles.destroy', $lesson)));
+        return back()->with('said', "“{$lesson->title}” is read as {$says->inWords()} from now on.")
+            ->with('undo', Undo::by('delete', route('titles.destroy', $lesson)));
     }
 
     public function destroy(TitleLesson $lesson): RedirectResponse

@@ -15,6 +15,8 @@ final class TodayController extends Controller
     {
         $page = TodayPage::of($offer, $request->user(), $request->integer('focus'));
 
-        return $request->header('HX-Target') === 'focus' ? view('today.focus', ['page' => $page]) : view('today.index', ['page' => $page]);
+        return $request->header('HX-Target') === 'focus'
+            ? view('today.focus', ['page' => $page])
+            : view('today.index', ['page' => $page]);
     }
 }

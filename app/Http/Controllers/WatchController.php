@@ -21,10 +21,33 @@ final class WatchController extends Controller
 {
     public function store(Request $request, Offer $offer): RedirectResponse
     {
-        $request->validate(['name' => ['required', 'string', 'max:100'], 'rhythm' => ['required', Rule::enum(Rhythm::class)], 'hour' => ['required', 'integer', 'between:0,23'], 'time_zone' => ['required', 'timezone']], ['name.required' => 'Give the watch a name.', 'time_zone.timezone' => 'That time zone is not known.', 'hour.between' => 'An hour is a number from 0 to 23.']);
-        $watch = RunWatch::begin($offer, Search::from($offer, $request->input()), $request->string('name')->trim()->toString(), $request->user(), Rhythm::from($request->string('rhythm')->toString()), $request->integer('hour'), $request->string('time_zone')->toString(), $request->boolean('mailed'));
+        $request->validate(
+            [
+                'name' => ['required', 'string', 'max:100'],
+                'rhythm' => ['required', Rule::enum(Rhythm::class)],
+                'hour' => ['required', 'integer', 'between:0,23'],
+                'time_zone' => ['required', 'timezone'],
+            ],
+            [
+                'name.required' => 'Give the watch a name.',
+                'time_zone.timezone' => 'That time zone is not known.',
+                'hour.between' => 'An hour is a number from 0 to 23.',
+            ],
+        );
+        $watch = RunWatch::begin(
+            $offer,
+            Search::from($offer, $request->input()),
+            $request->string('name')->trim()->toString(),
+            $request->user(),
+            Rhythm::from($request->string('rhythm')->toString()),
+            $request->integer('hour'),
+            $request->string('time_zone')->toString(),
+            $request->boolean('mailed'),
+        );
 
-        return redirect()->route('watches.show', $watch)->with('said', "“{$watch->name}” is watched; only who is new from now on is shown.")->with('undo', Undo::by('delete', route('watches.destroy', $watch)));
+        return redirect()->route('watches.show', $watch)
+            ->with('said', "“{$watch->name}” is watched; only who is new from now on is shown.")
+            ->with('undo', Undo::by('delete', route('watches.destroy', $watch)));
     }
 
     public function show(Watch $watch): View
@@ -43,7 +66,8 @@ final class WatchController extends Controller
     {
         $watch->delete();
 
-        return redirect()->route('lists.index')->with('said', "“{$watch->name}” is watched no longer.")->with('undo', Undo::by('post', route('watches.restore', $watch->id)));
+        return redirect()->route('lists.index')->with('said', "“{$watch->name}” is watched no longer.")
+            ->with('undo', Undo::by('post', route('watches.restore', $watch->id)));
     }
 
     public function restore(int $watch): RedirectResponse

@@ -6,7 +6,10 @@ namespace App\Http\Middleware;
 
 use Illuminate\Http\Middleware\TrustHosts;
 
-/** Answers under its own name and on this machine only: a page of another name that leads here is refused, everywhere and always. */
+/**
+ * Answers under its own name and on this machine only: a page of another name that leads here is refused, everywhere
+ * and always.
+ */
 final class KnownHosts extends TrustHosts
 {
     /** @return list<string> patterns */

@@ -50,7 +50,9 @@ final class OnceOnly
             return $response;
         } finally {
             $submission = Submission::query()->whereKey($key);
-            $answer === null ? $submission->delete() : $submission->update(['answer' => json_encode($answer, JSON_THROW_ON_ERROR)]);
+            $answer === null
+                ? $submission->delete()
+                : $submission->update(['answer' => json_encode($answer, JSON_THROW_ON_ERROR)]);
         }
     }
 
@@ -71,6 +73,7 @@ final class OnceOnly
             Sleep::for(self::PAUSE)->milliseconds();
         }
 
-        return redirect()->back()->with('warning', 'This was sent twice. Look whether it is there before you send it again.');
+        return redirect()->back()
+            ->with('warning', 'This was sent twice. Look whether it is there before you send it again.');
     }
 }

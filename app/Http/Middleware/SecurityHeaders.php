@@ -11,7 +11,8 @@ use Symfony\Component\HttpFoundation\Response;
 /** No inline script, no other site; and no copy of pages with people in them is left behind on a shared machine. */
 final class SecurityHeaders
 {
-    private const POLICY = "default-src 'self'; style-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
+    private const POLICY = "default-src 'self'; style-src 'self'; img-src 'self' data:; object-src 'none'; base-uri "
+        ."'self'; form-action 'self'; frame-ancestors 'none'";
 
     public function handle(Request $request, Closure $next): Response
     {

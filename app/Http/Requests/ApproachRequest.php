@@ -39,6 +39,10 @@ final class ApproachRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['kind.required' => 'Say how you approached them.', 'next_step.required_with' => 'Say what the next step is.', 'next_step_on.after_or_equal' => 'The next step lies ahead of us.'];
+        return [
+            'kind.required' => 'Say how you approached them.',
+            'next_step.required_with' => 'Say what the next step is.',
+            'next_step_on.after_or_equal' => 'The next step lies ahead of us.',
+        ];
     }
 }

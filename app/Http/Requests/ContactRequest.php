@@ -17,17 +17,36 @@ final class ContactRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'first_name' => ['required_without:last_name', 'nullable', 'string', 'max:100'], 'last_name' => ['nullable', 'string', 'max:100'], 'title' => ['nullable', 'string', 'max:190'],
-            'about' => ['nullable', 'string', 'max:5000'], 'interests' => ['nullable', 'string', 'max:500'], 'city' => ['nullable', 'string', 'max:100'], 'profile' => ['nullable', 'string', 'max:190'],
-            'country' => ['bail', 'nullable', 'string', 'max:60', fn (string $field, mixed $value, Closure $fail) => Countries::code((string) $value) === null ? $fail("The country “{$value}” is not known.") : null],
-            'since' => ['nullable', 'date', 'before_or_equal:today'], 'email' => ['nullable', 'email', 'max:190'], 'phone' => ['nullable', 'string', 'max:60', 'regex:/\d.*\d.*\d/'],
+            'first_name' => ['required_without:last_name', 'nullable', 'string', 'max:100'],
+            'last_name' => ['nullable', 'string', 'max:100'],
+            'title' => ['nullable', 'string', 'max:190'],
+            'about' => ['nullable', 'string', 'max:5000'], 'interests' => ['nullable', 'string', 'max:500'],
+            'city' => ['nullable', 'string', 'max:100'], 'profile' => ['nullable', 'string', 'max:190'],
+            'country' => [
+                'bail',
+                'nullable',
+                'string',
+                'max:60',
+                fn (string $field, mixed $value, Closure $fail) => Countries::code((string) $value) === null
+                    ? $fail("The country “{$value}” is not known.")
+                    : null,
+            ],
+            'since' => ['nullable', 'date', 'before_or_equal:today'],
+            'email' => ['nullable', 'email', 'max:190'],
+            'phone' => ['nullable', 'string', 'max:60', 'regex:/\d.*\d.*\d/'],
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['first_name.required_without' => 'Give a name.', 'email.email' => 'That is not an e-mail address.', 'phone.regex' => 'That is not a phone number.', 'since.before_or_equal' => 'Nobody is in a position since a day to come.', 'since.date' => 'Give a day, as in 2026-11-03.'];
+        return [
+            'first_name.required_without' => 'Give a name.',
+            'email.email' => 'That is not an e-mail address.',
+            'phone.regex' => 'That is not a phone number.',
+            'since.before_or_equal' => 'Nobody is in a position since a day to come.',
+            'since.date' => 'Give a day, as in 2026-11-03.',
+        ];
     }
 
     /** @return array<string, string|null> */
@@ -37,7 +56,9 @@ final class ContactRequest extends FormRequest
         foreach (self::FIELDS as $field) {
             if ($this->has($field)) {
                 $text = trim($this->string($field)->toString());
-                $fields[$field] = $text === '' ? (str_ends_with($field, '_name') ? '' : null) : ($field === 'country' ? Countries::code($text) : $text);
+                $fields[$field] = $text === ''
+                    ? (str_ends_with($field, '_name') ? '' : null)
+                    : ($field === 'country' ? Countries::code($text) : $text);
             }
         }
 

@@ -45,7 +45,9 @@ final class GroupPlaceRequest extends FormRequest
         $named = $this->named();
         match (true) {
             $named->isEmpty() => $fail("Nobody at this account is called “{$name}”."),
-            $named->count() > 1 => $fail("Several people at this account are called “{$name}”, so who is meant is not clear."),
+            $named->count() > 1 => $fail(
+                "Several people at this account are called “{$name}”, so who is meant is not clear.",
+            ),
             $named->sole()->getKey() === $this->contact()?->getKey() => $fail('Nobody reports to themselves.'),
             default => null,
         };
@@ -65,7 +67,9 @@ final class GroupPlaceRequest extends FormRequest
         $name = mb_strtolower($this->string('reports_to')->trim()->toString());
 
         return $account instanceof Account
-            ? $account->contacts()->get()->filter(fn (Contact $one): bool => mb_strtolower($one->name()) === $name)->values()
+            ? $account->contacts()->get()->filter(
+                fn (Contact $one): bool => mb_strtolower($one->name()) === $name,
+            )->values()
             : collect();
     }
 }

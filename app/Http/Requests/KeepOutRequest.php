@@ -32,7 +32,11 @@ final class KeepOutRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['reason.required' => 'Say why, so that others understand it.', 'value.required_without_all' => 'Give a domain or an address, or a query.', 'until.after' => 'The end lies ahead of us; leave it empty for good.'];
+        return [
+            'reason.required' => 'Say why, so that others understand it.',
+            'value.required_without_all' => 'Give a domain or an address, or a query.',
+            'until.after' => 'The end lies ahead of us; leave it empty for good.',
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -42,7 +46,11 @@ final class KeepOutRequest extends FormRequest
         if ($this->filled('contact')) {
             $contact = Contact::query()->findOrFail($this->integer('contact'));
 
-            return ['type' => KeepOutType::Contact, 'value' => $contact->name(), 'contact_id' => $contact->id, 'account_id' => $contact->account_id] + $rest;
+            return [
+                'type' => KeepOutType::Contact, 'value' => $contact->name(), 'contact_id' => $contact->id,
+                'account_id' => $contact->account_id,
+            ]
+                + $rest;
         }
         if ($this->filled('account')) {
             $account = Account::query()->findOrFail($this->integer('account'));
@@ -65,7 +73,11 @@ final class KeepOutRequest extends FormRequest
         }
         $domain = Domain::from($value);
         if ($domain === null || $domain->freeMail) {
-            throw ValidationException::withMessages(['value' => $domain === null ? "“{$value}” is neither a domain nor an e-mail address." : "{$domain->name} is a domain where anybody can have an address; give the whole address."]);
+            throw ValidationException::withMessages([
+                'value' => $domain === null
+                    ? "“{$value}” is neither a domain nor an e-mail address."
+                    : "{$domain->name} is a domain where anybody can have an address; give the whole address.",
+            ]);
         }
 
         return ['type' => KeepOutType::Domain, 'value' => $domain->name] + $rest;

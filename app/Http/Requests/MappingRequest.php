@@ -21,7 +21,13 @@ final class MappingRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['kind' => ['required', Rule::enum(IntakeKind::class)], 'columns' => ['array'], 'columns.*' => ['nullable', 'string'], 'source' => ['nullable', 'string', 'max:80'], 'whose' => ['nullable', 'integer', Rule::in(array_keys($this->user()?->speaksFor() ?? []))]];
+        return [
+            'kind' => ['required', Rule::enum(IntakeKind::class)],
+            'columns' => ['array'],
+            'columns.*' => ['nullable', 'string'],
+            'source' => ['nullable', 'string', 'max:80'],
+            'whose' => ['nullable', 'integer', Rule::in(array_keys($this->user()?->speaksFor() ?? []))],
+        ];
     }
 
     public function kind(): IntakeKind
@@ -35,7 +41,11 @@ final class MappingRequest extends FormRequest
         $fields = RowReaders::of($this->intake()->kind)::columns();
         $mapping = [];
         foreach ((array) $this->input('columns', []) as $position => $field) {
-            if (is_string($field) && isset($fields[$field]) && isset($this->intake()->format['columns'][(int) $position])) {
+            if (
+                is_string($field)
+                && isset($fields[$field])
+                && isset($this->intake()->format['columns'][(int) $position])
+            ) {
                 $mapping[(int) $position] = $field;
             }
         }

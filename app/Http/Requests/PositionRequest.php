@@ -17,14 +17,20 @@ final class PositionRequest extends FormRequest
     {
         return [
             'title' => ['required', 'string', 'max:190'], 'company' => ['nullable', 'string', 'max:190'],
-            'since' => ['nullable', 'date', 'before_or_equal:today'], 'until' => ['nullable', 'date', 'after_or_equal:since', 'before_or_equal:today'],
+            'since' => ['nullable', 'date', 'before_or_equal:today'],
+            'until' => ['nullable', 'date', 'after_or_equal:since', 'before_or_equal:today'],
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['title.required' => 'Give the title of the position.', 'until.after_or_equal' => 'The position ends before it begins.', 'since.before_or_equal' => 'Nobody is in a position since a day to come.', 'until.before_or_equal' => 'A position that ends in the future is not over; leave the end empty.'];
+        return [
+            'title.required' => 'Give the title of the position.',
+            'until.after_or_equal' => 'The position ends before it begins.',
+            'since.before_or_equal' => 'Nobody is in a position since a day to come.',
+            'until.before_or_equal' => 'A position that ends in the future is not over; leave the end empty.',
+        ];
     }
 
     /**
@@ -37,11 +43,16 @@ final class PositionRequest extends FormRequest
     {
         $company = trim($this->string('company')->toString());
         $domain = $company === '' || str_contains($company, ' ') ? null : Domain::from($company)?->name;
-        $account = $company === '' ? $own : Account::query()->where('domain', $domain)->whereNotNull('domain')->value('id');
+        $account = $company === ''
+            ? $own
+            : Account::query()->where('domain', $domain)->whereNotNull('domain')->value('id');
 
         return [
-            'title' => trim($this->string('title')->toString()), 'account_id' => $account, 'company' => $account !== null ? null : $company,
-            'company_key' => $account !== null ? null : CompanyName::of($company)->key(), 'since' => $this->input('since'), 'until' => $this->input('until'), 'by_hand' => true,
+            'title' => trim($this->string('title')->toString()),
+            'account_id' => $account,
+            'company' => $account !== null ? null : $company,
+            'company_key' => $account !== null ? null : CompanyName::of($company)->key(),
+            'since' => $this->input('since'), 'until' => $this->input('until'), 'by_hand' => true,
         ];
     }
 }

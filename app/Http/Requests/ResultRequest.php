@@ -23,6 +23,10 @@ final class ResultRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['result.required' => 'Choose what came of it.', 'later_on.required_if' => 'Say on which day to come back.', 'later_on.after' => 'Later is a day after today.'];
+        return [
+            'result.required' => 'Choose what came of it.',
+            'later_on.required_if' => 'Say on which day to come back.',
+            'later_on.after' => 'Later is a day after today.',
+        ];
     }
 }

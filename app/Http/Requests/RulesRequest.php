@@ -29,10 +29,18 @@ final class RulesRequest extends FormRequest
             'version' => ['required', 'integer'], 'note' => ['nullable', 'string', 'max:190'],
             'criteria' => ['array', 'max:60'], 'criteria.*.name' => ['nullable', 'string', 'max:100'],
             'criteria.*.*' => ['nullable', 'max:2000'],
-            'buyer_roles' => ['array', 'max:20'], 'buyer_roles.*.name' => ['nullable', 'string', 'max:60'], 'buyer_roles.*.*' => ['nullable', 'max:2000'],
-            'roles_of_interest' => ['array', 'max:30'], 'roles_of_interest.*.name' => ['nullable', 'string', 'max:60'], 'roles_of_interest.*.*' => ['nullable', 'max:2000'],
-            'kinds' => ['array'], 'kinds.*.weight' => ['required', 'numeric', 'between:0,1'], 'kinds.*.ramp' => ['required', 'numeric', 'between:0,365'],
-            'kinds.*.hold' => ['required', 'numeric', 'between:0,730'], 'kinds.*.half_life' => ['required', 'numeric', 'between:0.5,1500'], 'kinds.*.counts' => ['required', 'in:for,against,ignored'],
+            'buyer_roles' => ['array', 'max:20'],
+            'buyer_roles.*.name' => ['nullable', 'string', 'max:60'],
+            'buyer_roles.*.*' => ['nullable', 'max:2000'],
+            'roles_of_interest' => ['array', 'max:30'],
+            'roles_of_interest.*.name' => ['nullable', 'string', 'max:60'],
+            'roles_of_interest.*.*' => ['nullable', 'max:2000'],
+            'kinds' => ['array'],
+            'kinds.*.weight' => ['required', 'numeric', 'between:0,1'],
+            'kinds.*.ramp' => ['required', 'numeric', 'between:0,365'],
+            'kinds.*.hold' => ['required', 'numeric', 'between:0,730'],
+            'kinds.*.half_life' => ['required', 'numeric', 'between:0.5,1500'],
+            'kinds.*.counts' => ['required', 'in:for,against,ignored'],
         ];
     }
 
@@ -52,15 +60,20 @@ final class RulesRequest extends FormRequest
     public function ruleSet(Offer $offer): RuleSet
     {
         return new RuleSet([
-            'offer_id' => $offer->id, 'version' => $this->integer('version') + 1, 'author_id' => $this->user()?->id, 'note' => $this->input('note'),
-            'criteria' => $this->criteria(), 'kinds' => $this->kinds(), 'buyer_roles' => $this->buyerRoles(), 'roles_of_interest' => $this->interests(),
+            'offer_id' => $offer->id, 'version' => $this->integer('version') + 1, 'author_id' => $this->user()?->id,
+            'note' => $this->input('note'),
+            'criteria' => $this->criteria(), 'kinds' => $this->kinds(), 'buyer_roles' => $this->buyerRoles(),
+            'roles_of_interest' => $this->interests(),
         ]);
     }
 
     /** The mistake of a criterion, with the name that stands in the form. */
     public function explain(Mistake $mistake): string
     {
-        if (! is_string($mistake->at) || ! preg_match('/(criteria|buyer_roles|roles_of_interest)\[(\d+)\]/', $mistake->at, $found)) {
+        if (
+            ! is_string($mistake->at)
+            || ! preg_match('/(criteria|buyer_roles|roles_of_interest)\[(\d+)\]/', $mistake->at, $found)
+        ) {
             return $mistake->inWords();
         }
         $rows = match ($found[1]) {
@@ -83,7 +96,9 @@ final class RulesRequest extends FormRequest
     /** @return list<array<string, mixed>> */
     private function buyerRoles(): array
     {
-        return array_values(array_filter(array_map(self::readRole(...), array_filter((array) $this->input('buyer_roles', []), is_array(...)))));
+        return array_values(array_filter(
+            array_map(self::readRole(...), array_filter((array) $this->input('buyer_roles', []), is_array(...))),
+        ));
     }
 
     /**
@@ -106,8 +121,11 @@ final class RulesRequest extends FormRequest
         $weight = str_replace(',', '.', $text('weight'));
 
         return [
-            'name' => $text('name') === '' ? 'A role without a name' : $text('name'), 'functions' => $functions('functions'), 'neighbours' => $functions('neighbours'),
-            'include' => $text('include'), 'exclude' => $text('exclude'), 'weight' => is_numeric($weight) ? (float) $weight : 1.0, 'variants' => $variants,
+            'name' => $text('name') === '' ? 'A role without a name' : $text('name'),
+            'functions' => $functions('functions'),
+            'neighbours' => $functions('neighbours'),
+            'include' => $text('include'), 'exclude' => $text('exclude'),
+            'weight' => is_numeric($weight) ? (float) $weight : 1.0, 'variants' => $variants,
         ];
     }
 
@@ -118,7 +136,12 @@ final class RulesRequest extends FormRequest
         foreach (array_filter((array) $this->input('roles_of_interest', []), is_array(...)) as $row) {
             $text = fn (string $key): string => is_scalar($row[$key] ?? null) ? trim((string) $row[$key]) : '';
             if ($text('name') !== '' || $text('title_query') !== '') {
-                $roles[] = ['name' => $text('name') === '' ? $text('title_query') : $text('name'), 'title_query' => $text('title_query'), 'text_query' => $text('text_query'), 'functions' => array_values(array_filter((array) ($row['functions'] ?? []), is_string(...)))];
+                $roles[] = [
+                    'name' => $text('name') === '' ? $text('title_query') : $text('name'),
+                    'title_query' => $text('title_query'),
+                    'text_query' => $text('text_query'),
+                    'functions' => array_values(array_filter((array) ($row['functions'] ?? []), is_string(...))),
+                ];
             }
         }
 
@@ -131,17 +154,34 @@ final class RulesRequest extends FormRequest
         $criteria = [];
         foreach ((array) $this->input('criteria', []) as $row) {
             $text = fn (string $key): string => is_scalar($row[$key] ?? null) ? trim((string) $row[$key]) : '';
-            if ($text('name') === '' && $text('value') === '' && ! isset($row['any']) && $text('low') === '' && $text('high') === '') {
+            if (
+                $text('name') === ''
+                && $text('value') === ''
+                && ! isset($row['any'])
+                && $text('low') === ''
+                && $text('high') === ''
+            ) {
                 continue;
             }
-            $number = fn (string $key): float|string|null => $text($key) === '' ? null : (is_numeric(str_replace([' ', ','], ['', '.'], $text($key))) ? (float) str_replace([' ', ','], ['', '.'], $text($key)) : $text($key));
+            $number = fn (string $key): float|string|null => $text($key) === '' ? null : (
+                is_numeric(str_replace([' ', ','], ['', '.'], $text($key)))
+                    ? (float) str_replace([' ', ','], ['', '.'], $text($key))
+                    : $text($key)
+            );
             $criteria[] = [
-                'name' => $text('name') === '' ? $text('field') : $text('name'), 'field' => $text('field'), 'mode' => $text('mode'),
+                'name' => $text('name') === '' ? $text('field') : $text('name'),
+                'field' => $text('field'),
+                'mode' => $text('mode'),
                 ...($text('mode') === 'prefer' ? ['weight' => $number('weight') ?? 1.0] : []),
                 ...match (CriterionField::tryFrom($text('field'))?->test()) {
                     'range' => ['range' => [$number('low'), $number('high')]],
                     'any' => ['any' => self::values($text('field'), (array) ($row['any'] ?? []), $text('value'))],
-                    'within' => ['within' => ['km' => $number('low'), 'of' => array_map(fn (string $part): float|string => is_numeric(trim($part)) ? (float) $part : $part, explode(',', $text('value')))]],
+                    'within' => [
+                        'within' => ['km' => $number('low'), 'of' => array_map(
+                            fn (string $part): float|string => is_numeric(trim($part)) ? (float) $part : $part,
+                            explode(',', $text('value')),
+                        )],
+                    ],
                     default => ['query' => $text('value')],
                 },
             ];
@@ -158,14 +198,19 @@ final class RulesRequest extends FormRequest
      */
     private static function values(string $field, array $picked, string $typed): array
     {
-        $values = [...array_filter($picked, is_string(...)), ...array_map(trim(...), preg_split('/[,;\n]/', $typed) ?: [])];
+        $values = [
+            ...array_filter($picked, is_string(...)),
+            ...array_map(trim(...), preg_split('/[,;\n]/', $typed) ?: []),
+        ];
         $read = fn (string $value): string => match (CriterionField::tryFrom($field)) {
             CriterionField::Industries => self::industry($value),
             CriterionField::Country => Countries::code($value) ?? $value,
             default => $value,
         };
 
-        return array_values(array_unique(array_map($read, array_filter($values, fn (string $value): bool => $value !== ''))));
+        return array_values(
+            array_unique(array_map($read, array_filter($values, fn (string $value): bool => $value !== ''))),
+        );
     }
 
     /** A code as it is, or the code that a label surely stands for. */
@@ -182,7 +227,9 @@ final class RulesRequest extends FormRequest
         $changes = [];
         foreach (Catalogue::standard()->rules as $name => $rule) {
             $row = (array) $this->input("kinds.$name", []);
-            $standard = ['weight' => $rule->weight, 'ramp' => $rule->ramp, 'hold' => $rule->hold, 'half_life' => $rule->halfLife];
+            $standard = [
+                'weight' => $rule->weight, 'ramp' => $rule->ramp, 'hold' => $rule->hold, 'half_life' => $rule->halfLife,
+            ];
             foreach ($standard as $field => $value) {
                 if (is_numeric($row[$field] ?? null) && (float) $row[$field] !== $value) {
                     $changes[$name][$field] = (float) $row[$field];

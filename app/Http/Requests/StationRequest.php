@@ -24,15 +24,23 @@ final class StationRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'user' => ['required', 'integer', 'exists:users,id'], 'kind' => ['required', 'in:position,school,association'], 'name' => ['required', 'string', 'max:190'], 'title' => ['nullable', 'string', 'max:190'],
-            'since' => ['nullable', 'required_if:kind,position', 'date', 'before_or_equal:today'], 'until' => ['nullable', 'date', 'after_or_equal:since'],
+            'user' => ['required', 'integer', 'exists:users,id'],
+            'kind' => ['required', 'in:position,school,association'], 'name' => ['required', 'string', 'max:190'],
+            'title' => ['nullable', 'string', 'max:190'],
+            'since' => ['nullable', 'required_if:kind,position', 'date', 'before_or_equal:today'],
+            'until' => ['nullable', 'date', 'after_or_equal:since'],
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.required' => 'Name the company, school or association.', 'since.required_if' => 'Say since when, so that it is known who was there at that time.', 'until.after_or_equal' => 'It ends before it begins.', 'since.before_or_equal' => 'The beginning lies ahead of us.'];
+        return [
+            'name.required' => 'Name the company, school or association.',
+            'since.required_if' => 'Say since when, so that it is known who was there at that time.',
+            'until.after_or_equal' => 'It ends before it begins.',
+            'since.before_or_equal' => 'The beginning lies ahead of us.',
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -44,8 +52,10 @@ final class StationRequest extends FormRequest
         $title = $this->filled('title') ? $this->string('title')->trim()->toString() : null;
 
         return [
-            'user_id' => $this->integer('user'), 'kind' => $this->input('kind'), 'name' => $account->name ?? $name, 'account_id' => $account->merged_into ?? $account?->id, 'title' => $title,
-            'reading' => (new Titles)->read($title, null, $account?->headcount), 'since' => $this->input('since'), 'until' => $this->input('until'), 'brought_by' => $this->user()->id,
+            'user_id' => $this->integer('user'), 'kind' => $this->input('kind'), 'name' => $account->name ?? $name,
+            'account_id' => $account->merged_into ?? $account?->id, 'title' => $title,
+            'reading' => (new Titles)->read($title, null, $account?->headcount), 'since' => $this->input('since'),
+            'until' => $this->input('until'), 'brought_by' => $this->user()->id,
         ];
     }
 }

@@ -20,7 +20,11 @@ final class UploadRequest extends FormRequest
     {
         $most = config('luftig.upload_megabytes');
 
-        return ['file.required' => 'Choose a file first.', 'file.max' => "That file is larger than $most MB. Split it into parts.", 'file.uploaded' => "That file did not arrive whole, or is larger than $most MB. Nothing was changed."];
+        return [
+            'file.required' => 'Choose a file first.',
+            'file.max' => "That file is larger than $most MB. Split it into parts.",
+            'file.uploaded' => "That file did not arrive whole, or is larger than $most MB. Nothing was changed.",
+        ];
     }
 
     public function upload(): UploadedFile

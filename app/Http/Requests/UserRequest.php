@@ -17,7 +17,9 @@ final class UserRequest extends FormRequest
     {
         $user = $this->route('user');
 
-        return $user instanceof User ? (bool) $this->user()?->can('update', $user) : (bool) $this->user()?->can('create', User::class);
+        return $user instanceof User
+            ? (bool) $this->user()?->can('update', $user)
+            : (bool) $this->user()?->can('create', User::class);
     }
 
     /** @return array<string, list<mixed>> */
@@ -37,7 +39,10 @@ final class UserRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['email.unique' => 'Somebody has this address already.', 'password.min' => 'A password has at least ten characters.'];
+        return [
+            'email.unique' => 'Somebody has this address already.',
+            'password.min' => 'A password has at least ten characters.',
+        ];
     }
 
     public function withValidator(Validator $validator): void
@@ -48,7 +53,11 @@ final class UserRequest extends FormRequest
             if ($signsIn && ! $this->filled('password') && ! ($user instanceof User && $user->password !== null)) {
                 $validator->errors()->add('password', 'Whoever signs in needs a password.');
             }
-            if ($user instanceof User && $user->is($this->user()) && (! $signsIn || $this->input('role') !== $user->role->value)) {
+            if (
+                $user instanceof User
+                && $user->is($this->user())
+                && (! $signsIn || $this->input('role') !== $user->role->value)
+            ) {
                 $validator->errors()->add('role', 'You cannot take your own role or sign-in away.');
             }
             if ($this->input('role') === Role::Admin->value && $this->user()?->role !== Role::Admin) {
@@ -60,7 +69,10 @@ final class UserRequest extends FormRequest
     /** @return array<string, mixed> */
     public function person(): array
     {
-        return ['name' => $this->input('name'), 'role' => $this->input('role'), 'email' => $this->input('email'), 'signs_in' => $this->filled('email')]
+        return [
+            'name' => $this->input('name'), 'role' => $this->input('role'), 'email' => $this->input('email'),
+            'signs_in' => $this->filled('email'),
+        ]
             + ($this->filled('password') ? ['password' => $this->input('password')] : []);
     }
 }

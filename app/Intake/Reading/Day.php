@@ -14,12 +14,15 @@ final class Day
 {
     /** Beginnings of month names in the languages of our files, folded. */
     private const MONTHS = [
-        1 => 'jan|sty|tammi|led', 2 => 'feb|fev|lut|helmi|unor', 3 => 'mar|mrz|maa|brez', 4 => 'apr|avr|kwi|huhti|dub', 5 => 'may|mai|maj|mei|tou|kvet', 6 => 'jun|juin|cze|kesa|cerven',
-        7 => 'jul|juil|lip|heina', 8 => 'aug|aou|sie|elo|srp', 9 => 'sep|wrz|syys|zari', 10 => 'oct|okt|paz|loka|rij', 11 => 'nov|lis|marras', 12 => 'dec|dez|des|gru|joulu|pros',
+        1 => 'jan|sty|tammi|led', 2 => 'feb|fev|lut|helmi|unor', 3 => 'mar|mrz|maa|brez', 4 => 'apr|avr|kwi|huhti|dub',
+        5 => 'may|mai|maj|mei|tou|kvet', 6 => 'jun|juin|cze|kesa|cerven',
+        7 => 'jul|juil|lip|heina', 8 => 'aug|aou|sie|elo|srp', 9 => 'sep|wrz|syys|zari', 10 => 'oct|okt|paz|loka|rij',
+        11 => 'nov|lis|marras', 12 => 'dec|dez|des|gru|joulu|pros',
     ];
 
     /**
-     * ISO 8601 · 17.11.2026 · 17/11/2026 (day first, unless it cannot be) · 17 Nov 2026 · 3/2025 · 2025 · a spreadsheet's day number.
+     * ISO 8601 · 17.11.2026 · 17/11/2026 (day first, unless it cannot be) · 17 Nov 2026 · 3/2025 · 2025 · a
+     * spreadsheet's day number.
      *
      * @return string|null Y-m-d H:i:s in UTC; null where it is no date
      */
@@ -29,7 +32,9 @@ final class Day
         if (preg_match('/^\d{4}-\d\d-\d\d(?:[T ]\d\d:\d\d(?::\d\d(?:\.\d+)?)?\s*(?:Z|[+-]\d\d:?\d\d)?)?$/', $text)) {
             return self::exact($text);
         }
-        if (preg_match('~^(\d{1,2})[./-]\s?(\d{1,2})[./-]\s?(\d{4}|\d\d)(?:\s+(\d{1,2}:\d\d(?::\d\d)?))?$~', $text, $p)) {
+        if (
+            preg_match('~^(\d{1,2})[./-]\s?(\d{1,2})[./-]\s?(\d{4}|\d\d)(?:\s+(\d{1,2}:\d\d(?::\d\d)?))?$~', $text, $p)
+        ) {
             [$day, $month] = (int) $p[2] > 12 ? [(int) $p[2], (int) $p[1]] : [(int) $p[1], (int) $p[2]];
 
             return self::of(strlen($p[3]) === 2 ? 2000 + (int) $p[3] : (int) $p[3], $month, $day, $p[4] ?? '');
@@ -37,7 +42,9 @@ final class Day
         if (preg_match('~^(\d{4})[./](\d{1,2})[./](\d{1,2})$~', $text, $p)) {
             return self::of((int) $p[1], (int) $p[2], (int) $p[3]);
         }
-        if (preg_match('~^(\d{1,2})[./-](\d{4})$~', $text, $p) || preg_match('~^(?<y>\d{4})-(?<m>\d{1,2})$~', $text, $p)) {
+        if (
+            preg_match('~^(\d{1,2})[./-](\d{4})$~', $text, $p) || preg_match('~^(?<y>\d{4})-(?<m>\d{1,2})$~', $text, $p)
+        ) {
             return self::of((int) ($p['y'] ?? $p[2]), (int) ($p['m'] ?? $p[1]), 1);
         }
         if (preg_match('/^(?:19|20)\d\d$/', $text)) {
@@ -52,7 +59,13 @@ final class Day
 
     private static function inWords(string $text): ?string
     {
-        if (! preg_match('/^(?:(\d{1,2})(?:\.|st|nd|rd|th)?\s+(?:de\s+)?)?([a-z]{3,})\.?\s*(?:(\d{1,2}),\s*)?(\d{4})$/', $text, $p)) {
+        if (
+            ! preg_match(
+                '/^(?:(\d{1,2})(?:\.|st|nd|rd|th)?\s+(?:de\s+)?)?([a-z]{3,})\.?\s*(?:(\d{1,2}),\s*)?(\d{4})$/',
+                $text,
+                $p,
+            )
+        ) {
             return null;
         }
         foreach (self::MONTHS as $month => $beginnings) {
@@ -66,7 +79,9 @@ final class Day
 
     private static function of(int $year, int $month, int $day, string $time = ''): ?string
     {
-        return checkdate($month, $day, $year) ? self::exact(sprintf('%04d-%02d-%02d %s', $year, $month, $day, $time)) : null;
+        return checkdate($month, $day, $year)
+            ? self::exact(sprintf('%04d-%02d-%02d %s', $year, $month, $day, $time))
+            : null;
     }
 
     private static function exact(string $text): ?string

@@ -10,16 +10,22 @@ final readonly class Figure
     private const MULTIPLES = [
         '' => 1.0, '%' => .01,
         'k' => 1e3, 'tsd' => 1e3, 't' => 1e3, 'tusen' => 1e3, 'tys' => 1e3, 'thousand' => 1e3, 'tkr' => 1e3,
-        'm' => 1e6, 'mio' => 1e6, 'mln' => 1e6, 'mn' => 1e6, 'mill' => 1e6, 'milj' => 1e6, 'mkr' => 1e6, 'msek' => 1e6, 'million' => 1e6, 'millions' => 1e6,
+        'm' => 1e6, 'mio' => 1e6, 'mln' => 1e6, 'mn' => 1e6, 'mill' => 1e6, 'milj' => 1e6, 'mkr' => 1e6, 'msek' => 1e6,
+        'million' => 1e6, 'millions' => 1e6,
         'millionen' => 1e6, 'miljoner' => 1e6, 'miljoen' => 1e6, 'millioner' => 1e6, 'miljoonaa' => 1e6,
-        'mrd' => 1e9, 'bn' => 1e9, 'mld' => 1e9, 'md' => 1e9, 'billion' => 1e9, 'milliarden' => 1e9, 'miljarder' => 1e9, 'miljard' => 1e9, 'mia' => 1e9,
+        'mrd' => 1e9, 'bn' => 1e9, 'mld' => 1e9, 'md' => 1e9, 'billion' => 1e9, 'milliarden' => 1e9, 'miljarder' => 1e9,
+        'miljard' => 1e9, 'mia' => 1e9,
     ];
 
-    private const ABOUT = '/^(?:ca\.?|c\.|circa|cirka|etwa|rund|um|about|approx\.?|approximately|around|omkring|ongeveer|okolo|ok\.|noin|env\.?|~|≈|über|over|more than|mehr als|ueber|mer än|>|≥|<|≤|up to|bis zu|under)\s*/ui';
+    private const ABOUT = '/^(?:ca\.?|c\.|circa|cirka|etwa|rund|um|about|approx\.?|approximately|around|omkring|'
+        .'ongeveer|okolo|ok\.|noin|env\.?|~|≈|über|over|more than|mehr als|ueber|mer än|>|≥|<|≤|up to|bis '
+        .'zu|under)\s*/ui';
 
     private const CURRENCIES = [
-        '€' => 'EUR', 'euro' => 'EUR', 'eur' => 'EUR', 'sek' => 'SEK', 'mkr' => 'SEK', 'tkr' => 'SEK', 'msek' => 'SEK', 'nok' => 'NOK', 'dkk' => 'DKK', 'zł' => 'PLN', 'zl' => 'PLN', 'pln' => 'PLN',
-        'kč' => 'CZK', 'kc' => 'CZK', 'czk' => 'CZK', '£' => 'GBP', 'gbp' => 'GBP', '$' => 'USD', 'usd' => 'USD', 'chf' => 'CHF',
+        '€' => 'EUR', 'euro' => 'EUR', 'eur' => 'EUR', 'sek' => 'SEK', 'mkr' => 'SEK', 'tkr' => 'SEK', 'msek' => 'SEK',
+        'nok' => 'NOK', 'dkk' => 'DKK', 'zł' => 'PLN', 'zl' => 'PLN', 'pln' => 'PLN',
+        'kč' => 'CZK', 'kc' => 'CZK', 'czk' => 'CZK', '£' => 'GBP', 'gbp' => 'GBP', '$' => 'USD', 'usd' => 'USD',
+        'chf' => 'CHF',
     ];
 
     /**
@@ -40,12 +46,22 @@ final readonly class Figure
         $plain = ctype_digit($text[0] ?? '') ? $text : (string) preg_replace(self::ABOUT, '', $text);
         $about = $plain !== $text;
         [$plain, $currency] = self::currency($plain);
-        if (preg_match('/^(.*\d[^\d–—-]*?)\s*(?:–|—|-|\bto\b|\bbis\b|\btill\b|\btot\b|\btil\b|\bdo\b)\s*(\d.*)$/ui', $plain, $ends)) {
+        if (
+            preg_match(
+                '/^(.*\d[^\d–—-]*?)\s*(?:–|—|-|\bto\b|\bbis\b|\btill\b|\btot\b|\btil\b|\bdo\b)\s*(\d.*)$/ui',
+                $plain,
+                $ends,
+            )
+        ) {
             $high = self::single($ends[2]);
             // 1–2 Mio: the unit behind the range holds for both ends.
-            $low = self::single(preg_match('/\pL/u', $ends[1]) ? $ends[1] : $ends[1].preg_replace('/[\d.,\' ]+/', '', $ends[2]));
+            $low = self::single(
+                preg_match('/\pL/u', $ends[1]) ? $ends[1] : $ends[1].preg_replace('/[\d.,\' ]+/', '', $ends[2]),
+            );
 
-            return $low === null || $high === null ? null : new self(($low + $high) / 2, mb_substr($text, 0, 40), $currency);
+            return $low === null || $high === null
+                ? null
+                : new self(($low + $high) / 2, mb_substr($text, 0, 40), $currency);
         }
         if (str_ends_with($plain, '+')) {
             $about = true;
@@ -65,7 +81,14 @@ final readonly class Figure
         foreach (self::CURRENCIES as $sign => $code) {
             $pattern = preg_match('/\pL/u', $sign) ? '/(?<!\pL)'.$sign.'(?!\pL)/ui' : '/'.preg_quote($sign, '/').'/u';
             if (preg_match($pattern, $text)) {
-                return [trim(in_array($sign, ['mkr', 'tkr', 'msek'], true) ? $text : (string) preg_replace($pattern, '', $text)), $code];
+                return [
+                    trim(
+                        in_array($sign, ['mkr', 'tkr', 'msek'], true)
+                            ? $text
+                            : (string) preg_replace($pattern, '', $text),
+                    ),
+                    $code,
+                ];
             }
         }
 
@@ -83,7 +106,10 @@ final readonly class Figure
         return $factor === null || $number === null ? null : ($parts[1] === '-' ? -1 : 1) * $number * $factor;
     }
 
-    /** Of two different separators the last is the decimal one; a single one before exactly three digits groups thousands. */
+    /**
+     * Of two different separators the last is the decimal one; a single one before exactly three digits groups
+     * thousands.
+     */
     private static function decimal(string $digits): ?float
     {
         $digits = rtrim($digits, '.,');

@@ -65,10 +65,12 @@ final readonly class AccountPage
     {
         $account->load(['signals' => fn ($signals) => $signals->with('contact')->ofOffer($offer)]);
         $account->load(
-            'places', 'industries', 'technologies', 'extras', 'customerPeriods', 'notes.user', 'approaches.contact', 'approaches.user',
+            'places', 'industries', 'technologies', 'extras', 'customerPeriods', 'notes.user', 'approaches.contact',
+            'approaches.user',
             'owner', 'parent',
         );
-        $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->first();
+        $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)
+            ->first();
         $ranking = Ranking::from($offer, $query);
         $book = $standing === null ? null : RuleBook::of($standing->ruleSet);
         $lines = $book === null ? [] : SignalLine::of($standing, $account->signals, $book->catalogue);
@@ -84,7 +86,9 @@ final readonly class AccountPage
             $ranking->around($account->id),
             $group,
             $book === null ? null : Ribbon::of($account, $standing, $book),
-            $standing === null ? null : new AccountPoints($standing, $lines, $standing->ruleSet->criteria, $group?->through()),
+            $standing === null
+                ? null
+                : new AccountPoints($standing, $lines, $standing->ruleSet->criteria, $group?->through()),
             Happened::of($account->signals, $lines, $book?->catalogue),
             Decision::query()->with('user')->where('offer_id', $offer->id)->where('account_id', $account->id)->first(),
             RecordTags::of('accounts', $account->id),
@@ -138,7 +142,11 @@ final readonly class AccountPage
         return match ($this->decision?->decision) {
             null, 'dropped' => null,
             'kept' => Format::line('Kept by '.$this->decision->user->name, $owner),
-            default => Format::line('Put off to '.($this->decision->until === null ? 'another day' : Format::day($this->decision->until)).' by '.$this->decision->user->name, $owner),
+            default => Format::line(
+                'Put off to '.($this->decision->until === null ? 'another day' : Format::day($this->decision->until))
+                    .' by '.$this->decision->user->name,
+                $owner,
+            ),
         };
     }
 
@@ -159,7 +167,9 @@ final readonly class AccountPage
 
     public function position(): ?string
     {
-        return $this->around['position'] === null ? null : Format::number($this->around['position']).' of '.Format::number($this->around['of']);
+        return $this->around['position'] === null
+            ? null
+            : Format::number($this->around['position']).' of '.Format::number($this->around['of']);
     }
 
     public function before(): ?string
@@ -209,12 +219,21 @@ final readonly class AccountPage
 
         return array_filter([
             'Revenue' => $this->revenue(), 'Description' => $account->description, 'Keywords' => $account->keywords,
-            'Founded' => $account->founded === null ? null : (string) $account->founded, 'Parent' => $account->parent?->name,
+            'Founded' => $account->founded === null ? null : (string) $account->founded,
+            'Parent' => $account->parent?->name,
             'Places' => $account->places
-                ->map(fn (Place $place): string => implode(', ', array_filter([$place->city, $place->region, $place->postal_code])))
+                ->map(
+                    fn (Place $place): string => implode(', ', array_filter(
+                        [$place->city, $place->region, $place->postal_code],
+                    )),
+                )
                 ->implode(' · '),
             'Customer' => $account->customerPeriods->map(self::period(...))->implode(' · '),
-            ...$account->extras->mapWithKeys(fn (Attribute $extra): array => [$extra->name => (string) $extra->getRelation('pivot')->value])->all(),
+            ...$account->extras
+                ->mapWithKeys(
+                    fn (Attribute $extra): array => [$extra->name => (string) $extra->getRelation('pivot')->value],
+                )
+                ->all(),
             'Source' => implode(', ', array_filter([
                 $account->source, $account->seen_at === null ? null : 'seen '.Format::date($account->seen_at),
             ])),
@@ -238,15 +257,19 @@ final readonly class AccountPage
         if ($account->revenue_amount === null) {
             return null;
         }
-        $given = $account->revenue_given ?? Format::money($account->revenue_amount, (string) $account->revenue_currency);
+        $given = $account->revenue_given
+            ?? Format::money($account->revenue_amount, (string) $account->revenue_currency);
 
-        return $account->revenue_currency === 'EUR' ? $given : $given.' ('.Format::money((float) $account->revenue, 'EUR').')';
+        return $account->revenue_currency === 'EUR'
+            ? $given
+            : $given.' ('.Format::money((float) $account->revenue, 'EUR').')';
     }
 
     private static function period(CustomerPeriod $period): string
     {
         return ($period->since === null ? 'yes' : 'since '.Format::month($period->since))
-            .($period->until === null ? '' : ' until '.Format::month($period->until)).($period->best ? ', among the best' : '');
+            .($period->until === null ? '' : ' until '.Format::month($period->until))
+                .($period->best ? ', among the best' : '');
     }
 
     private function step(?int $account): ?string

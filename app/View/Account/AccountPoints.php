@@ -26,8 +26,12 @@ final readonly class AccountPoints
      * @param  list<array<string, mixed>>  $criteria  of the rules it was computed by
      * @param  array{row: GroupRow, half: bool, role: bool}|null  $through  through whom it is reached
      */
-    public function __construct(private Standing $standing, private array $lines, private array $criteria, private ?array $through)
-    {
+    public function __construct(
+        private Standing $standing,
+        private array $lines,
+        private array $criteria,
+        private ?array $through,
+    ) {
     }
 
     /** @return list<PointLine> */
@@ -55,7 +59,8 @@ final readonly class AccountPoints
             : 'Priority '.Format::tenths($this->standing->priority)
                 .' = 100 ÷ (1 + e^(−points ÷ 10)). It orders accounts; it is not a chance.';
 
-        return "$priority Rules version {$this->standing->ruleSet->version}, computed ".Format::ago($this->standing->computed_at).'.';
+        return "$priority Rules version {$this->standing->ruleSet->version}, computed "
+            .Format::ago($this->standing->computed_at).'.';
     }
 
     private function fit(Points $sum): PointLine
@@ -68,12 +73,19 @@ final readonly class AccountPoints
         };
         $says = (int) Points::FIT.' × Fit '.Format::part($standing->fit).'.';
         if ($standing->fit_high - $standing->fit_low > .005) {
-            $says .= ' What is unknown counts half; known, the Fit would lie between '.Format::part($standing->fit_low).' and '
+            $says .= ' What is unknown counts half; known, the Fit would lie between '.Format::part($standing->fit_low)
+                .' and '
                 .Format::part($standing->fit_high).'.';
         }
         $note = $standing->coverage < 1 ? Format::percent($standing->coverage).' known' : '';
 
-        return new PointLine($label, $sum->fit, $says, array_map($this->criterion(...), $this->criteria, array_keys($this->criteria)), $note);
+        return new PointLine(
+            $label,
+            $sum->fit,
+            $says,
+            array_map($this->criterion(...), $this->criteria, array_keys($this->criteria)),
+            $note,
+        );
     }
 
     /**
@@ -83,7 +95,11 @@ final readonly class AccountPoints
     private function criterion(array $criterion, int $at): array
     {
         $membership = $this->standing->criteria[$at] ?? null;
-        $mode = ['must' => 'gate', 'must_not' => 'gate, must not', 'prefer' => 'weight '.($criterion['weight'] ?? 1)][$criterion['mode']];
+        $mode = [
+            'must' => 'gate',
+            'must_not' => 'gate, must not',
+            'prefer' => 'weight '.($criterion['weight'] ?? 1),
+        ][$criterion['mode']];
 
         return [$criterion['name'], $mode, match (true) {
             $membership === null => 'unknown',
@@ -123,7 +139,9 @@ final readonly class AccountPoints
             $made[] = ["$place of its kind", '', rtrim(number_format(.5 ** $line->place, 4), '0')];
         }
 
-        return new PointLine($line->signal->title, $line->points, $says, $made, at: CarbonImmutable::parse($line->signal->occurred_at));
+        return new PointLine(
+            $line->signal->title, $line->points, $says, $made, at: CarbonImmutable::parse($line->signal->occurred_at),
+        );
     }
 
     private function strength(SignalLine $line): string
@@ -131,10 +149,13 @@ final readonly class AccountPoints
         if ($line->signal->strength_given) {
             return 'as brought';
         }
-        $facts = array_intersect_key($line->signal->facts ?? [], array_flip(['round', 'amount', 'openings', 'before', 'after', 'deed']));
+        $facts = array_intersect_key($line->signal->facts ?? [], array_flip(
+            ['round', 'amount', 'openings', 'before', 'after', 'deed'],
+        ));
 
         return implode(', ', array_map(
-            fn (string $name, mixed $value): string => "$name ".(is_numeric($value) ? Format::number((float) $value) : $value),
+            fn (string $name, mixed $value): string => "$name "
+                .(is_numeric($value) ? Format::number((float) $value) : $value),
             array_keys($facts),
             $facts,
         ));
@@ -158,7 +179,9 @@ final readonly class AccountPoints
             .($half ? '; nobody in a buyer role is in reach' : ($role ? ' of those in a buyer role' : '')).':';
         $made = [[$name, '', Format::part($row->reach->access)]];
         foreach ($row->contact->channels as $channel) {
-            $made[] = [$channel->type->label(), self::state($channel), Format::part($channel->asRule(CarbonImmutable::now())->worth())];
+            $made[] = [$channel->type->label(), self::state($channel), Format::part(
+                $channel->asRule(CarbonImmutable::now())->worth(),
+            )];
         }
 
         return new PointLine($label, $sum->access, $says, $made);

@@ -36,28 +36,47 @@ final readonly class BuyingGroup
      * @param  array<int, array{int|null, int}>  $marks  signal → whose own it is, and which functions it concerns
      * @param  int  $unseen  so many more people there are than stand here
      */
-    private function __construct(public array $parts, public array $others, public array $chosen, public array $gaps, public ?string $pressure, private bool $rolesAreDefined, private array $marks, public int $unseen)
-    {
+    private function __construct(
+        public array $parts,
+        public array $others,
+        public array $chosen,
+        public array $gaps,
+        public ?string $pressure,
+        private bool $rolesAreDefined,
+        private array $marks,
+        public int $unseen,
+    ) {
     }
 
     /** @param  Contact|null  $also  who is wanted among however many */
-    public static function of(Offer $offer, Account $account, Standing $standing, User $rep, ?Contact $also = null): self
-    {
+    public static function of(
+        Offer $offer,
+        Account $account,
+        Standing $standing,
+        User $rep,
+        ?Contact $also = null,
+    ): self {
         $contacts = ForemostContacts::of($offer, collect([$standing]), $also === null ? [] : [$also->id])
             ->with('channels', 'positions.account')->orderBy('id')->get();
         $book = RuleBook::of($standing->ruleSet);
         [$ranked, $marks] = self::ranked($book, $account, $standing->computed_at);
-        $choice = (new ContactChoice($offer, $rep))->of(collect([$standing->setRelation('account', $account)]), $contacts)[$account->id];
-        $places = GroupPlace::query()->with('user')->where('offer_id', $offer->id)->where('account_id', $account->id)->get()->keyBy('contact_id');
-        $reserved = Reservation::query()->with('user')->where('account_id', $account->id)->where('until', '>=', today())->get()->keyBy('contact_id');
+        $choice = (new ContactChoice($offer, $rep))
+            ->of(collect([$standing->setRelation('account', $account)]), $contacts)[$account->id];
+        $places = GroupPlace::query()->with('user')->where('offer_id', $offer->id)->where('account_id', $account->id)
+            ->get()->keyBy('contact_id');
+        $reserved = Reservation::query()->with('user')->where('account_id', $account->id)->where('until', '>=', today())
+            ->get()->keyBy('contact_id');
         $barred = EntriesInForce::now();
         $rows = $contacts->map(fn (Contact $contact): GroupRow => new GroupRow(
-            $contact, $ranked[$contact->id] ?? null, $places[$contact->id] ?? null, Reach::of($contact, $barred), $barred->contact($contact->id), $reserved[$contact->id] ?? null, $choice->skipped[$contact->id] ?? null,
+            $contact, $ranked[$contact->id] ?? null, $places[$contact->id] ?? null, Reach::of($contact, $barred),
+            $barred->contact($contact->id), $reserved[$contact->id] ?? null, $choice->skipped[$contact->id] ?? null,
         ))->sortByDesc(fn (GroupRow $row): array => [$row->ranked->priority ?? -1.0, $row->reach->access])->all();
         $byId = array_column(array_map(fn (GroupRow $row): array => [$row->contact->id, $row], $rows), 1, 0);
         $parts = [];
         foreach (Part::cases() as $part) {
-            $parts[$part->value] = array_values(array_filter($rows, fn (GroupRow $row): bool => $row->part() === $part));
+            $parts[$part->value] = array_values(
+                array_filter($rows, fn (GroupRow $row): bool => $row->part() === $part),
+            );
         }
 
         return new self(
@@ -92,13 +111,18 @@ final readonly class BuyingGroup
      */
     public function through(): ?array
     {
-        $reached = array_filter([...array_merge([], ...array_values($this->parts)), ...$this->others], fn (GroupRow $row): bool => $row->barred === null && ! $row->place?->removed && $row->reach->access > 0);
+        $reached = array_filter(
+            [...array_merge([], ...array_values($this->parts)), ...$this->others],
+            fn (GroupRow $row): bool => $row->barred === null && ! $row->place?->removed && $row->reach->access > 0,
+        );
         $eligible = array_filter($reached, fn (GroupRow $row): bool => $row->ranked !== null);
         $inRole = array_filter($eligible, fn (GroupRow $row): bool => (bool) $row->ranked?->role->isInRole());
         $of = $inRole !== [] ? $inRole : ($eligible !== [] ? $eligible : ($this->rolesAreDefined ? [] : $reached));
         usort($of, fn (GroupRow $a, GroupRow $b): int => $b->reach->access <=> $a->reach->access);
 
-        return $of === [] ? null : ['row' => $of[0], 'half' => $inRole === [] && $eligible !== [], 'role' => $inRole !== []];
+        return $of === []
+            ? null
+            : ['row' => $of[0], 'half' => $inRole === [] && $eligible !== [], 'role' => $inRole !== []];
     }
 
     /** How much of a signal's push counts for a contact (rule 8). */
@@ -123,7 +147,10 @@ final readonly class BuyingGroup
         };
     }
 
-    /** @return array{array<int, RankedContact>, array<int, array{int|null, int}>} contacts by id as the standing has them, and the marks of signals */
+    /**
+     * @return array{array<int, RankedContact>, array<int, array{int|null, int}>} contacts by id as the standing has
+     *     them, and the marks of signals
+     */
     private static function ranked(RuleBook $book, Account $account, CarbonImmutable $at): array
     {
         foreach ((new FactsReader($at))->read('`id` = '.$account->id) as $facts) {
@@ -142,8 +169,17 @@ final readonly class BuyingGroup
     private static function gaps(array $parts): array
     {
         $gaps = [];
-        foreach ([Part::SignsOff->value => 'signs off', Part::Shapes->value => 'shapes the decision', Part::Champion->value => 'would champion us'] as $part => $does) {
-            $reached = array_filter($parts[$part], fn (GroupRow $row): bool => $row->reach->access > 0 && $row->barred === null);
+        foreach (
+            [
+                Part::SignsOff->value => 'signs off',
+                Part::Shapes->value => 'shapes the decision',
+                Part::Champion->value => 'would champion us',
+            ] as $part => $does
+        ) {
+            $reached = array_filter(
+                $parts[$part],
+                fn (GroupRow $row): bool => $row->reach->access > 0 && $row->barred === null,
+            );
             if ($parts[$part] === []) {
                 $gaps[] = "Nobody who $does is known.";
             } elseif ($reached === []) {

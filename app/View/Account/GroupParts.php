@@ -17,7 +17,9 @@ final readonly class GroupParts
     private const NEXT_DOOR = 3;
 
     private const NOBODY = [
-        'signs_off' => 'nobody who signs off', 'shapes' => 'nobody who shapes', 'champion' => 'nobody who would champion us',
+        'signs_off' => 'nobody who signs off',
+        'shapes' => 'nobody who shapes',
+        'champion' => 'nobody who would champion us',
         'user' => 'no user known', 'next_door' => 'nobody next door', 'blocker' => 'no blocker',
     ];
 
@@ -48,7 +50,11 @@ final readonly class GroupParts
     /** @return array<int, string> contact → name */
     public function names(): array
     {
-        return array_column(array_map(fn (GroupRow $row): array => [$row->contact->id, $row->contact->name()], $this->everybody()), 1, 0);
+        return array_column(
+            array_map(fn (GroupRow $row): array => [$row->contact->id, $row->contact->name()], $this->everybody()),
+            1,
+            0,
+        );
     }
 
     public function isEmpty(): bool
@@ -67,7 +73,8 @@ final readonly class GroupParts
         }
         $left = implode('; ', array_map(fn (string $why, int $n): string => "$n $why", array_keys($causes), $causes));
 
-        return 'At most '.Choice::most($this->headcount).' of its people within 14 days.'.($left === '' ? '' : " Left out: $left.");
+        return 'At most '.Choice::most($this->headcount).' of its people within 14 days.'
+            .($left === '' ? '' : " Left out: $left.");
     }
 
     public function others(): string
@@ -80,7 +87,10 @@ final readonly class GroupParts
     /** Where all people of the account are found, however many. */
     public function all(Account $account): string
     {
-        return route('finder', ['on' => 'contacts', 'c' => [['f' => 'name', 'q' => '"'.str_replace('"', ' ', $account->name).'"']]]);
+        return route(
+            'finder',
+            ['on' => 'contacts', 'c' => [['f' => 'name', 'q' => '"'.str_replace('"', ' ', $account->name).'"']]],
+        );
     }
 
     /** @return list<GroupRow> */

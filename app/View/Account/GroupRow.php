@@ -55,7 +55,10 @@ final readonly class GroupRow
     public function about(?string $reportsTo): string
     {
         $since = $this->contact->positions
-            ->first(fn (Position $position): bool => $position->until === null && $position->account_id === $this->contact->account_id)?->since;
+            ->first(
+                fn (Position $position): bool => $position->until === null
+                    && $position->account_id === $this->contact->account_id,
+            )?->since;
 
         return Format::line(
             $this->reach->label(),
@@ -72,13 +75,16 @@ final readonly class GroupRow
     /** @return array<int|string, string> what somebody may set */
     public function choices(): array
     {
-        return ['' => 'as it is'] + Choices::of(Part::class) + ['out' => 'does not belong here'] + ($this->isByHand() ? ['computed' => 'as the rules say'] : []);
+        return ['' => 'as it is'] + Choices::of(Part::class) + ['out' => 'does not belong here'] + (
+            $this->isByHand() ? ['computed' => 'as the rules say'] : []
+        );
     }
 
     /** What the rules say where somebody said otherwise. */
     public function byHand(): string
     {
-        return 'Set by '.($this->place->user->name ?? 'somebody').'; the rules say '.($this->ranked?->part->label() ?? 'no part');
+        return 'Set by '.($this->place->user->name ?? 'somebody').'; the rules say '
+            .($this->ranked?->part->label() ?? 'no part');
     }
 
     /** Why not now, in words. */
@@ -88,7 +94,8 @@ final readonly class GroupRow
             $this->place?->removed => 'removed by '.($this->place->user->name ?? 'somebody'),
             $this->place?->part === Part::Blocker => 'marked as a blocker',
             $this->barred !== null => 'kept out: '.$this->barred,
-            $this->skip === Skip::Reserved && $this->reservation !== null => 'reserved by '.$this->reservation->user->name.' until '.$this->reservation->until->isoFormat('D MMM'),
+            $this->skip === Skip::Reserved && $this->reservation !== null => 'reserved by '
+                .$this->reservation->user->name.' until '.$this->reservation->until->isoFormat('D MMM'),
             default => $this->skip?->label(),
         };
     }

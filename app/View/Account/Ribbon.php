@@ -26,7 +26,8 @@ final readonly class Ribbon
 
     /**
      * @param  array<int, float>  $timing  day relative to today → Timing 0–1
-     * @param  list<array{signal: Signal, kind: Kind, against: bool, thickness: array<int, float>}>  $wedges  thickness by day, 0–1 (push against the strongest)
+     * @param  list<array{signal: Signal, kind: Kind, against: bool, thickness: array<int, float>}>  $wedges  thickness
+     *     by day, 0–1 (push against the strongest)
      */
     private function __construct(public array $timing, public array $wedges, public ?int $actBy, public int $more)
     {
@@ -35,7 +36,16 @@ final readonly class Ribbon
     public static function of(Account $account, Standing $standing, RuleBook $book): self
     {
         $signals = $account->signals->keyBy('id');
-        $series = Series::group($signals->map(fn (Signal $s): Fact => new Fact($s->id, $s->kind, $s->occurred_at->getTimestamp(), $s->strength, $s->confidence, $s->since?->getTimestamp())));
+        $series = Series::group($signals->map(
+            fn (Signal $s): Fact => new Fact(
+                $s->id,
+                $s->kind,
+                $s->occurred_at->getTimestamp(),
+                $s->strength,
+                $s->confidence,
+                $s->since?->getTimestamp(),
+            ),
+        ));
         $now = CarbonImmutable::now()->getTimestamp();
         $timing = [];
         $pushes = [];
@@ -48,13 +58,21 @@ final readonly class Ribbon
         }
         // Those that weigh today first, then those that weighed most.
         $today = array_flip(array_column($standing->lines, 0));
-        uksort($pushes, fn ($a, $b): int => [isset($today[$a]) ? 0 : 1, $today[$a] ?? -max($pushes[$a])] <=> [isset($today[$b]) ? 0 : 1, $today[$b] ?? -max($pushes[$b])]);
+        uksort(
+            $pushes,
+            fn ($a, $b): int => [isset($today[$a]) ? 0 : 1, $today[$a] ?? -max($pushes[$a])] <=> [
+                isset($today[$b]) ? 0 : 1,
+                $today[$b] ?? -max($pushes[$b]),
+            ],
+        );
         $most = $pushes === [] ? 1.0 : max(array_map(fn (array $byDay): float => max($byDay), $pushes));
         $wedges = [];
         foreach (array_slice($pushes, 0, self::WEDGES, true) as $id => $byDay) {
             $signal = $signals[$id];
             $wedges[] = [
-                'signal' => $signal, 'kind' => $signal->kind, 'against' => $book->catalogue->of($signal->kind)->counts === Counts::Against,
+                'signal' => $signal,
+                'kind' => $signal->kind,
+                'against' => $book->catalogue->of($signal->kind)->counts === Counts::Against,
                 'thickness' => array_map(fn (float $push): float => $push / max($most, 1e-9), $byDay),
             ];
         }

@@ -25,14 +25,19 @@ final readonly class AccountRow
 
     public function score(): string
     {
-        return $this->standing->priority === null ? Format::points($this->standing->points) : Format::priority($this->standing->priority);
+        return $this->standing->priority === null
+            ? Format::points($this->standing->points)
+            : Format::priority($this->standing->priority);
     }
 
     public function about(): string
     {
         $account = $this->standing->account;
 
-        return Format::line($account->headquarters()?->city, Format::heads($account->headcount, $account->headcount_given));
+        return Format::line(
+            $account->headquarters()?->city,
+            Format::heads($account->headcount, $account->headcount_given),
+        );
     }
 
     /** @return list<SignalLine> */
@@ -56,7 +61,8 @@ final readonly class AccountRow
     /** Between which bounds the fit lies, where something is unknown. */
     public function bounds(): ?string
     {
-        return $this->standing->coverage < 1 ? 'Between '.Format::part($this->standing->fit_low).' and '.Format::part($this->standing->fit_high)
+        return $this->standing->coverage < 1
+            ? 'Between '.Format::part($this->standing->fit_low).' and '.Format::part($this->standing->fit_high)
             .': '.Format::percent(1 - $this->standing->coverage).' of the weight is unknown' : null;
     }
 

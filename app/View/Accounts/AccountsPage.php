@@ -37,7 +37,10 @@ final readonly class AccountsPage
     public static function of(Offer $offer, array $query, int $page): self
     {
         $ranking = Ranking::from($offer, $query);
-        $with = ['account' => fn ($account) => $account->with('places', 'industries', 'owner')->withMax('approaches', 'made_at')];
+        $with = ['account' => fn ($account) => $account->with('places', 'industries', 'owner')->withMax(
+            'approaches',
+            'made_at',
+        )];
         $standings = $ranking->page($page, self::SIZE, $with)->withQueryString();
         $isPicture = ($query['view'] ?? null) === 'picture' && $ranking->state === StandingState::Ranked;
 
@@ -76,8 +79,12 @@ final readonly class AccountsPage
         $why = $ranked || $this->ranking->state === StandingState::Waiting ? 'Why now' : 'Why';
 
         return array_values(array_filter([
-            $this->sorted($ranked ? 'Priority' : 'Points', 'priority', true), $this->sorted('Account', 'name'), Head::text($why),
-            $this->sorted('Fit', 'fit', true), $this->sorted('Timing', 'timing', true), $this->sorted('Access', 'access', true),
+            $this->sorted($ranked ? 'Priority' : 'Points', 'priority', true),
+            $this->sorted('Account', 'name'),
+            Head::text($why),
+            $this->sorted('Fit', 'fit', true),
+            $this->sorted('Timing', 'timing', true),
+            $this->sorted('Access', 'access', true),
             $ranked ? $this->sorted('Act by', 'act_by') : null, Head::text('Owner'), Head::text('Last approach'),
             $ranked ? $this->sorted('In a week', 'moved', true) : null,
         ]));

@@ -22,8 +22,12 @@ final readonly class Ranking
 {
     public const SORTS = ['priority', 'name', 'fit', 'timing', 'access', 'act_by', 'moved'];
 
-    public function __construct(private Offer $offer, public StandingState $state, public string $sort = 'priority', public string $search = '')
-    {
+    public function __construct(
+        private Offer $offer,
+        public StandingState $state,
+        public string $sort = 'priority',
+        public string $search = '',
+    ) {
     }
 
     /** @param  array<string, mixed>  $query of an address */
@@ -57,11 +61,13 @@ final readonly class Ranking
         };
 
         // Ties by rule 6: earlier act-by first, then fit, then name.
-        return $query->orderByDesc('points')->orderByRaw('act_by IS NULL, act_by')->orderByDesc('fit')->orderBy('accounts.name')->orderBy('accounts.id');
+        return $query->orderByDesc('points')->orderByRaw('act_by IS NULL, act_by')->orderByDesc('fit')
+            ->orderBy('accounts.name')->orderBy('accounts.id');
     }
 
     /**
-     * Those of a query in the order of points that can be among its first. Their least points are found by key, so that only they,
+     * Those of a query in the order of points that can be among its first. Their least points are found by key, so that
+     * only they,
      * and not a hundred thousand, are put in order.
      *
      * @param  Builder<Standing>  $query
@@ -69,9 +75,11 @@ final readonly class Ranking
      */
     public static function among(Builder $query, int $first): Builder
     {
-        $least = (clone $query)->reorder()->select('points')->orderByDesc('points')->offset($first - 1)->limit(1)->toBase()->value('points');
+        $least = (clone $query)->reorder()->select('points')->orderByDesc('points')->offset($first - 1)->limit(1)
+            ->toBase()->value('points');
 
-        // As a number, since only then are those above it looked up by the key; a little less of it, since not all its digits come along.
+        // As a number, since only then are those above it looked up by the key; a little less of it, since not all its
+        // digits come along.
         return $least === null ? $query : (clone $query)->whereRaw('points >= '.sprintf('%.12F', $least - 1e-6));
     }
 
@@ -81,7 +89,13 @@ final readonly class Ranking
      */
     public function page(int $number, int $size, array $with): LengthAwarePaginator
     {
-        return new LengthAwarePaginator($this->first($number * $size)->with($with)->forPage($number, $size)->get(), $this->count(), $size, $number, ['path' => Paginator::resolveCurrentPath()]);
+        return new LengthAwarePaginator(
+            $this->first($number * $size)->with($with)->forPage($number, $size)->get(),
+            $this->count(),
+            $size,
+            $number,
+            ['path' => Paginator::resolveCurrentPath()],
+        );
     }
 
     /** @return Builder<Standing> the whole order, or only those who can be among its first */
@@ -99,13 +113,23 @@ final readonly class Ranking
     private function unordered(): Builder
     {
         return Standing::query()->where('offer_id', $this->offer->id)->where('state', $this->state)
-            ->when($this->search !== '', fn (Builder $q) => $q->join('accounts', 'accounts.id', '=', 'standings.account_id')->where(fn (Builder $either) => Like::orAscii($either->where('accounts.name', 'like', Like::anywhere($this->search)), 'accounts.domain', Like::anywhere($this->search))));
+            ->when(
+                $this->search !== '',
+                fn (Builder $q) => $q->join('accounts', 'accounts.id', '=', 'standings.account_id')->where(
+                    fn (Builder $either) => Like::orAscii(
+                        $either->where('accounts.name', 'like', Like::anywhere($this->search)),
+                        'accounts.domain',
+                        Like::anywhere($this->search),
+                    ),
+                ),
+            );
     }
 
     /** @return array<string, int> how many there are in each state */
     public function counts(): array
     {
-        return Standing::query()->where('offer_id', $this->offer->id)->groupBy('state')->selectRaw('state, COUNT(*) AS n')->toBase()->pluck('n', 'state')->all();
+        return Standing::query()->where('offer_id', $this->offer->id)->groupBy('state')
+            ->selectRaw('state, COUNT(*) AS n')->toBase()->pluck('n', 'state')->all();
     }
 
     /**
@@ -116,20 +140,36 @@ final readonly class Ranking
     {
         $ids = $standings->flatMap(fn (Standing $standing): array => array_column($standing->lines, 0));
         $signals = Signal::query()->with('contact')->whereIn('id', $ids)->get()->keyBy('id');
-        $catalogue = RuleBook::catalogueOf($offer->rules ?? throw new \LogicException('An offer without rules has no standings.'));
+        $catalogue = RuleBook::catalogueOf(
+            $offer->rules ?? throw new \LogicException('An offer without rules has no standings.'),
+        );
 
-        return $standings->mapWithKeys(fn (Standing $standing): array => [$standing->account_id => SignalLine::of($standing, $signals, $catalogue)])->all();
+        return $standings->mapWithKeys(fn (Standing $standing): array => [
+            $standing->account_id => SignalLine::of($standing, $signals, $catalogue),
+        ])
+            ->all();
     }
 
-    /** @return array{before: int|null, after: int|null, position: int|null, of: int} the neighbours of an account in this order */
+    /**
+     * @return array{before: int|null, after: int|null, position: int|null, of: int} the neighbours of an account in
+     *     this order
+     */
     public function around(int $account): array
     {
-        [$ids, $ahead] = $this->sort === 'priority' ? $this->near($account) : [$this->query()->pluck('account_id')->all(), 0];
+        [$ids, $ahead] = $this->sort === 'priority'
+            ? $this->near($account)
+            : [$this->query()->pluck('account_id')->all(), 0];
         $at = array_search($account, $ids, true);
 
         return ! is_int($at)
-            ? ['before' => null, 'after' => $this->first(1)->value('account_id'), 'position' => null, 'of' => $this->count()]
-            : ['before' => $ids[$at - 1] ?? null, 'after' => $ids[$at + 1] ?? null, 'position' => $ahead + $at + 1, 'of' => $this->count()];
+            ? [
+                'before' => null, 'after' => $this->first(1)->value('account_id'), 'position' => null,
+                'of' => $this->count(),
+            ]
+            : [
+                'before' => $ids[$at - 1] ?? null, 'after' => $ids[$at + 1] ?? null, 'position' => $ahead + $at + 1,
+                'of' => $this->count(),
+            ];
     }
 
     /**
@@ -140,19 +180,28 @@ final readonly class Ranking
     private function near(int $account): array
     {
         $own = Standing::query()->select('points')->where('offer_id', $this->offer->id)->where('account_id', $account);
-        $higher = $this->unordered()->where('points', '>', $own)->reorder()->select('points')->orderBy('points')->limit(1);
-        $lower = $this->unordered()->where('points', '<', $own)->reorder()->select('points')->orderByDesc('points')->limit(1);
+        $higher = $this->unordered()->where('points', '>', $own)->reorder()->select('points')->orderBy('points')
+            ->limit(1);
+        $lower = $this->unordered()->where('points', '<', $own)->reorder()->select('points')->orderByDesc('points')
+            ->limit(1);
         $ids = [];
         foreach ([$higher, $own, $lower] as $points) {
             array_push($ids, ...$this->query()->where('points', '=', $points)->pluck('account_id')->all());
         }
 
-        return [$ids, $this->unordered()->where('points', '>', $own)->count() - $this->unordered()->where('points', '=', $higher)->count()];
+        return [
+            $ids,
+            $this->unordered()->where('points', '>', $own)->count()
+                - $this->unordered()->where('points', '=', $higher)->count(),
+        ];
     }
 
     /** @return array<string, string> what an address needs to come back to this order */
     public function parameters(): array
     {
-        return array_filter(['tab' => $this->state->value, 'sort' => $this->sort, 'q' => $this->search], fn (string $value): bool => $value !== '' && $value !== 'priority' && $value !== 'ranked');
+        return array_filter(
+            ['tab' => $this->state->value, 'sort' => $this->sort, 'q' => $this->search],
+            fn (string $value): bool => $value !== '' && $value !== 'priority' && $value !== 'ranked',
+        );
     }
 }

@@ -10,7 +10,10 @@ use Illuminate\Contracts\View\View;
 use Illuminate\View\Component;
 use Luftig\Core\Signal\Stage;
 
-/** A signal in its smallest form: a shaft as long as it is fresh, with a stroke on it for what it would push wholly fresh. */
+/**
+ * A signal in its smallest form: a shaft as long as it is fresh, with a stroke on it for what it would push wholly
+ * fresh.
+ */
 final class Barb extends Component
 {
     private const FOOT = 6.0;

@@ -19,8 +19,11 @@ final class Group extends Component
     /** @var array<int, string> contact → name, for who reports to whom */
     public readonly array $names;
 
-    public function __construct(public readonly Account $account, public readonly BuyingGroup $group, ?Contact $moved = null)
-    {
+    public function __construct(
+        public readonly Account $account,
+        public readonly BuyingGroup $group,
+        ?Contact $moved = null,
+    ) {
         $this->parts = new GroupParts($group, $account->headcount, $moved);
         $this->names = $this->parts->names();
     }

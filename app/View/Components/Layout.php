@@ -72,7 +72,8 @@ final class Layout extends Component
             'keep, drop' => 'P D', 'the account before, the next' => '← →',
             'in a buying group: the part above, below' => 'Shift ↑ ↓',
             'go to any account, contact, list or screen' => '/',
-            implode(', ', array_map(fn (Screen $one): string => $one->label(), $this->all())) => 'G then '.implode(' ', array_map(fn (Screen $one): string => strtoupper($one->key()), $this->all())),
+            implode(', ', array_map(fn (Screen $one): string => $one->label(), $this->all())) => 'G then '
+                .implode(' ', array_map(fn (Screen $one): string => strtoupper($one->key()), $this->all())),
         ];
     }
 

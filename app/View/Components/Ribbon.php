@@ -11,7 +11,9 @@ use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\View\Component;
 
-/** An account's time as it is drawn: the curve of timing over a wedge for each signal, in a field of 1,200 units across. */
+/**
+ * An account's time as it is drawn: the curve of timing over a wedge for each signal, in a field of 1,200 units across.
+ */
 final class Ribbon extends Component
 {
     private const LEFT = 190;
@@ -50,7 +52,8 @@ final class Ribbon extends Component
     /** The curve as an area, as far as today, and from today on. */
     public function area(): string
     {
-        return 'M'.$this->point(-Time::BACK, 0.0).'L'.$this->curve(-Time::BACK, Time::AHEAD).'L'.$this->point(Time::AHEAD, 0.0).'Z';
+        return 'M'.$this->point(-Time::BACK, 0.0).'L'.$this->curve(-Time::BACK, Time::AHEAD).'L'
+            .$this->point(Time::AHEAD, 0.0).'Z';
     }
 
     public function past(): string
@@ -71,7 +74,9 @@ final class Ribbon extends Component
             $middle = self::TOP + self::CURVE + 24 + self::STEP * $i;
             $at = -$wedge['signal']->occurred_at->diffInSeconds(CarbonImmutable::now()) / 86400;
             $wedges[] = [
-                'text' => Format::cut($wedge['signal']->title, self::TEXT), 'title' => $wedge['signal']->title, 'y' => $middle,
+                'text' => Format::cut($wedge['signal']->title, self::TEXT),
+                'title' => $wedge['signal']->title,
+                'y' => $middle,
                 'path' => $this->wedge($wedge['thickness'], $middle), 'tone' => $wedge['against'] ? 'against' : 'for',
                 'at' => $at >= -Time::BACK && $at <= Time::AHEAD ? $this->x($at) : null,
             ];
@@ -125,7 +130,10 @@ final class Ribbon extends Component
 
     private function curve(int $from, int $to): string
     {
-        return implode('L', array_map(fn (int $day): string => $this->point($day, $this->ribbon->timing[$day]), range($from, $to)));
+        return implode(
+            'L',
+            array_map(fn (int $day): string => $this->point($day, $this->ribbon->timing[$day]), range($from, $to)),
+        );
     }
 
     /** @param  array<int, float>  $thickness  day → 0–1 */

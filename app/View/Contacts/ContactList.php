@@ -32,8 +32,12 @@ final readonly class ContactList
     private ?array $found;
 
     /** @param  array<int, true>|null  $found  where they are known already, since looking for them takes long */
-    public function __construct(private Offer $offer, public ?Part $part = null, public string $search = '', ?array $found = null)
-    {
+    public function __construct(
+        private Offer $offer,
+        public ?Part $part = null,
+        public string $search = '',
+        ?array $found = null,
+    ) {
         $this->found = $search === '' ? null : $found ?? self::find($search);
     }
 
@@ -55,7 +59,9 @@ final readonly class ContactList
                 $counts[$part]++;
             }
         } else {
-            $sums = Standing::query()->where('offer_id', $this->offer->id)->whereIn('state', self::STATES)->selectRaw(implode(', ', array_map(fn (string $part): string => "COALESCE(SUM(`$part`), 0) AS `$part`", $parts)))->toBase()->first();
+            $sums = Standing::query()->where('offer_id', $this->offer->id)->whereIn('state', self::STATES)->selectRaw(
+                implode(', ', array_map(fn (string $part): string => "COALESCE(SUM(`$part`), 0) AS `$part`", $parts)),
+            )->toBase()->first();
             $counts = array_map(intval(...), (array) $sums);
         }
 
@@ -93,7 +99,10 @@ final readonly class ContactList
                 yield $number++ => $queue->extract();
             }
             foreach (json_decode($standing->contacts, true) as [$id, $priority, $part]) {
-                if (($this->part === null || $part === $this->part->value) && ($this->found === null || isset($this->found[$id]))) {
+                if (
+                    ($this->part === null || $part === $this->part->value)
+                    && ($this->found === null || isset($this->found[$id]))
+                ) {
                     $queue->insert([$id, (float) $priority, $part, $standing->account_id], [$priority, -$id]);
                 }
             }
@@ -106,14 +115,24 @@ final readonly class ContactList
     /** @return array<string, string> what an address needs to come back to this list */
     public function parameters(): array
     {
-        return array_filter(['part' => (string) $this->part?->value, 'q' => $this->search], fn (string $value): bool => $value !== '');
+        return array_filter(
+            ['part' => (string) $this->part?->value, 'q' => $this->search],
+            fn (string $value): bool => $value !== '',
+        );
     }
 
     /** @return Generator<\stdClass> the best contact first */
     private function standings(): Generator
     {
-        $query = DB::table('standings')->where('offer_id', $this->offer->id)->whereIn('state', array_column(self::STATES, 'value'))->whereNotNull('best_contact')
-            ->when($this->found !== null, fn ($query) => $query->whereIn('account_id', Contact::query()->whereIn('id', array_keys($this->found ?? []))->select('account_id')))
+        $query = DB::table('standings')->where('offer_id', $this->offer->id)
+            ->whereIn('state', array_column(self::STATES, 'value'))->whereNotNull('best_contact')
+            ->when(
+                $this->found !== null,
+                fn ($query) => $query->whereIn(
+                    'account_id',
+                    Contact::query()->whereIn('id', array_keys($this->found ?? []))->select('account_id'),
+                ),
+            )
             ->orderByDesc('best_contact')->orderBy('account_id')->select('account_id', 'best_contact', 'contacts');
         for ($offset = 0; ; $offset += self::CHUNK) {
             $rows = (clone $query)->offset($offset)->limit(self::CHUNK)->get();
@@ -131,7 +150,11 @@ final readonly class ContactList
         $ids = Contact::query()->whereNull('merged_into')->where(function (Builder $query) use ($words): void {
             foreach ($words as $word) {
                 $like = Like::begins($word);
-                $query->where(fn (Builder $either) => $either->where('first_name', 'like', $like)->orWhere('last_name', 'like', $like)->orWhere('title', 'like', '%'.$like));
+                $query->where(
+                    fn (Builder $either) => $either->where('first_name', 'like', $like)
+                        ->orWhere('last_name', 'like', $like)
+                        ->orWhere('title', 'like', '%'.$like),
+                );
             }
         })->limit(self::FOUND)->pluck('id')->all();
 

@@ -78,10 +78,12 @@ final readonly class ContactPage
     {
         $contact->load('account.places', 'channels', 'positions.account');
         $account = $contact->account;
-        $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)->first();
+        $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)
+            ->first();
         $group = $standing === null ? null : BuyingGroup::of($offer, $account, $standing, $reader, $contact);
         $row = $group?->row($contact);
-        $signals = Signal::query()->with('contact')->where('contact_id', $contact->id)->ofOffer($offer)->orderByDesc('occurred_at')->get();
+        $signals = Signal::query()->with('contact')->where('contact_id', $contact->id)->ofOffer($offer)
+            ->orderByDesc('occurred_at')->get();
         $catalogue = $standing === null ? null : RuleBook::catalogueOf($standing->ruleSet);
         $all = $standing === null ? [] : Ranking::lines($offer, $standing->newCollection([$standing]))[$account->id];
         $barred = EntriesInForce::now();
@@ -94,9 +96,14 @@ final readonly class ContactPage
             $reader,
             $row,
             $row?->ranked === null ? null : new ContactPoints($account, $contact, $row->ranked, $group, $all),
-            Happened::of($signals, $catalogue === null ? [] : SignalLine::of($standing, $signals, $catalogue), $catalogue),
+            Happened::of(
+                $signals,
+                $catalogue === null ? [] : SignalLine::of($standing, $signals, $catalogue),
+                $catalogue,
+            ),
             Reason::query()->with('user')->where('contact_id', $contact->id)->latest()->limit(self::REASONS)->get(),
-            Approach::query()->with('user')->where('contact_id', $contact->id)->latest('made_at')->limit(self::APPROACHES)->get(),
+            Approach::query()->with('user')->where('contact_id', $contact->id)->latest('made_at')
+                ->limit(self::APPROACHES)->get(),
             (new Ties(collect([$contact])))->of($contact),
             self::affiliations($contact),
             RecordTags::of('contacts', $contact->id),
@@ -136,7 +143,9 @@ final readonly class ContactPage
     {
         $held = $this->row?->reservation;
 
-        return $held === null || $this->isMine() ? null : 'reserved by '.$held->user->name.' until '.Format::day($held->until);
+        return $held === null || $this->isMine()
+            ? null
+            : 'reserved by '.$held->user->name.' until '.Format::day($held->until);
     }
 
     public function part(): string
@@ -146,14 +155,17 @@ final readonly class ContactPage
 
     public function partBy(): string
     {
-        return $this->row?->isByHand() ? 'set by hand; the rules say '.($this->row->ranked?->part->label() ?? 'no part') : 'part in buying';
+        return $this->row?->isByHand()
+            ? 'set by hand; the rules say '.($this->row->ranked?->part->label() ?? 'no part')
+            : 'part in buying';
     }
 
     public function whyNot(): string
     {
         return match (true) {
             (bool) $this->row?->place?->removed => 'Removed from the buying group by hand.',
-            $this->title->isUnknown() && $this->contact->title !== null => 'By the rules this title takes no part in buying, because it cannot be read.',
+            $this->title->isUnknown() && $this->contact->title !== null => 'By the rules this title takes no part in '
+                .'buying, because it cannot be read.',
             default => 'By the rules this title takes no part in buying.',
         };
     }
@@ -163,12 +175,18 @@ final readonly class ContactPage
         return $this->contact->title !== null && $this->reader->can('create', RuleSet::class);
     }
 
-    /** @return array<int, array{position: Position, months: string, title: string, company: string, account: Account|null}> */
+    /**
+     * @return array<int, array{position: Position, months: string, title: string, company: string,
+     *     account: Account|null}>
+     */
     public function positions(): array
     {
         return $this->contact->positions->map(fn (Position $position): array => [
-            'position' => $position, 'months' => Format::months($position->since, $position->until), 'title' => $position->title ?? 'title unknown',
-            'company' => $position->account->name ?? $position->company ?? 'company unknown', 'account' => $position->account,
+            'position' => $position,
+            'months' => Format::months($position->since, $position->until),
+            'title' => $position->title ?? 'title unknown',
+            'company' => $position->account->name ?? $position->company ?? 'company unknown',
+            'account' => $position->account,
         ])->all();
     }
 
@@ -202,7 +220,8 @@ final readonly class ContactPage
     public function correctable(): array
     {
         return [
-            'first_name' => ['First name', 100], 'last_name' => ['Last name', 100], 'title' => ['Title', 190], 'city' => ['City', 190],
+            'first_name' => ['First name', 100], 'last_name' => ['Last name', 100], 'title' => ['Title', 190],
+            'city' => ['City', 190],
             'country' => ['Country', 190], 'profile' => ['Profile address', 190],
         ];
     }
@@ -214,7 +233,8 @@ final readonly class ContactPage
         $byHand = array_map(fn (string $field): string => str_replace('_', ' ', $field), $contact->by_hand ?? []);
 
         return array_filter([
-            'About' => $contact->about, 'Interests' => $contact->interests, 'Profile' => $contact->profile, 'Country' => $contact->country,
+            'About' => $contact->about, 'Interests' => $contact->interests, 'Profile' => $contact->profile,
+            'Country' => $contact->country,
             ...$this->affiliations,
             'Source' => implode(', ', array_filter([
                 $contact->source, $contact->seen_at === null ? null : 'seen '.Format::date($contact->seen_at),
@@ -228,7 +248,9 @@ final readonly class ContactPage
     {
         $named = [];
         $kinds = ['language' => 'Languages', 'school' => 'Schools', 'association' => 'Associations'];
-        foreach (DB::table('affiliations')->where('contact_id', $contact->id)->orderBy('name')->get(['kind', 'name']) as $row) {
+        foreach (
+            DB::table('affiliations')->where('contact_id', $contact->id)->orderBy('name')->get(['kind', 'name']) as $row
+        ) {
             $named[$kinds[$row->kind]][] = $row->name;
         }
 

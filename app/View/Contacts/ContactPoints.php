@@ -64,7 +64,8 @@ final readonly class ContactPoints
                 ["weight of {$role->buyerRole->name}", '', Format::part($role->buyerRole->weight)],
                 ['function match', $match, Format::part($role->match)],
                 [
-                    '√(authority '.Format::part($role->authority).' × accessibility '.Format::part($role->accessibility).')',
+                    '√(authority '.Format::part($role->authority).' × accessibility '.Format::part($role->accessibility)
+                        .')',
                     $standing,
                     Format::part(sqrt($role->authority * $role->accessibility)),
                 ],
@@ -74,23 +75,27 @@ final readonly class ContactPoints
 
     private function push(): PointLine
     {
-        $says = (int) Rule::ROLE.' × Role '.Format::part($this->ranked->role->value).' × push '.Format::part($this->ranked->push)
+        $says = (int) Rule::ROLE.' × Role '.Format::part($this->ranked->role->value).' × push '
+            .Format::part($this->ranked->push)
             .'. Their own signals, and those that concern their function, count in full; the account’s others half; '
             .'what somebody else engaged with a quarter.'.$this->champion();
 
-        return new PointLine('What happened there', $this->sum->push, $says, array_map(function (SignalLine $line): array {
-            $share = $this->group->shareOf($line, $this->contact);
-            $says = $this->group->inFull($line->signal->id, $this->contact) ?? ($share < .5 ? 'a quarter' : 'half');
+        return new PointLine('What happened there', $this->sum->push, $says,
+            array_map(function (SignalLine $line): array {
+                $share = $this->group->shareOf($line, $this->contact);
+                $says = $this->group->inFull($line->signal->id, $this->contact) ?? ($share < .5 ? 'a quarter' : 'half');
 
-            return [$line->signal->title, $says, Format::part($line->push * $share)];
-        }, $this->lines));
+                return [$line->signal->title, $says, Format::part($line->push * $share)];
+            }, $this->lines));
     }
 
     /** What their own signals count beyond their role. */
     private function champion(): string
     {
         $role = $this->ranked->role;
-        $more = $role->match >= Rule::MATCH ? Rule::ROLE * max(0.0, Rule::OWN - $role->value) * $this->ranked->own : 0.0;
+        $more = $role->match >= Rule::MATCH
+            ? Rule::ROLE * max(0.0, Rule::OWN - $role->value) * $this->ranked->own
+            : 0.0;
 
         return $more === 0.0 ? '' : ' For their own signals, push '.Format::part($this->ranked->own)
             .', they are worth at least a champion: '.Format::points($more).' more.';

@@ -57,7 +57,8 @@ final readonly class ContactsPage
             $list,
             $counts,
             $pages->withQueryString(),
-            Contact::query()->with('channels', 'positions.account')->whereIn('id', array_column($rows, 0))->get()->keyBy('id'),
+            Contact::query()->with('channels', 'positions.account')->whereIn('id', array_column($rows, 0))->get()
+                ->keyBy('id'),
             $standings,
             $standings->isEmpty() ? [] : Ranking::lines($offer, $standings),
             EntriesInForce::now(),
@@ -85,7 +86,10 @@ final readonly class ContactsPage
         return ($this->offer->rules->buyer_roles ?? []) !== [];
     }
 
-    /** @return list<array{contact: Contact, url: string, priority: string, part: string, account: \App\Models\Account, about: string, line: SignalLine|null, times: Tenure, way: string, isBarred: bool}> */
+    /**
+     * @return list<array{contact: Contact, url: string, priority: string, part: string, account: \App\Models\Account,
+     *     about: string, line: SignalLine|null, times: Tenure, way: string, isBarred: bool}>
+     */
     public function rows(): array
     {
         $rows = [];
@@ -97,7 +101,9 @@ final readonly class ContactsPage
             $standing = $this->standings[$account];
             $isBarred = $this->barred->contact($id) !== null;
             $rows[] = [
-                'contact' => $contact, 'url' => route('contacts.show', $contact), 'priority' => Format::priority($priority),
+                'contact' => $contact,
+                'url' => route('contacts.show', $contact),
+                'priority' => Format::priority($priority),
                 'part' => Part::from($part)->label(), 'account' => $standing->account,
                 'about' => Format::line($standing->account->headquarters()?->city, $standing->priority === null
                     ? 'waiting' : 'priority '.Format::priority($standing->priority)),
@@ -113,6 +119,7 @@ final readonly class ContactsPage
     private function strongest(int $contact, int $account): ?SignalLine
     {
         return collect($this->lines[$account])
-            ->sortByDesc(fn (SignalLine $line): array => [$line->signal->contact_id === $contact, $line->push])->first();
+            ->sortByDesc(fn (SignalLine $line): array => [$line->signal->contact_id === $contact, $line->push])
+            ->first();
     }
 }

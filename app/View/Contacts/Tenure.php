@@ -30,14 +30,26 @@ final readonly class Tenure
     public static function of(Contact $contact): self
     {
         $day = fn (?CarbonImmutable $date): ?int => $date === null ? null : intdiv($date->getTimestamp(), self::DAY);
-        $career = Career::at($contact->account_id, $contact->positions->map(fn (Position $position): PositionHeld => new PositionHeld($position->account_id, (string) $position->title, Title::unpacked($position->reading), $day($position->since), $day($position->until))));
+        $career = Career::at($contact->account_id, $contact->positions->map(
+            fn (Position $position): PositionHeld => new PositionHeld(
+                $position->account_id,
+                (string) $position->title,
+                Title::unpacked($position->reading),
+                $day($position->since),
+                $day($position->until),
+            ),
+        ));
         $since = $career->now?->since;
         $today = intdiv(CarbonImmutable::today()->getTimestamp(), self::DAY);
 
         return new self(
             $since === null ? null : max(0, $today - $since),
             $career->atAccountSince() === null ? null : max(0, $today - $career->atAccountSince()),
-            $since === null || $today - $since > self::NEW ? null : ($career->arrival() === Arrival::Unknown ? Arrival::Unknown->label() : 'new: '.$career->arrival()->label()),
+            $since === null || $today - $since > self::NEW ? null : (
+                $career->arrival() === Arrival::Unknown
+                    ? Arrival::Unknown->label()
+                    : 'new: '.$career->arrival()->label()
+            ),
         );
     }
 

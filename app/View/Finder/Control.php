@@ -32,14 +32,25 @@ final readonly class Control
         return new self('note', label: $text);
     }
 
-    public static function text(string $name, string $label, string $value, int $width = 6, bool $required = false, bool $first = false, string $placeholder = ''): self
-    {
-        return new self('text', $name, $label, $value, width: $width, required: $required, first: $first, placeholder: $placeholder);
+    public static function text(
+        string $name,
+        string $label,
+        string $value,
+        int $width = 6,
+        bool $required = false,
+        bool $first = false,
+        string $placeholder = '',
+    ): self {
+        return new self(
+            'text', $name, $label, $value, width: $width, required: $required, first: $first, placeholder: $placeholder,
+        );
     }
 
     public static function place(string $name, string $label, string $value): self
     {
-        return new self('place', $name, $label, $value, width: 9, required: true, first: true, placeholder: 'Halden, Norway');
+        return new self(
+            'place', $name, $label, $value, width: 9, required: true, first: true, placeholder: 'Halden, Norway',
+        );
     }
 
     public static function lines(string $name, string $label, string $value, bool $required): self
@@ -47,14 +58,26 @@ final readonly class Control
         return new self('lines', $name, $label, $value, required: $required, first: true);
     }
 
-    public static function query(string $name, string $label, string $value, bool $required = false, bool $first = false, string $placeholder = ''): self
-    {
+    public static function query(
+        string $name,
+        string $label,
+        string $value,
+        bool $required = false,
+        bool $first = false,
+        string $placeholder = '',
+    ): self {
         return new self('query', $name, $label, $value, required: $required, first: $first, placeholder: $placeholder);
     }
 
     /** @param  array<int|string, string>  $options */
-    public static function select(string $name, string $label, array $options, string $value, bool $first = false, int $width = 12): self
-    {
+    public static function select(
+        string $name,
+        string $label,
+        array $options,
+        string $value,
+        bool $first = false,
+        int $width = 12,
+    ): self {
         return new self('select', $name, $label, $value, $options, width: $width, first: $first);
     }
 

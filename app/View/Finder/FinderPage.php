@@ -49,7 +49,8 @@ final readonly class FinderPage
     private Options $options;
 
     /**
-     * @param  array{add: string, edit: string, vary: string, over: string}  $asked  what is to be added, edited or varied
+     * @param  array{add: string, edit: string, vary: string, over: string}  $asked  what is to be added, edited or
+     *     varied
      * @param  bool  $isWhole  counts of every field, and not only of those that say most
      * @param  list<ResultColumn>  $columns  to export, in this order
      */
@@ -65,13 +66,18 @@ final readonly class FinderPage
         $this->staircase = $search->staircase();
         $this->total = $search->total();
         $this->everybody = $search->everybody();
-        $rows = ResultRows::of($offer, $search->subject, array_slice($search->ids($page * self::SIZE), ($page - 1) * self::SIZE));
+        $rows = ResultRows::of($offer, $search->subject, array_slice(
+            $search->ids($page * self::SIZE),
+            ($page - 1) * self::SIZE,
+        ));
         $this->results = Results::of($offer, $rows, $search);
         $pages = new LengthAwarePaginator($rows->records, $this->total, self::SIZE, $page, ['path' => route('finder')]);
         $this->pages = $pages->withQueryString();
         $this->options = new Options($offer, $user, $search);
         $field = Conditions::named($asked['add'], $search);
-        $this->adds = $field === null || $this->isFull() ? null : new StepInputs($field, null, count($search->steps), $this->options);
+        $this->adds = $field === null || $this->isFull()
+            ? null
+            : new StepInputs($field, null, count($search->steps), $this->options);
         $this->varied = $this->adds === null ? Varied::of($this, $asked['vary'], $asked['over']) : null;
     }
 
@@ -94,8 +100,13 @@ final readonly class FinderPage
     {
         $subjects = [];
         foreach (Subject::cases() as $subject) {
-            $steps = array_values(array_filter($this->search->steps, fn (StepForm $step): bool => $step->field->suits($subject)));
-            $subjects[$subject->value] = [route('finder', $this->search->parameters($steps, $subject)), $subject === $this->search->subject];
+            $steps = array_values(
+                array_filter($this->search->steps, fn (StepForm $step): bool => $step->field->suits($subject)),
+            );
+            $subjects[$subject->value] = [
+                route('finder', $this->search->parameters($steps, $subject)),
+                $subject === $this->search->subject,
+            ];
         }
 
         return $subjects;
@@ -107,7 +118,8 @@ final readonly class FinderPage
         $last = array_key_last($this->staircase);
 
         return array_map(fn (array $row, int $at): Stair => new Stair(
-            $this, $at, $row, $at === $last, $this->search->mistakes[$at] ?? null, $this->asked['edit'] === (string) $at, $this->options,
+            $this, $at, $row, $at === $last, $this->search->mistakes[$at] ?? null,
+            $this->asked['edit'] === (string) $at, $this->options,
         ), $this->staircase, array_keys($this->staircase));
     }
 
@@ -127,7 +139,10 @@ final readonly class FinderPage
         return $this->adds === null && $this->asked['add'] !== '' && ! $this->isFull() ? $this->asked['add'] : null;
     }
 
-    /** @return array<string, list<array{field: Field, url: string}>> conditions that can be added, those added last first */
+    /**
+     * @return array<string, list<array{field: Field, url: string}>> conditions that can be added, those added last
+     *     first
+     */
     public function conditions(): array
     {
         return array_map(fn (array $fields): array => array_map(fn (Field $field): array => [
@@ -154,14 +169,21 @@ final readonly class FinderPage
         return $this->isOfContacts() ? ' in '.Format::count($this->search->accounts(), 'account') : '';
     }
 
-    /** @return list<array{says: string, label: string, after: string, url: string|null}> new, kept, in work, with the address that leaves them out */
+    /**
+     * @return list<array{says: string, label: string, after: string, url: string|null}> new, kept, in work, with the
+     *     address that leaves them out
+     */
     public function work(): array
     {
         $work = $this->search->work();
 
         return array_map(fn (string $key, string $label): array => [
-            'says' => Format::number($work[$key]).' '.$label, 'label' => $label, 'after' => $key === array_key_last(self::WORK) ? '' : ',',
-            'url' => $work[$key] > 0 ? $this->address([...$this->search->steps, StepForm::of(Field::Work, ['v' => $key, 'x' => '1'])]) : null,
+            'says' => Format::number($work[$key]).' '.$label,
+            'label' => $label,
+            'after' => $key === array_key_last(self::WORK) ? '' : ',',
+            'url' => $work[$key] > 0
+                ? $this->address([...$this->search->steps, StepForm::of(Field::Work, ['v' => $key, 'x' => '1'])])
+                : null,
         ], array_keys(self::WORK), self::WORK);
     }
 
@@ -230,7 +252,8 @@ final readonly class FinderPage
     {
         // Of the tree, the divisions say most at a glance.
         $isTree = $field === Field::Industry || $field === Field::MainIndustry;
-        $counts = $this->search->counts($field, self::VALUES, $isTree ? fn (string $code): bool => strlen($code) === 2 : null);
+        $counts = $this->search
+            ->counts($field, self::VALUES, $isTree ? fn (string $code): bool => strlen($code) === 2 : null);
 
         return array_map(
             fn (int|string $value, int $count): array => [

@@ -25,8 +25,12 @@ final readonly class Results
      * @param  array<int, list<SignalLine>>  $lines  by account
      * @param  Search|null  $search  that found them, which knows whose work they are; one may tick them then
      */
-    private function __construct(private ResultRows $rows, private array $lines, private EntriesInForce $barred, private ?Search $search)
-    {
+    private function __construct(
+        private ResultRows $rows,
+        private array $lines,
+        private EntriesInForce $barred,
+        private ?Search $search,
+    ) {
     }
 
     public static function of(Offer $offer, ResultRows $rows, ?Search $search = null): self
@@ -55,7 +59,11 @@ final readonly class Results
         ];
     }
 
-    /** @return list<array{id: int, name: string, about: string, url: string, records: string, work: string|null, priority: string, line: SignalLine|null, cells: array<string, string>, account: Account|null, accountAbout: string}> */
+    /**
+     * @return list<array{id: int, name: string, about: string, url: string, records: string, work: string|null,
+     *     priority: string, line: SignalLine|null, cells: array<string, string>, account: Account|null,
+     *     accountAbout: string}>
+     */
     public function rows(): array
     {
         return array_map(fn (Account|Contact $record): array => [
@@ -66,33 +74,45 @@ final readonly class Results
         ], $this->rows->records);
     }
 
-    /** @return array{name: string, about: string, url: string, records: string, line: SignalLine|null, cells: array<string, string>, account: Account|null, accountAbout: string} */
+    /**
+     * @return array{name: string, about: string, url: string, records: string, line: SignalLine|null,
+     *     cells: array<string, string>, account: Account|null, accountAbout: string}
+     */
     private function contact(Contact $contact): array
     {
         $account = $contact->account;
 
         return [
-            'name' => $contact->name(), 'about' => $contact->title ?? 'title unknown', 'url' => route('contacts.show', $contact),
+            'name' => $contact->name(),
+            'about' => $contact->title ?? 'title unknown',
+            'url' => route('contacts.show', $contact),
             'records' => route('reasons.create', [$account, 'contact' => $contact->id]),
             'line' => $this->strongest($account->id, $contact->id), 'account' => $account,
             'accountAbout' => Format::line(
-                $account->headquarters()?->city, $account->headcount === null ? null : Format::heads($account->headcount),
+                $account->headquarters()?->city,
+                $account->headcount === null ? null : Format::heads($account->headcount),
             ),
             'cells' => [
                 'before' => Tenure::of($contact)->inPosition() ?? 'unknown',
-                'after' => $this->barred->contact($contact->id) !== null ? 'kept out' : Reach::of($contact, $this->barred)->label(),
+                'after' => $this->barred->contact($contact->id) !== null
+                    ? 'kept out'
+                    : Reach::of($contact, $this->barred)->label(),
             ],
         ];
     }
 
-    /** @return array{name: string, about: string, url: string, records: string, line: SignalLine|null, cells: array<string, string>, account: Account|null, accountAbout: string} */
+    /**
+     * @return array{name: string, about: string, url: string, records: string, line: SignalLine|null,
+     *     cells: array<string, string>, account: Account|null, accountAbout: string}
+     */
     private function account(Account $account): array
     {
         $industry = $account->industries->first()?->code;
 
         return [
             'name' => $account->name, 'about' => (string) $account->domain, 'url' => route('accounts.show', $account),
-            'records' => route('reasons.create', $account), 'line' => $this->strongest($account->id), 'account' => null, 'accountAbout' => '',
+            'records' => route('reasons.create', $account), 'line' => $this->strongest($account->id), 'account' => null,
+            'accountAbout' => '',
             'cells' => [
                 'industry' => $industry === null ? 'unknown' : lcfirst(Industries::name($industry)),
                 'place' => $account->headquarters()->city ?? 'unknown',
@@ -106,6 +126,12 @@ final readonly class Results
     private function strongest(int $account, ?int $contact = null): ?SignalLine
     {
         return collect($this->lines[$account] ?? [])
-            ->sortByDesc(fn (SignalLine $line): array => [$contact !== null && $line->signal->contact_id === $contact, $line->push])->first();
+            ->sortByDesc(
+                fn (SignalLine $line): array => [
+                    $contact !== null && $line->signal->contact_id === $contact,
+                    $line->push,
+                ],
+            )
+            ->first();
     }
 }

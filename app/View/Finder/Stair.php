@@ -8,7 +8,9 @@ use App\Finder\Options;
 use App\Finder\StepForm;
 use App\Support\Format;
 
-/** A step of the staircase: as high as the logarithm of what remains, with what it costs and what can be done with it. */
+/**
+ * A step of the staircase: as high as the logarithm of what remains, with what it costs and what can be done with it.
+ */
 final readonly class Stair
 {
     private const LOWEST = 26;

@@ -45,12 +45,16 @@ final readonly class StepInputs
         $choices = $this->options->of($this->field);
 
         return match (true) {
-            $this->field === Field::KeptOut => [Control::note('Customers, competitors, agencies, and who stands on the keep-out.')],
+            $this->field === Field::KeptOut => [
+                Control::note('Customers, competitors, agencies, and who stands on the keep-out.'),
+            ],
             $this->field === Field::Event => $this->event(),
             $this->field === Field::Before => $this->before(),
             $this->field === Field::Reach => $this->reach(),
             $this->field === Field::Spending => $this->spending(),
-            $choices !== null => [Control::ticks($this->name('v'), $this->label(), $choices, $this->step?->values() ?? [], true)],
+            $choices !== null => [
+                Control::ticks($this->name('v'), $this->label(), $choices, $this->step?->values() ?? [], true),
+            ],
             $this->field === Field::Attribute => $this->attribute(),
             $this->field->test() === Comparison::Any => $this->values(),
             $this->field->test() === Comparison::Range => $this->range(),
@@ -68,7 +72,9 @@ final readonly class StepInputs
         $all = Control::tick($this->name('all'), 'all of them together', $this->given('all') === '1');
 
         return [
-            Control::lines($this->name('v'), $this->label().', parted by commas or lines', Pasted::text($this->given('v')), true),
+            Control::lines(
+                $this->name('v'), $this->label().', parted by commas or lines', Pasted::text($this->given('v')), true,
+            ),
             ...$this->field === Field::Technology ? [$all] : [],
         ];
     }
@@ -77,8 +83,19 @@ final readonly class StepInputs
     private function attribute(): array
     {
         return [
-            Control::select($this->name('w'), 'Attribute', self::same($this->options->which($this->field)), mb_strtolower($this->given('w')), true),
-            Control::lines($this->name('v'), 'Values; none: any, parted by commas or lines', Pasted::text($this->given('v')), false),
+            Control::select(
+                $this->name('w'),
+                'Attribute',
+                self::same($this->options->which($this->field)),
+                mb_strtolower($this->given('w')),
+                true,
+            ),
+            Control::lines(
+                $this->name('v'),
+                'Values; none: any, parted by commas or lines',
+                Pasted::text($this->given('v')),
+                false,
+            ),
         ];
     }
 
@@ -89,7 +106,12 @@ final readonly class StepInputs
 
         return [
             ...$roles === [] ? [] : [
-                Control::select($this->name('w'), 'In the buyer role', ['' => 'in any or none'] + self::same($roles), mb_strtolower($this->given('w'))),
+                Control::select(
+                    $this->name('w'),
+                    'In the buyer role',
+                    ['' => 'in any or none'] + self::same($roles),
+                    mb_strtolower($this->given('w')),
+                ),
             ],
             Control::text($this->name('lo'), 'From', $this->given('lo'), first: true),
             Control::text($this->name('hi'), 'To', $this->given('hi')),
@@ -103,7 +125,9 @@ final readonly class StepInputs
         return [
             Control::text($this->name('lo'), 'Price', $this->given('lo'), required: true, first: true),
             $this->currency(),
-            Control::text($this->name('w'), 'Share of revenue that is usually spent on it, in %', $this->given('w'), 12, true),
+            Control::text(
+                $this->name('w'), 'Share of revenue that is usually spent on it, in %', $this->given('w'), 12, true,
+            ),
         ];
     }
 
@@ -135,7 +159,9 @@ final readonly class StepInputs
     {
         return [
             Control::note('All of it holds of one and the same signal.'),
-            Control::ticks($this->name('v'), 'Kind', $this->options->of(Field::Signal) ?? [], $this->step?->values() ?? []),
+            Control::ticks(
+                $this->name('v'), 'Kind', $this->options->of(Field::Signal) ?? [], $this->step?->values() ?? [],
+            ),
             Control::ticks($this->name('st'), 'State', self::same(self::STAGES), $this->step?->values('st') ?? []),
             Control::text($this->name('lo'), 'Days ago, from', $this->given('lo'), 3, first: true),
             Control::text($this->name('hi'), 'to', $this->given('hi'), 3),
@@ -146,7 +172,9 @@ final readonly class StepInputs
             Control::text($this->name('alo'), 'Amount, from', $this->given('alo'), 3),
             Control::text($this->name('ahi'), 'to', $this->given('ahi'), 3),
             $this->currency(),
-            Control::query($this->name('q'), 'Words in it, as a query, or phrases, one a line', Pasted::text($this->given('q')),
+            Control::query($this->name('q'),
+                'Words in it, as a query, or phrases, one a line',
+                Pasted::text($this->given('q')),
                 placeholder: 'planner OR "energy manager"'),
         ];
     }
@@ -156,9 +184,12 @@ final readonly class StepInputs
     {
         return [
             Control::note('All of it holds of one and the same earlier position.'),
-            Control::query($this->name('q'), 'Title, as a query, or phrases, one a line', Pasted::text($this->given('q')), first: true,
+            Control::query($this->name('q'), 'Title, as a query, or phrases, one a line',
+                Pasted::text($this->given('q')), first: true,
                 placeholder: 'maintenance OR planner'),
-            Control::query($this->name('q2'), 'Company, as a query, or phrases, one a line', Pasted::text($this->given('q2'))),
+            Control::query($this->name('q2'), 'Company, as a query, or phrases, one a line', Pasted::text(
+                $this->given('q2'),
+            )),
             Control::text($this->name('lo'), 'Ended, months ago, from', $this->given('lo')),
             Control::text($this->name('hi'), 'to', $this->given('hi')),
         ];
@@ -170,7 +201,9 @@ final readonly class StepInputs
         $people = $this->options->people();
 
         return [
-            Control::select($this->name('w'), 'Through the relations of', $people, $this->given('w') ?: 'anyone', true, 6),
+            Control::select(
+                $this->name('w'), 'Through the relations of', $people, $this->given('w') ?: 'anyone', true, 6,
+            ),
             Control::select($this->name('n'), 'How', self::WAYS, $this->given('n') ?: '1', width: 6),
             Control::tick($this->name('new'), 'without those whom they know already', $this->given('new') === '1'),
         ];
@@ -181,24 +214,34 @@ final readonly class StepInputs
         $day = Format::date(CarbonImmutable::parse(config()->string('luftig.rates.day')));
         $currencies = self::same(array_keys(config()->array('luftig.rates.per_eur')));
 
-        return Control::select($this->name('cur'), "Currency, at the rates of $day", $currencies, $this->given('cur') ?: 'EUR', width: 6);
+        return Control::select(
+            $this->name('cur'), "Currency, at the rates of $day", $currencies, $this->given('cur') ?: 'EUR', width: 6,
+        );
     }
 
     /** @return list<Control> */
     private function ofSite(): array
     {
         return $this->field->isOfSite()
-            ? [Control::select($this->name('w'), 'Of', ['' => 'the headquarters', 'any' => 'any site'], $this->given('w'), width: 6)]
+            ? [Control::select(
+                $this->name('w'), 'Of', ['' => 'the headquarters', 'any' => 'any site'], $this->given('w'), width: 6,
+            )]
             : [];
     }
 
     /** @return list<Control> */
     private function flags(): array
     {
-        $keeps = Control::tick($this->name('u'), 'keep those of whom it is not known', (bool) $this->step?->keepsUnknown());
+        $keeps = Control::tick(
+            $this->name('u'),
+            'keep those of whom it is not known',
+            (bool) $this->step?->keepsUnknown(),
+        );
 
         return [
-            Control::tick($this->name('x'), 'exclude these', (bool) $this->step?->excludes(), $this->field === Field::KeptOut),
+            Control::tick(
+                $this->name('x'), 'exclude these', (bool) $this->step?->excludes(), $this->field === Field::KeptOut,
+            ),
             ...$this->field->test() === Comparison::Sets ? [] : [$keeps],
         ];
     }

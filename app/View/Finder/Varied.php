@@ -34,7 +34,9 @@ final readonly class Varied
 
         return new self($at, $steps[$at], array_map(fn (array $one): array => [
             'number' => $one['count'] === null ? '–' : Format::number($one['count']),
-            'says' => $one['count'] === null ? $one['step']->given['v'] ?? $one['step']->given['q'] ?? 'cannot be used' : $one['step']->says(),
+            'says' => $one['count'] === null
+                ? $one['step']->given['v'] ?? $one['step']->given['q'] ?? 'cannot be used'
+                : $one['step']->says(),
             'height' => self::LOWEST + (int) round(self::MORE * ($one['count'] ?? 0) / $most),
             'url' => $page->address(array_replace($steps, [$at => $one['step']])),
         ], $tried), $lines);

@@ -15,7 +15,8 @@ use Luftig\Core\Search\Field;
 final readonly class Words
 {
     /**
-     * @param  array<string, list<array{says: string, here: string, shares: string, title: string, only: string, without: string}>>  $frequent  by where they stand
+     * @param  array<string, list<array{says: string, here: string, shares: string, title: string, only: string,
+     *     without: string}>>  $frequent  by where they stand
      * @param  array<string, list<array{word: string, more: string, url: string}>>  $additions  by query
      */
     private function __construct(public array $frequent, public array $additions)
@@ -28,7 +29,10 @@ final readonly class Words
         $frequent = [];
         foreach (TypicalWords::frequent($search, $everybody) as $field => $phrases) {
             $where = Field::from($field) === Field::Title ? 'in titles' : 'in what accounts say';
-            $frequent[$where] = array_map(fn (array $phrase): array => self::phrase($search, $everybody, $phrase), $phrases);
+            $frequent[$where] = array_map(
+                fn (array $phrase): array => self::phrase($search, $everybody, $phrase),
+                $phrases,
+            );
         }
         $additions = [];
         foreach (array_keys($search->steps) as $i) {
@@ -61,7 +65,8 @@ final readonly class Words
         return [
             'says' => trim($step->says(), '"'), 'here' => Format::number($here),
             'shares' => Format::percent($here / max(1, $total)).' / '.Format::percent($all / max(1, $of)),
-            'title' => Format::number($here).' of '.Format::number($total).' here, '.Format::number($all).' of '.Format::number($of).' in all',
+            'title' => Format::number($here).' of '.Format::number($total).' here, '.Format::number($all).' of '
+                .Format::number($of).' in all',
             'only' => self::address($search, [...$search->steps, $step]),
             'without' => self::address($search, [...$search->steps, $step->with(['x' => '1'])]),
         ];

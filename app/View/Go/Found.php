@@ -31,19 +31,25 @@ final class Found
             fn (Screen $one): bool => $text === '' || str_contains(mb_strtolower($one->label()), mb_strtolower($text)),
         );
 
-        return array_values(array_map(fn (Screen $one): array => self::one($one->label(), 'screen', $one->path()), $named));
+        return array_values(
+            array_map(fn (Screen $one): array => self::one($one->label(), 'screen', $one->path()), $named),
+        );
     }
 
     /** @return list<array{name: string, title: string, about: string, url: string}> */
     private static function records(Offer $offer, string $text): array
     {
         $accounts = NameSearch::accounts($text, self::MOST)
-            ->map(fn (Account $one): array => self::one($one->name, (string) $one->domain, route('accounts.show', $one)));
+            ->map(
+                fn (Account $one): array => self::one($one->name, (string) $one->domain, route('accounts.show', $one)),
+            );
         $contacts = NameSearch::contacts($text, self::MOST)->map(fn (Contact $one): array => self::one(
             $one->name(), $one->account->name, route('contacts.show', $one), (string) $one->title,
         ));
-        $lists = KeptList::query()->where('offer_id', $offer->id)->where('name', 'like', Like::anywhere($text))->orderBy('name')
-            ->limit(self::MOST)->get()->map(fn (KeptList $one): array => self::one($one->name, 'list', route('lists.show', $one)));
+        $lists = KeptList::query()->where('offer_id', $offer->id)->where('name', 'like', Like::anywhere($text))
+            ->orderBy('name')
+            ->limit(self::MOST)->get()
+            ->map(fn (KeptList $one): array => self::one($one->name, 'list', route('lists.show', $one)));
 
         return [...$accounts->all(), ...$contacts->all(), ...$lists->all()];
     }

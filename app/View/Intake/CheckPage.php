@@ -50,14 +50,16 @@ final readonly class CheckPage
     /** The same file, brought before or by somebody else just now. */
     public function same(): ?string
     {
-        $same = Intake::query()->with('user')->where('checksum', $this->intake->checksum)->whereKeyNot($this->intake->id)
+        $same = Intake::query()->with('user')->where('checksum', $this->intake->checksum)
+            ->whereKeyNot($this->intake->id)
             ->whereNotIn('state', [IntakeState::Draft, IntakeState::Undone])->latest('id')->first();
 
         return match (true) {
             $same === null => null,
             $same->state->isMoving() => 'The same file is just being brought in by '.($same->user->name ?? 'somebody')
                 .'. Yours would wait for it and then find nothing new.',
-            default => 'The same file was brought in before'.($same->created_at === null ? '' : ', '.Format::ago($same->created_at))
+            default => 'The same file was brought in before'
+                .($same->created_at === null ? '' : ', '.Format::ago($same->created_at))
                 .'. Bringing it in again changes nothing that has not been changed since.',
         };
     }
@@ -75,7 +77,8 @@ final readonly class CheckPage
         foreach ($this->intake->format['columns'] as $position => $heading) {
             $example = Format::cut((string) ($this->preview->rows[0]['cells'][$position] ?? ''), self::EXAMPLE);
             $columns[] = [
-                'label' => ($heading === '' ? 'column '.($position + 1) : $heading).($example === '' ? '' : ": $example"),
+                'label' => ($heading === '' ? 'column '.($position + 1) : $heading)
+                    .($example === '' ? '' : ": $example"),
                 'name' => "columns[$position]", 'chosen' => (string) ($this->intake->mapping[$position] ?? ''),
             ];
         }
@@ -86,7 +89,8 @@ final readonly class CheckPage
     /** @return array<string, string> what a column can be */
     public function fields(): array
     {
-        return ['' => 'leave out'] + array_map(fn ($column): string => $column->label, RowReaders::of($this->intake->kind)::columns());
+        return ['' => 'leave out']
+            + array_map(fn ($column): string => $column->label, RowReaders::of($this->intake->kind)::columns());
     }
 
     /** @return array<int, string>|null whose address book it may be */

@@ -22,13 +22,18 @@ final readonly class DoubtfulPair
     /** @return list<self> */
     public static function open(int $most): array
     {
-        return self::of(Double::query()->where('state', 'open')->orderByDesc('score')->orderBy('id')->limit($most)->get());
+        return self::of(
+            Double::query()->where('state', 'open')->orderByDesc('score')->orderBy('id')->limit($most)->get(),
+        );
     }
 
     /** @return list<self> those decided last */
     public static function decided(): array
     {
-        return self::of(Double::query()->with('user')->where('state', '<>', 'open')->latest('updated_at')->limit(self::DECIDED)->get());
+        return self::of(
+            Double::query()->with('user')->where('state', '<>', 'open')->latest('updated_at')->limit(self::DECIDED)
+                ->get(),
+        );
     }
 
     public static function url(Account|Contact $record): string
@@ -39,8 +44,19 @@ final readonly class DoubtfulPair
     public static function line(Account|Contact $record): string
     {
         return $record instanceof Account
-            ? collect([$record->domain, $record->headquarters()?->city, $record->headcount === null ? null : number_format($record->headcount).' heads', Format::count($record->contacts_count ?? 0, 'contact')])->filter()->implode(' · ')
-            : collect([$record->title, $record->account->name, $record->channels->pluck('value')->implode(', '), $record->source])->filter()->implode(' · ');
+            ? collect(
+                [
+                    $record->domain, $record->headquarters()?->city,
+                    $record->headcount === null ? null : number_format($record->headcount).' heads',
+                    Format::count($record->contacts_count ?? 0, 'contact'),
+                ],
+            )->filter()->implode(' · ')
+            : collect(
+                [
+                    $record->title, $record->account->name, $record->channels->pluck('value')->implode(', '),
+                    $record->source,
+                ],
+            )->filter()->implode(' · ');
     }
 
     /**
@@ -49,10 +65,13 @@ final readonly class DoubtfulPair
      */
     private static function of(Collection $doubles): array
     {
-        $ids = fn (string $record): array => $doubles->where('record', $record)->flatMap(fn (Double $double): array => [$double->first_id, $double->second_id])->all();
+        $ids = fn (string $record): array => $doubles->where('record', $record)
+            ->flatMap(fn (Double $double): array => [$double->first_id, $double->second_id])->all();
         $records = [
-            'account' => Account::query()->with('places')->withCount('contacts')->whereIn('id', $ids('account'))->get()->keyBy('id'),
-            'contact' => Contact::query()->with('channels', 'account')->whereIn('id', $ids('contact'))->get()->keyBy('id'),
+            'account' => Account::query()->with('places')->withCount('contacts')->whereIn('id', $ids('account'))->get()
+                ->keyBy('id'),
+            'contact' => Contact::query()->with('channels', 'account')->whereIn('id', $ids('contact'))->get()
+                ->keyBy('id'),
         ];
         $pairs = [];
         foreach ($doubles as $double) {

@@ -18,7 +18,8 @@ final readonly class IntakePage
     private const ROW = 110;
 
     private const TALLY = [
-        'rows' => 'rows read', 'created' => 'new', 'updated' => 'changed', 'unchanged' => 'as they were', 'rejected' => 'refused',
+        'rows' => 'rows read', 'created' => 'new', 'updated' => 'changed', 'unchanged' => 'as they were',
+        'rejected' => 'refused',
     ];
 
     /** @param  Collection<int, IntakeRejection>  $refused */
@@ -73,19 +74,24 @@ final readonly class IntakePage
     public function refused(): array
     {
         return $this->refused->map(fn (IntakeRejection $row): array => [
-            'line' => $row->line, 'why' => $row->reason, 'row' => Format::cut(implode(' · ', array_filter($row->row)), self::ROW),
+            'line' => $row->line,
+            'why' => $row->reason,
+            'row' => Format::cut(implode(' · ', array_filter($row->row)), self::ROW),
         ])->all();
     }
 
     public function more(): ?string
     {
         return $this->intake->rejected > $this->refused->count()
-            ? "The first {$this->refused->count()} of ".Format::number($this->intake->rejected).'; the download has them all.' : null;
+            ? "The first {$this->refused->count()} of ".Format::number($this->intake->rejected)
+                .'; the download has them all.'
+                : null;
     }
 
     public function undoes(): string
     {
         return Format::number($this->intake->created).' new records go, '.Format::number($this->intake->updated)
-            .' changed ones become what they were. What somebody has changed or built on since stays. The file can be brought again.';
+            .' changed ones become what they were. What somebody has changed or built on since stays. The file can '
+            .'be brought again.';
     }
 }

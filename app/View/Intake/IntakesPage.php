@@ -51,7 +51,10 @@ final readonly class IntakesPage
     {
         return array_map(fn (Intake $intake): array => [
             'intake' => $intake, 'by' => $intake->user->name ?? 'demo', 'state' => $intake->state->label(),
-            'counts' => array_map(fn (string $field): string => Format::number((int) $intake->getAttribute($field)), self::COUNTED),
+            'counts' => array_map(
+                fn (string $field): string => Format::number((int) $intake->getAttribute($field)),
+                self::COUNTED,
+            ),
         ], array_values($this->intakes->items()));
     }
 
@@ -68,7 +71,8 @@ final readonly class IntakesPage
 
             return [
                 'double' => $pair->double, 'name' => $name,
-                'says' => "$name: ".($pair->double->state === 'same' ? 'one' : 'two').', '.($pair->double->user->name ?? 'somebody'),
+                'says' => "$name: ".($pair->double->state === 'same' ? 'one' : 'two').', '
+                    .($pair->double->user->name ?? 'somebody'),
             ];
         }, DoubtfulPair::decided());
     }

@@ -24,21 +24,27 @@ final readonly class KeepOutPage
     public static function of(): self
     {
         return new self(
-            KeepOut::query()->with('account', 'contact', 'user')->inForce()->latest()->latest('id')->paginate(self::SIZE),
+            KeepOut::query()->with('account', 'contact', 'user')->inForce()->latest()->latest('id')
+                ->paginate(self::SIZE),
             KeepOut::query()->where('until', '<', today())->count(),
         );
     }
 
     public function about(): string
     {
-        $customers = CustomerPeriod::query()->where(fn ($begun) => $begun->whereNull('since')->orWhere('since', '<=', today()))
-            ->where(fn ($lasting) => $lasting->whereNull('until')->orWhere('until', '>=', today()))->distinct()->count('account_id');
+        $customers = CustomerPeriod::query()
+            ->where(fn ($begun) => $begun->whereNull('since')->orWhere('since', '<=', today()))
+            ->where(fn ($lasting) => $lasting->whereNull('until')->orWhere('until', '>=', today()))->distinct()
+            ->count('account_id');
         $competitors = Account::query()->where('status', 'competitor')->count();
-        $agencies = Account::query()->where('status', 'agency')->count() + DB::table('recognised')->whereNull('keep_out_id')
-            ->whereNotIn('account_id', Account::query()->whereNotNull('status')->select('id'))->count();
+        $agencies = Account::query()->where('status', 'agency')->count()
+            + DB::table('recognised')->whereNull('keep_out_id')
+                ->whereNotIn('account_id', Account::query()->whereNotNull('status')->select('id'))->count();
 
-        return 'Who must not be approached, by anyone on the team. Besides the entries here, '.Format::count($customers, 'customer').', '
-            .Format::count($competitors, 'competitor').' and '.Format::count($agencies, 'agency', 'agencies').' are kept out by what they are.';
+        return 'Who must not be approached, by anyone on the team. Besides the entries here, '
+            .Format::count($customers, 'customer').', '
+            .Format::count($competitors, 'competitor').' and '.Format::count($agencies, 'agency', 'agencies')
+                .' are kept out by what they are.';
     }
 
     public function until(KeepOut $entry): string
@@ -48,6 +54,8 @@ final readonly class KeepOutPage
 
     public function ended(): ?string
     {
-        return $this->ended === 0 ? null : Format::count($this->ended, 'entry', 'entries').($this->ended === 1 ? ' has' : ' have').' ended.';
+        return $this->ended === 0
+            ? null
+            : Format::count($this->ended, 'entry', 'entries').($this->ended === 1 ? ' has' : ' have').' ended.';
     }
 }

@@ -31,7 +31,8 @@ final readonly class Digest
     {
         $since = Format::weekday($this->since->setTimezone($this->watch->time_zone));
 
-        return $this->subject()." since $since, ".$this->since->setTimezone($this->watch->time_zone)->isoFormat('HH:mm').'.';
+        return $this->subject()." since $since, ".$this->since->setTimezone($this->watch->time_zone)->isoFormat('HH:mm')
+            .'.';
     }
 
     /** @return list<string> */
@@ -40,7 +41,10 @@ final readonly class Digest
         $ids = array_slice(array_keys($this->why), 0, self::NAMED);
         $records = ResultRows::of($this->watch->offer, Subject::from($this->watch->subject), $ids)->records;
 
-        return array_map(fn (Account|Contact $record): string => self::name($record).": {$this->why[$record->id]}", $records);
+        return array_map(
+            fn (Account|Contact $record): string => self::name($record).": {$this->why[$record->id]}",
+            $records,
+        );
     }
 
     public function more(): int

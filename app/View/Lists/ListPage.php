@@ -66,7 +66,8 @@ final readonly class ListPage
     {
         $made = $this->list->created_at === null ? '' : ' '.Format::ago($this->list->created_at);
 
-        return Format::count($this->size, rtrim($this->list->subject, 's')).', by '.($this->list->user->name ?? 'somebody').$made;
+        return Format::count($this->size, rtrim($this->list->subject, 's')).', by '
+            .($this->list->user->name ?? 'somebody').$made;
     }
 
     public function isOfAccounts(): bool
@@ -82,7 +83,10 @@ final readonly class ListPage
     /** The people of a list of accounts. */
     public function people(): string
     {
-        return route('finder', ['on' => 'contacts', 'c' => [['f' => 'list', 'v' => $this->list->id], ['f' => 'kept_out', 'x' => 1]]]);
+        return route(
+            'finder',
+            ['on' => 'contacts', 'c' => [['f' => 'list', 'v' => $this->list->id], ['f' => 'kept_out', 'x' => 1]]],
+        );
     }
 
     public function sameSearch(): string

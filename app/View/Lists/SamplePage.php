@@ -16,8 +16,12 @@ use Luftig\Core\Search\Subject;
 final readonly class SamplePage
 {
     /** @param  list<array{says: string, misses: string, url: string}>  $shared  what the misses share */
-    private function __construct(public KeptList $list, private Sample $sample, public ?RecordCard $card, public array $shared)
-    {
+    private function __construct(
+        public KeptList $list,
+        private Sample $sample,
+        public ?RecordCard $card,
+        public array $shared,
+    ) {
     }
 
     public static function of(Offer $offer, KeptList $list, Search $search): self
@@ -26,7 +30,8 @@ final readonly class SamplePage
         $rows = ResultRows::of($offer, Subject::from($list->subject), array_slice($sample->next, 0, 1));
 
         return new self($list, $sample, RecordCard::of($rows), array_map(fn (array $one): array => [
-            'says' => "Without {$one['step']->field->label()}: {$one['step']->says()}", 'misses' => "{$one['misses']} misses, no hit",
+            'says' => "Without {$one['step']->field->label()}: {$one['step']->says()}",
+            'misses' => "{$one['misses']} misses, no hit",
             'url' => $one['address'],
         ], $sample->exclusions($offer, $search)));
     }
@@ -38,7 +43,9 @@ final readonly class SamplePage
 
     public function nothingLeft(): string
     {
-        return $this->sample->size === 0 ? 'The list is empty.' : 'The sample is judged; it is known well enough how good the list is.';
+        return $this->sample->size === 0
+            ? 'The list is empty.'
+            : 'The sample is judged; it is known well enough how good the list is.';
     }
 
     public function isBegun(): bool
@@ -53,13 +60,16 @@ final readonly class SamplePage
 
     public function judged(): string
     {
-        return 'of it fits, with 95 % confidence: '.(int) array_sum($this->sample->fits).' of '.count($this->sample->fits).' judged';
+        return 'of it fits, with 95 % confidence: '.(int) array_sum($this->sample->fits).' of '
+            .count($this->sample->fits).' judged';
     }
 
     public function expected(): string
     {
         $check = $this->sample->check;
-        $more = $check->more > 0 ? "{$check->more} more to judge until that is known to within 10 points." : 'That is known well enough.';
+        $more = $check->more > 0
+            ? "{$check->more} more to judge until that is known to within 10 points."
+            : 'That is known well enough.';
 
         return 'Of '.Format::number($this->sample->size).', '.Format::number(floor($check->expected[0])).' to '
             .Format::number(ceil($check->expected[1]))." are good. $more";

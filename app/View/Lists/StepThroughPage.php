@@ -40,7 +40,8 @@ final readonly class StepThroughPage
             Format::number($decided).' of '.Format::number($size).' decided, '.Format::number($kept).' kept',
             $kept,
             $size === 0,
-            KeptList::query()->where('offer_id', $list->offer_id)->where('subject', $list->subject)->whereKeyNot($list->id)
+            KeptList::query()->where('offer_id', $list->offer_id)->where('subject', $list->subject)
+                ->whereKeyNot($list->id)
                 ->orderBy('name')->pluck('name', 'id')->all(),
         );
     }

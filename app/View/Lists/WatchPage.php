@@ -20,8 +20,13 @@ final readonly class WatchPage
     private const SHOWN = 100;
 
     /** @param  Collection<int, \stdClass>  $found  by record */
-    private function __construct(public Watch $watch, private Search $search, private Collection $found, private ResultRows $rows, public int $unread)
-    {
+    private function __construct(
+        public Watch $watch,
+        private Search $search,
+        private Collection $found,
+        private ResultRows $rows,
+        public int $unread,
+    ) {
     }
 
     public static function of(Watch $watch): self
@@ -33,7 +38,9 @@ final readonly class WatchPage
             $watch,
             Search::from($watch->offer, $query),
             $found->keyBy('record_id'),
-            ResultRows::of($watch->offer, Subject::from($watch->subject), array_values($found->pluck('record_id')->all())),
+            ResultRows::of($watch->offer, Subject::from($watch->subject), array_values(
+                $found->pluck('record_id')->all(),
+            )),
             $watch->newcomers()->where('unread', true)->count(),
         );
     }
@@ -42,7 +49,8 @@ final readonly class WatchPage
     {
         $next = $this->watch->next_at->setTimezone($this->watch->time_zone)->isoFormat('dddd D MMMM, HH:mm');
 
-        return "{$this->watch->rhythm->value}, ran ".Format::ago($this->watch->ran_at).", next $next {$this->watch->time_zone}";
+        return "{$this->watch->rhythm->value}, ran ".Format::ago($this->watch->ran_at)
+            .", next $next {$this->watch->time_zone}";
     }
 
     public function today(): string
@@ -56,7 +64,10 @@ final readonly class WatchPage
         return Steps::of($this->search);
     }
 
-    /** @return list<array{name: string, about: string, url: string, isUnread: bool, why: string, at: CarbonImmutable, priority: string}> */
+    /**
+     * @return list<array{name: string, about: string, url: string, isUnread: bool, why: string, at: CarbonImmutable,
+     *     priority: string}>
+     */
     public function newcomers(): array
     {
         return array_map(function (Account|Contact $record): array {

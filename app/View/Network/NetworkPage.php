@@ -45,7 +45,10 @@ final readonly class NetworkPage
     public static function of(Offer $offer, int $page): self
     {
         $search = Search::from($offer, ['on' => 'contacts', 'c' => self::KNOWN]);
-        $rows = ResultRows::of($offer, Subject::Contacts, array_slice($search->ids($page * self::SIZE), ($page - 1) * self::SIZE));
+        $rows = ResultRows::of($offer, Subject::Contacts, array_slice(
+            $search->ids($page * self::SIZE),
+            ($page - 1) * self::SIZE,
+        ));
         /** @var Collection<int, Contact> $contacts */
         $contacts = collect($rows->records);
 
@@ -60,7 +63,8 @@ final readonly class NetworkPage
 
     public function about(): string
     {
-        return Format::count($this->search->total(), 'contact').' in '.Format::count($this->search->accounts(), 'account').' known to one of us';
+        return Format::count($this->search->total(), 'contact').' in '
+            .Format::count($this->search->accounts(), 'account').' known to one of us';
     }
 
     public function inFinder(): string
@@ -68,7 +72,10 @@ final readonly class NetworkPage
         return route('finder', $this->search->parameters());
     }
 
-    /** @return array<int, array{contact: Contact, ties: list<array{user: User, strength: float, because: string, known: string}>, priority: string}> */
+    /**
+     * @return array<int, array{contact: Contact, ties: list<array{user: User, strength: float, because: string,
+     *     known: string}>, priority: string}>
+     */
     public function rows(): array
     {
         return array_map(fn (Contact $contact): array => [
@@ -80,17 +87,22 @@ final readonly class NetworkPage
         ], array_filter($this->rows->records, fn ($record): bool => $record instanceof Contact));
     }
 
-    /** @return list<array{user: User, book: string, within: string, url: string|null}> of us, with how many each knows */
+    /**
+     * @return list<array{user: User, book: string, within: string, url: string|null}> of us, with how many each knows
+     */
     public function people(): array
     {
-        $books = Relation::query()->selectRaw('user_id, COUNT(*) AS size')->groupBy('user_id')->pluck('size', 'user_id');
+        $books = Relation::query()->selectRaw('user_id, COUNT(*) AS size')->groupBy('user_id')
+            ->pluck('size', 'user_id');
         $reached = array_fill_keys($this->search->ids(), true);
         $people = [];
         foreach (User::query()->orderBy('name')->get() as $user) {
             $known = Acquaintance::by([$user->id]);
             $within = count(array_intersect_key($reached, array_fill_keys($known, true)));
             $people[] = [count($known), [
-                'user' => $user, 'book' => Format::number((int) ($books[$user->id] ?? 0)), 'within' => Format::number($within),
+                'user' => $user,
+                'book' => Format::number((int) ($books[$user->id] ?? 0)),
+                'within' => Format::number($within),
                 'url' => $within === 0 ? null : route('finder', ['on' => 'contacts', 'c' => [
                     ['f' => 'reach', 'w' => $user->id, 'n' => '1'], ['f' => 'kept_out', 'x' => '1'],
                 ]]),

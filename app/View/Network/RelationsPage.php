@@ -47,11 +47,13 @@ final readonly class RelationsPage
     private static function books(User $reader): array
     {
         return Relation::query()->seenBy($reader)->with('user')
-            ->selectRaw('user_id, source, COUNT(*) AS size, COUNT(contact_id) AS known')->groupBy('user_id', 'source')->get()
+            ->selectRaw('user_id, source, COUNT(*) AS size, COUNT(contact_id) AS known')->groupBy('user_id', 'source')
+            ->get()
             ->map(fn (Relation $book): array => [
                 'user' => $book->user_id, 'source' => $book->source,
                 'says' => $book->user->name.($book->source === null ? '' : ", {$book->source}").': '
-                    .Format::number((int) $book->getAttribute('size')).', '.Format::number((int) $book->getAttribute('known'))
+                    .Format::number((int) $book->getAttribute('size')).', '
+                        .Format::number((int) $book->getAttribute('known'))
                     .' of them contacts here',
             ])->all();
     }

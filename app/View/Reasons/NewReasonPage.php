@@ -46,7 +46,8 @@ final readonly class NewReasonPage
     public function people(): array
     {
         return ['' => 'nobody in particular'] + $this->contacts->mapWithKeys(fn (Contact $one): array => [
-            $one->id => $one->name().($one->title === null ? '' : ", {$one->title}").' ('.Reach::of($one, $this->barred)->label().')',
+            $one->id => $one->name().($one->title === null ? '' : ", {$one->title}").' ('
+                .Reach::of($one, $this->barred)->label().')',
         ])->all();
     }
 
@@ -66,7 +67,9 @@ final readonly class NewReasonPage
 
             return [
                 'line' => $line, 'may' => $may,
-                'ticked' => $old === null ? in_array($line->signal->id, $this->said, true) : in_array((string) $line->signal->id, $old, true),
+                'ticked' => $old === null
+                    ? in_array($line->signal->id, $this->said, true)
+                    : in_array((string) $line->signal->id, $old, true),
                 'note' => match (true) {
                     ! $line->kind->mayBeQuoted() => '· they would not expect us to know',
                     ! $line->isFresh() => '· no longer fresh',

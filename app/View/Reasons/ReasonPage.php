@@ -29,7 +29,11 @@ final readonly class ReasonPage
         $isOut = $barred->account($reason->account_id, $reason->account->domain) !== null
             || $reason->contact_id !== null && $barred->contact($reason->contact_id) !== null;
 
-        return new self($reason, $reason->evidence, $isOut ? null : Ways::byReason($reason, self::subject($reason), $barred));
+        return new self(
+            $reason,
+            $reason->evidence,
+            $isOut ? null : Ways::byReason($reason, self::subject($reason), $barred),
+        );
     }
 
     public function account(): string
@@ -44,7 +48,8 @@ final readonly class ReasonPage
         return Format::line(
             $to === null ? 'nobody in particular' : implode(', ', array_filter([$to['name'], $to['title']])),
             $this->reason->channel === null ? null : 'by '.ApproachKind::from($this->reason->channel)->label(),
-            $this->reason->user->name.($this->reason->created_at === null ? '' : ', '.Format::ago($this->reason->created_at)),
+            $this->reason->user->name
+                .($this->reason->created_at === null ? '' : ', '.Format::ago($this->reason->created_at)),
         );
     }
 
@@ -65,7 +70,9 @@ final readonly class ReasonPage
 
     public function back(): string
     {
-        return route('reasons.index', ['state' => $this->isUsed() ? 'used' : ($this->isExpired() ? 'expired' : 'ready')]);
+        return route('reasons.index', [
+            'state' => $this->isUsed() ? 'used' : ($this->isExpired() ? 'expired' : 'ready'),
+        ]);
     }
 
     public function expired(): string
@@ -78,12 +85,16 @@ final readonly class ReasonPage
         return 'Good until '.Format::weekday($this->reason->expires_on->subDay()).'.';
     }
 
-    /** @return array<int, array{approach: Approach, title: string, next: string|null, result: string|null, after: string}> */
+    /**
+     * @return array<int, array{approach: Approach, title: string, next: string|null, result: string|null,
+     *     after: string}>
+     */
     public function approaches(): array
     {
         return $this->reason->approaches->map(fn (Approach $approach): array => [
             'approach' => $approach,
-            'title' => ucfirst($approach->kind->label()).', '.Format::ago($approach->made_at).', '.($approach->user->name ?? 'somebody'),
+            'title' => ucfirst($approach->kind->label()).', '.Format::ago($approach->made_at).', '
+                .($approach->user->name ?? 'somebody'),
             'next' => $approach->next_step === null ? null : $approach->next_step
                 .($approach->next_step_on === null ? '' : ', '.Format::weekday($approach->next_step_on)),
             'result' => $approach->result?->label(),

@@ -25,23 +25,34 @@ final readonly class ReasonsPage
      * @param  LengthAwarePaginator<int, Reason>  $reasons
      * @param  array<string, int>  $counts  by state
      */
-    private function __construct(public string $state, public string $search, public LengthAwarePaginator $reasons, private array $counts)
-    {
+    private function __construct(
+        public string $state,
+        public string $search,
+        public LengthAwarePaginator $reasons,
+        private array $counts,
+    ) {
     }
 
     public static function of(Offer $offer, string $state, string $search): self
     {
         $state = isset(self::STATES[$state]) ? $state : 'ready';
-        $find = fn (string $in): Builder => Reason::query()->where('offer_id', $offer->id)->inState($in)->with('account', 'contact', 'user', 'approaches')
+        $find = fn (string $in): Builder => Reason::query()->where('offer_id', $offer->id)->inState($in)
+            ->with('account', 'contact', 'user', 'approaches')
             ->when($search !== '', fn (Builder $query) => $query->where(fn (Builder $either) => $either
                 ->where('words', 'like', Like::anywhere($search))
-                ->orWhereHas('account', fn (Builder $account) => $account->where('name', 'like', Like::anywhere($search)))));
+                ->orWhereHas(
+                    'account',
+                    fn (Builder $account) => $account->where('name', 'like', Like::anywhere($search)),
+                )));
 
         return new self(
             $state,
             $search,
             $find($state)->orderByDesc('user_id')->latest()->paginate(self::SIZE)->withQueryString(),
-            array_map(fn (string $one): int => $find($one)->count(), array_combine(array_keys(self::STATES), array_keys(self::STATES))),
+            array_map(
+                fn (string $one): int => $find($one)->count(),
+                array_combine(array_keys(self::STATES), array_keys(self::STATES)),
+            ),
         );
     }
 
@@ -63,7 +74,9 @@ final readonly class ReasonsPage
             $last = $reason->approaches->first();
 
             return [
-                'url' => route('reasons.show', $reason), 'words' => Format::cut($reason->words, self::WORDS), 'by' => $reason->user->name,
+                'url' => route('reasons.show', $reason),
+                'words' => Format::cut($reason->words, self::WORDS),
+                'by' => $reason->user->name,
                 'title' => $reason->account->name.($reason->contact === null ? '' : ', '.$reason->contact->name()),
                 'when' => match (true) {
                     $last !== null => $last->kind->label().', '.Format::ago($last->made_at),

@@ -37,7 +37,10 @@ final readonly class CriterionRow
         return new self($key, $row + match (true) {
             isset($criterion['range']) => ['low' => $criterion['range'][0], 'high' => $criterion['range'][1]],
             isset($criterion['any']) => ['any' => $criterion['any']],
-            isset($criterion['within']) => ['value' => implode(', ', $criterion['within']['of']), 'low' => $criterion['within']['km']],
+            isset($criterion['within']) => [
+                'value' => implode(', ', $criterion['within']['of']),
+                'low' => $criterion['within']['km'],
+            ],
             default => ['value' => $criterion['query']],
         });
     }
@@ -83,7 +86,9 @@ final readonly class CriterionRow
     public static function label(CriterionField $field, string $value): string
     {
         return match ($field) {
-            CriterionField::Industries => Industries::name($value) === $value ? $value : lcfirst(Industries::name($value))." ($value)",
+            CriterionField::Industries => Industries::name($value) === $value
+                ? $value
+                : lcfirst(Industries::name($value))." ($value)",
             CriterionField::Country => Countries::name($value) ?: $value,
             default => $value,
         };

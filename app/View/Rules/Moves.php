@@ -16,7 +16,8 @@ final readonly class Moves
     private const SHOWN = 10;
 
     /**
-     * @param  list<array{name: string, id: int, before: float|null, after: float|null, was: StandingState|null, becomes: StandingState}>  $biggest
+     * @param  list<array{name: string, id: int, before: float|null, after: float|null, was: StandingState|null,
+     *     becomes: StandingState}>  $biggest
      * @param  array<string, int>  $states  state → how many there would be
      */
     private function __construct(public array $biggest, public array $states, public int $moved, public int $of)
@@ -26,7 +27,8 @@ final readonly class Moves
     /** @param  iterable<int, array<string, mixed>>  $rows account → a standing's columns under the other rules */
     public static function of(Offer $offer, iterable $rows): self
     {
-        $now = Standing::query()->where('offer_id', $offer->id)->toBase()->get(['account_id', 'state', 'priority'])->keyBy('account_id');
+        $now = Standing::query()->where('offer_id', $offer->id)->toBase()->get(['account_id', 'state', 'priority'])
+            ->keyBy('account_id');
         $moves = [];
         $states = [];
         $of = $moved = 0;
@@ -55,11 +57,13 @@ final readonly class Moves
     public function summary(): string
     {
         $states = array_map(
-            fn (StandingState $state): string => mb_strtolower($state->label()).' '.Format::number($this->states[$state->value] ?? 0),
+            fn (StandingState $state): string => mb_strtolower($state->label()).' '
+                .Format::number($this->states[$state->value] ?? 0),
             StandingState::cases(),
         );
 
-        return Format::number($this->moved).' of '.Format::count($this->of, 'account').' would move. '.ucfirst(implode(', ', $states)).'.';
+        return Format::number($this->moved).' of '.Format::count($this->of, 'account').' would move. '
+            .ucfirst(implode(', ', $states)).'.';
     }
 
     /** @return list<array{name: string, before: string, after: string}> */
@@ -67,7 +71,9 @@ final readonly class Moves
     {
         return array_map(fn (array $move): array => [
             'name' => $move['name'],
-            'before' => $move['before'] === null ? lcfirst($move['was']?->label() ?? 'new') : Format::priority($move['before']),
+            'before' => $move['before'] === null
+                ? lcfirst($move['was']?->label() ?? 'new')
+                : Format::priority($move['before']),
             'after' => $move['after'] === null ? lcfirst($move['becomes']->label()) : Format::priority($move['after']),
         ], $this->biggest);
     }

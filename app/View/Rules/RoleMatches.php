@@ -28,15 +28,25 @@ final readonly class RoleMatches
      * @param  list<array{string, int, string}>  $misses  title, number, and why
      * @param  list<array{string, int}>  $suggestions  title and number
      */
-    private function __construct(public int $found, public array $matches, public array $misses, public array $suggestions, public bool $partly)
-    {
+    private function __construct(
+        public int $found,
+        public array $matches,
+        public array $misses,
+        public array $suggestions,
+        public bool $partly,
+    ) {
     }
 
     public static function of(BuyerRole $role): self
     {
         $last = (int) DB::table('contacts')->max('id');
-        $rows = DB::select('SELECT title, reading, country, headcount_class, COUNT(*) AS n FROM (SELECT c.title, c.reading, p.country, CASE WHEN a.headcount < 50 THEN 49 WHEN a.headcount < 250 THEN 249 WHEN a.headcount < 1000 THEN 999 WHEN a.headcount IS NULL THEN NULL ELSE 1000 END AS headcount_class
-            FROM contacts c JOIN accounts a ON a.id = c.account_id LEFT JOIN places p ON p.account_id = a.id AND p.headquarters = 1 WHERE c.title IS NOT NULL AND c.merged_into IS NULL AND c.id > ?) AS seen GROUP BY 1, 2, 3, 4', [$last - self::LOOKED_AT]);
+        $rows = DB::select('SELECT title, reading, country, headcount_class, COUNT(*) AS n FROM (SELECT c.title,
+            c.reading, p.country,
+            CASE WHEN a.headcount < 50 THEN 49 WHEN a.headcount < 250 THEN 249 WHEN a.headcount < 1000 THEN 999
+                WHEN a.headcount IS NULL THEN NULL ELSE 1000 END AS headcount_class
+            FROM contacts c JOIN accounts a ON a.id = c.account_id LEFT JOIN places p ON p.account_id = a.id AND
+                p.headquarters = 1 WHERE c.title IS NOT NULL AND c.merged_into IS NULL AND c.id > ?) AS seen GROUP BY
+                1, 2, 3, 4', [$last - self::LOOKED_AT]);
         $matches = $misses = $why = $rest = [];
         foreach ($rows as $row) {
             $title = Title::unpacked($row->reading);
@@ -73,7 +83,8 @@ final readonly class RoleMatches
     }
 
     /**
-     * Titles of which nobody knows the function: first those whose words begin as in titles that match, then the most frequent.
+     * Titles of which nobody knows the function: first those whose words begin as in titles that match, then the most
+     * frequent.
      *
      * @param  array<array-key, int>  $matches
      * @param  array<array-key, int>  $rest
@@ -84,9 +95,17 @@ final readonly class RoleMatches
         $in = self::stems($matches);
         $out = self::stems($rest);
         [$all, $other] = [max(1, array_sum($matches)), max(1, array_sum($rest))];
-        $telling = array_filter($in, fn (int $n, string $stem): bool => $n / $all > self::LIFT * ($out[$stem] ?? 0) / $other, ARRAY_FILTER_USE_BOTH);
+        $telling = array_filter(
+            $in,
+            fn (int $n, string $stem): bool => $n / $all > self::LIFT * ($out[$stem] ?? 0) / $other,
+            ARRAY_FILTER_USE_BOTH,
+        );
         arsort($rest);
-        $akin = array_filter($rest, fn (int|string $title): bool => array_intersect_key(self::stems([$title => 1]), $telling) !== [], ARRAY_FILTER_USE_KEY);
+        $akin = array_filter(
+            $rest,
+            fn (int|string $title): bool => array_intersect_key(self::stems([$title => 1]), $telling) !== [],
+            ARRAY_FILTER_USE_KEY,
+        );
 
         return $akin + $rest;
     }

@@ -36,14 +36,23 @@ final readonly class RoleRow
         $variants = $this->given['variants'] ?? '';
 
         return is_array($variants)
-            ? implode("\n", array_map(fn (int|string $country, mixed $query): string => "$country: $query", array_keys($variants), $variants))
+            ? implode(
+                "\n",
+                array_map(
+                    fn (int|string $country, mixed $query): string => "$country: $query",
+                    array_keys($variants),
+                    $variants,
+                ),
+            )
             : (string) $variants;
     }
 
     public function functions(string $none): string
     {
         $neighbours = $this->listed('neighbours');
-        $countries = is_array($this->given['variants'] ?? null) ? implode(', ', array_keys($this->given['variants'])) : '';
+        $countries = is_array($this->given['variants'] ?? null)
+            ? implode(', ', array_keys($this->given['variants']))
+            : '';
 
         return ($this->listed('functions') ?: $none).($neighbours === '' ? '' : "; neighbours: $neighbours")
             .($countries === '' ? '' : "; titles in $countries");

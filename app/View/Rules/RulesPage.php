@@ -22,7 +22,8 @@ final readonly class RulesPage
 
     /** field → what it is called, the most it can be */
     private const NUMBERS = [
-        'weight' => ['weight', 1], 'ramp' => ['days of rising', 365], 'hold' => ['days of holding', 730], 'half_life' => ['half-life', 1500],
+        'weight' => ['weight', 1], 'ramp' => ['days of rising', 365], 'hold' => ['days of holding', 730],
+        'half_life' => ['half-life', 1500],
     ];
 
     public RuleSet $rules;
@@ -34,7 +35,8 @@ final readonly class RulesPage
     /** @param  RuleSet|null  $version  that is looked at; null: the one in force */
     public function __construct(public Offer $offer, ?RuleSet $version = null)
     {
-        $inForce = $offer->rules ?? new RuleSet(['offer_id' => $offer->id, 'criteria' => [], 'kinds' => [], 'version' => 0]);
+        $inForce = $offer->rules
+            ?? new RuleSet(['offer_id' => $offer->id, 'criteria' => [], 'kinds' => [], 'version' => 0]);
         $this->rules = $version ?? $inForce;
         $this->catalogue = RuleBook::catalogueOf($this->rules);
         $this->newest = (int) $offer->ruleSets()->max('version');
@@ -72,7 +74,11 @@ final readonly class RulesPage
         }
         $stored = $this->rules->criteria;
 
-        return array_map(fn (array $row, int $i): CriterionRow => CriterionRow::stored((string) $i, $row), $stored, array_keys($stored));
+        return array_map(
+            fn (array $row, int $i): CriterionRow => CriterionRow::stored((string) $i, $row),
+            $stored,
+            array_keys($stored),
+        );
     }
 
     /** @return list<RoleRow> */
@@ -87,25 +93,34 @@ final readonly class RulesPage
         return $this->roles('roles_of_interest');
     }
 
-    /** @return array<int, array{kind: Kind, counts: string, changed: string|null, numbers: array<string, array{label: string, value: string, most: int}>}> */
+    /**
+     * @return array<int, array{kind: Kind, counts: string, changed: string|null, numbers: array<string,
+     *     array{label: string, value: string, most: int}>}>
+     */
     public function kinds(): array
     {
         return array_map(function (Kind $kind): array {
             $rule = $this->catalogue->of($kind);
             $base = Catalogue::standard()->of($kind);
-            $values = ['weight' => $rule->weight, 'ramp' => $rule->ramp, 'hold' => $rule->hold, 'half_life' => $rule->halfLife];
+            $values = [
+                'weight' => $rule->weight, 'ramp' => $rule->ramp, 'hold' => $rule->hold, 'half_life' => $rule->halfLife,
+            ];
             $numbers = [];
             foreach (self::NUMBERS as $field => [$label, $most]) {
                 $value = old("kinds.{$kind->value}.$field", (string) $values[$field]);
                 $numbers[$field] = [
-                    'label' => "$label of {$kind->label()}", 'value' => is_scalar($value) ? (string) $value : '', 'most' => $most,
+                    'label' => "$label of {$kind->label()}",
+                    'value' => is_scalar($value) ? (string) $value : '',
+                    'most' => $most,
                 ];
             }
             $counts = old("kinds.{$kind->value}.counts", $rule->counts->value);
 
             return [
                 'kind' => $kind, 'counts' => is_string($counts) ? $counts : '', 'numbers' => $numbers,
-                'changed' => $rule == $base ? null : "The standard: weight {$base->weight}, rises {$base->ramp}, holds {$base->hold}, "
+                'changed' => $rule == $base
+                    ? null
+                    : "The standard: weight {$base->weight}, rises {$base->ramp}, holds {$base->hold}, "
                     ."half-life {$base->halfLife}, counts {$base->counts->value}",
             ];
         }, Kind::cases());
@@ -121,15 +136,19 @@ final readonly class RulesPage
     {
         $unread = Contact::query()->unread()->count();
 
-        return $unread === 0 ? 'All titles are read.' : Format::count($unread, 'contact').($unread === 1 ? ' has' : ' have')
+        return $unread === 0
+            ? 'All titles are read.'
+            : Format::count($unread, 'contact').($unread === 1 ? ' has' : ' have')
             .' a title that no dictionary knows. What you teach holds everywhere, at once, and can be undone.';
     }
 
     /** @return array<string, string> title that no dictionary knows → how many have it */
     public function titles(): array
     {
-        return Contact::query()->unread()->groupBy('title')->selectRaw('title, COUNT(*) AS n')->orderByDesc('n')->limit(self::TITLES)
-            ->toBase()->get()->mapWithKeys(fn ($row): array => [(string) $row->title => Format::number((int) $row->n)])->all();
+        return Contact::query()->unread()->groupBy('title')->selectRaw('title, COUNT(*) AS n')->orderByDesc('n')
+            ->limit(self::TITLES)
+            ->toBase()->get()->mapWithKeys(fn ($row): array => [(string) $row->title => Format::number((int) $row->n)])
+            ->all();
     }
 
     /** @return array<int, array{lesson: TitleLesson, says: string, by: string}> */
@@ -147,6 +166,10 @@ final readonly class RulesPage
         $rows = is_array(old('criteria')) ? (array) old($field, []) : $this->rules->$field;
         $rows = array_values(array_filter($rows, is_array(...)));
 
-        return array_map(fn (array $row, int $i): RoleRow => new RoleRow($field, (string) $i, $row), $rows, array_keys($rows));
+        return array_map(
+            fn (array $row, int $i): RoleRow => new RoleRow($field, (string) $i, $row),
+            $rows,
+            array_keys($rows),
+        );
     }
 }

@@ -28,11 +28,14 @@ final class Suggestions
         return match ($field) {
             CriterionField::Industries => self::industries($typed),
             CriterionField::Country => self::named(Countries::all(), $typed),
-            CriterionField::Technologies => self::same(Technology::query()->where('name', 'like', Like::begins($typed))->orderBy('name')
+            CriterionField::Technologies => self::same(Technology::query()->where('name', 'like', Like::begins($typed))
+                ->orderBy('name')
                 ->limit(self::MOST)->pluck('name')->all()),
-            CriterionField::Region => self::same(Place::query()->where('region', 'like', Like::begins($typed))->distinct()->orderBy('region')
+            CriterionField::Region => self::same(Place::query()->where('region', 'like', Like::begins($typed))
+                ->distinct()->orderBy('region')
                 ->limit(self::MOST)->pluck('region')->all()),
-            CriterionField::PostalCode => self::same(Place::query()->where('postal_code', 'like', Like::begins($typed))->distinct()
+            CriterionField::PostalCode => self::same(Place::query()->where('postal_code', 'like', Like::begins($typed))
+                ->distinct()
                 ->orderBy('postal_code')->limit(self::MOST)->pluck('postal_code')->all()),
             default => [],
         };
@@ -66,7 +69,12 @@ final class Suggestions
     {
         $begins = ' '.trim(Fold::line($typed));
 
-        return array_slice(array_filter($names, fn (string $name): bool => str_contains(' '.trim(Fold::line($name)), $begins)), 0, self::MOST, true);
+        return array_slice(
+            array_filter($names, fn (string $name): bool => str_contains(' '.trim(Fold::line($name)), $begins)),
+            0,
+            self::MOST,
+            true,
+        );
     }
 
     /**

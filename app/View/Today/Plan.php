@@ -21,12 +21,17 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 
 /**
- * Today's approaches of a rep, first form of rule 18: accounts that are hers or nobody's, each with the first person whom
- * rule 9 takes. Those whose act-by day is within three working days come first, for at most a third; then by priority; then waiting ones.
+ * Today's approaches of a rep, first form of rule 18: accounts that are hers or nobody's, each with the first person
+ * whom
+ * rule 9 takes. Those whose act-by day is within three working days come first, for at most a third; then by priority;
+ * then waiting ones.
  */
 final readonly class Plan
 {
-    public const GROUPS = ['hours' => 'Hours count', 'week' => 'This week', 'fortnight' => 'Within two weeks', 'later' => 'Later', 'waiting' => 'Fits, no occasion yet'];
+    public const GROUPS = [
+        'hours' => 'Hours count', 'week' => 'This week', 'fortnight' => 'Within two weeks', 'later' => 'Later',
+        'waiting' => 'Fits, no occasion yet',
+    ];
 
     private const CHUNK = 40;
 
@@ -55,9 +60,21 @@ final readonly class Plan
     {
         $left = $this->left();
         $ranked = $this->candidates(StandingState::Ranked);
-        $rows = $this->rows((clone $ranked)->whereBetween('act_by', [today(), today()->addWeekdays(self::HURRY)]), (int) ceil($left / 3));
-        $rows = [...$rows, ...$this->rows((clone $ranked)->whereNotIn('standings.account_id', array_map(fn (PlanRow $row): int => $row->standing->account_id, $rows)), $left - count($rows))];
-        $rows = [...$rows, ...$this->rows($this->candidates(StandingState::Waiting)->where('push', '>=', 0), $left - count($rows))];
+        $rows = $this->rows(
+            (clone $ranked)->whereBetween('act_by', [today(), today()->addWeekdays(self::HURRY)]),
+            (int) ceil($left / 3),
+        );
+        $rows = [...$rows, ...$this->rows(
+            (clone $ranked)->whereNotIn(
+                'standings.account_id',
+                array_map(fn (PlanRow $row): int => $row->standing->account_id, $rows),
+            ),
+            $left - count($rows),
+        )];
+        $rows = [
+            ...$rows,
+            ...$this->rows($this->candidates(StandingState::Waiting)->where('push', '>=', 0), $left - count($rows)),
+        ];
         $groups = array_fill_keys(array_keys(self::GROUPS), []);
         foreach ($rows as $row) {
             $groups[$this->group($row->standing)][] = $row;
@@ -80,19 +97,33 @@ final readonly class Plan
         // Most are taken; so few more than are wanted are looked at first.
         $chunk = max(self::FEWEST, min(self::CHUNK, 2 * $most));
         for ($page = 1; count($rows) < $most; $page++) {
-            $standings = Ranking::among($candidates, $page * $chunk)->with('account.places', 'account.industries')->forPage($page, $chunk)->get();
-            $contacts = ForemostContacts::of($this->offer, $standings->toBase())->with('channels')->orderBy('id')->get();
+            $standings = Ranking::among($candidates, $page * $chunk)->with('account.places', 'account.industries')
+                ->forPage($page, $chunk)->get();
+            $contacts = ForemostContacts::of($this->offer, $standings->toBase())->with('channels')->orderBy('id')
+                ->get();
             $choices = $choosing->of($standings->toBase(), $contacts);
             /** @var array<int|string, Contact> $byId */
             $byId = $contacts->keyBy('id')->all();
-            $taken = $standings->filter(fn (Standing $one): bool => $choices[$one->account_id]->taken !== [] || $choices[$one->account_id]->skipped === [])->take($most - count($rows));
+            $taken = $standings
+                ->filter(
+                    fn (Standing $one): bool => $choices[$one->account_id]->taken !== []
+                        || $choices[$one->account_id]->skipped === [],
+                )
+                ->take($most - count($rows));
             $lines = Ranking::lines($this->offer, $taken);
             foreach ($taken as $standing) {
                 $choice = $choices[$standing->account_id];
                 $people = array_map(fn (int|string $id): Contact => $byId[$id], $choice->taken);
                 $contact = $people[0] ?? null;
                 $own = $lines[$standing->account_id];
-                $rows[] = new PlanRow($standing, $own, $contact, $contact === null ? null : Reach::of($contact, $barred), Drafts::of($this->offer, $standing->account->name, $contact, $own), array_slice($people, 1));
+                $rows[] = new PlanRow(
+                    $standing,
+                    $own,
+                    $contact,
+                    $contact === null ? null : Reach::of($contact, $barred),
+                    Drafts::of($this->offer, $standing->account->name, $contact, $own),
+                    array_slice($people, 1),
+                );
             }
             if ($standings->count() < $chunk) {
                 break;
@@ -114,9 +145,20 @@ final readonly class Plan
         return (new Ranking($this->offer, $state))->query()
             ->where(fn (Builder $q) => $q->whereNull('accounts.owner_id')->orWhere('accounts.owner_id', $this->rep->id))
             // Approached without a name: all of the account is left alone for a while.
-            ->whereNotIn('standings.account_id', Approach::query()->whereNull('contact_id')->where('made_at', '>=', now()->subDays(self::REST))->select('account_id'))
-            ->whereNotIn('standings.account_id', Approach::query()->where('later_on', '>', today())->select('account_id'))
-            ->whereNotIn('standings.account_id', Decision::query()->where('offer_id', $this->offer->id)->where('decision', 'later')->where('until', '>', today())->select('account_id'));
+            ->whereNotIn(
+                'standings.account_id',
+                Approach::query()->whereNull('contact_id')->where('made_at', '>=', now()->subDays(self::REST))
+                    ->select('account_id'),
+            )
+            ->whereNotIn(
+                'standings.account_id',
+                Approach::query()->where('later_on', '>', today())->select('account_id'),
+            )
+            ->whereNotIn(
+                'standings.account_id',
+                Decision::query()->where('offer_id', $this->offer->id)->where('decision', 'later')
+                    ->where('until', '>', today())->select('account_id'),
+            );
     }
 
     private function group(Standing $standing): string
