@@ -1,7 +1,8 @@
 @if ($mistake)<p class="text-danger" role="alert">{{ $mistake }}</p>
 @else
     <div class="row g-3 small py-2" data-matches>
-        <div class="col-md-4"><h4 class="fs-6">{{ App\Support\Format::count($matches->found, 'contact') }} in this role</h4>
+        <div class="col-md-4">
+            <h4 class="fs-6">{{ App\Support\Format::count($matches->found, 'contact') }} in this role</h4>
             @foreach ($matches->matches as [$title, $n])<p>{{ $title }} <span
                 class="text-body-secondary">{{ $n }}</span></p>@endforeach</div>
         <div class="col-md-4"><h4 class="fs-6">Just miss it</h4>
