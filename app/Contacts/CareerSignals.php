@@ -21,8 +21,7 @@ use stdClass;
 
 /**
  * The signals that follow from people's positions: made, changed and withdrawn as positions, customers and buyer roles
- * change.
- * A signal that a file brought of the same person and kind at about the same time stands for it.
+ * change. A signal that a file brought of the same person and kind at about the same time stands for it.
  */
 final class CareerSignals
 {

@@ -16,8 +16,7 @@ use stdClass;
 
 /**
  * Pairs of records that may be one (rule 15). A merge keeps both: the second points at the first, and what belonged to
- * it moves
- * over; what moved is written down, so that it can be undone.
+ * it moves over; what moved is written down, so that it can be undone.
  */
 final class Doubles
 {

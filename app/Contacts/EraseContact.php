@@ -100,8 +100,8 @@ final class EraseContact
 
     /**
      * Removes the person from everything that is kept: also from evidence, notes, the log, and rows of files that were
-     * not taken.
-     * Approaches stay as numbers, without the person. A fingerprint keeps later files from bringing them back.
+     * not taken. Approaches stay as numbers, without the person. A fingerprint keeps later files from bringing them
+     * back.
      */
     public static function erase(Contact $contact, User $by): void
     {

@@ -9,8 +9,7 @@ use Luftig\Core\Text\Fold;
 
 /**
  * What is kept of an erased person, so that no file brings them back: keyed hashes of their addresses and of their name
- * at their
- * account. Nothing of the person can be read out of them.
+ * at their account. Nothing of the person can be read out of them.
  */
 final class Fingerprints
 {

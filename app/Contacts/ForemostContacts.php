@@ -13,8 +13,7 @@ use Illuminate\Support\Collection;
 
 /**
  * The people of accounts whom a screen looks at: all of them, but of an account with very many the foremost of each
- * part,
- * those whom somebody placed by hand, and of the rest those who are reached in most ways.
+ * part, those whom somebody placed by hand, and of the rest those who are reached in most ways.
  */
 final class ForemostContacts
 {

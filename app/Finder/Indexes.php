@@ -19,8 +19,7 @@ use RuntimeException;
 
 /**
  * The index of an offer, derived from the database, which stays the truth. Accounts that changed since it was built are
- * hidden in it
- * and stand in small ones beside it (Patches); when there are many of them it is built anew.
+ * hidden in it and stand in small ones beside it (Patches); when there are many of them it is built anew.
  */
 final class Indexes
 {

@@ -14,10 +14,9 @@ use Luftig\Core\Index\Store;
 
 /**
  * Small indexes beside the large one, of accounts that changed since it was built. Each is made once, of what changed
- * since
- * the one before; in an older one, and in the large one, what changed later is hidden. One that is no larger than what
- * is new is made
- * anew with it, so that they stay few and an account is worked on a few times only (Bentley and Saxe 1980).
+ * since the one before; in an older one, and in the large one, what changed later is hidden. One that is no larger than
+ * what is new is made anew with it, so that they stay few and an account is worked on a few times only (Bentley and
+ * Saxe 1980).
  */
 final readonly class Patches
 {

@@ -13,8 +13,8 @@ use RuntimeException;
 
 /**
  * Takes a file in, batch by batch. Each batch, with how far it got, is one transaction: whatever stops the work, it
- * goes on
- * after the last whole batch. Intakes wait for each other, so that two files never write the same account at once.
+ * goes on after the last whole batch. Intakes wait for each other, so that two files never write the same account at
+ * once.
  */
 final class Importer
 {

@@ -8,8 +8,8 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Who knows whom (rule 10), asked of the facts each time, so that it follows them: address books, and positions,
- * schools and associations
- * that two people share. Two positions lie at the same time where both are known to have been held on one day.
+ * schools and associations that two people share. Two positions lie at the same time where both are known to have been
+ * held on one day.
  */
 final class Acquaintance
 {

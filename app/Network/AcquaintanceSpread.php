@@ -9,8 +9,8 @@ use Luftig\Core\Reach\Spans;
 
 /**
  * Whom contacts reach through each other in so many steps: those who held positions at one company at the same time,
- * and those who share a
- * school or an association. Each place is looked at once for all who were there, since there may be thousands of them.
+ * and those who share a school or an association. Each place is looked at once for all who were there, since there may
+ * be thousands of them.
  */
 final class AcquaintanceSpread
 {

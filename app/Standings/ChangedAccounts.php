@@ -11,8 +11,7 @@ use PDOException;
 
 /**
  * The accounts that a request of a person changed. They, and no others, are computed before the person sees the next
- * page;
- * what cannot be computed just now keeps its mark and is computed by the worker, since what was saved is saved.
+ * page; what cannot be computed just now keeps its mark and is computed by the worker, since what was saved is saved.
  */
 final class ChangedAccounts
 {

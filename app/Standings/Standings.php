@@ -122,8 +122,7 @@ final class Standings
     {
         DB::transaction(function () use ($books, $which, $clear): void {
             // Whoever changes facts marks the account in the same transaction. With the rows locked and the marks gone
-            // before
-            // anything is read, a change either is read below or waits for the row and marks it after this.
+            // before anything is read, a change either is read below or waits for the row and marks it after this.
             DB::select("SELECT id FROM accounts WHERE $which FOR UPDATE");
             if ($clear) {
                 RecogniseAccounts::refresh($which);

@@ -11,10 +11,8 @@ use Luftig\Core\Signal\Kind;
 
 /**
  * What somebody's positions say of the account where they are now (rule 2): new_leader, promotion, leadership_change
- * and
- * customer_alum, each dated by the beginning of the present position. Where nothing is known of the time before it,
- * nobody is said to
- * have joined or risen: that they are new in their position is shown, and no signal.
+ * and customer_alum, each dated by the beginning of the present position. Where nothing is known of the time before it,
+ * nobody is said to have joined or risen: that they are new in their position is shown, and no signal.
  */
 final readonly class PeopleSignals
 {
@@ -49,7 +47,7 @@ final readonly class PeopleSignals
         }
         $role = RoleOfContact::best($this->roles, $now->title, $now->text, $country, $headcount, $association);
         $signals = [];
-        $change = $this->change($career, $now, $role, $country, $headcount);
+        $change = $this->change($career, $now, $role, $country, $headcount, $association);
         if ($change !== null) {
             $from = $career->arrival() === Arrival::Joined ? $career->earlier[0] : $career->positionBefore();
             $signals[] = new PeopleSignal(
@@ -60,11 +58,12 @@ final readonly class PeopleSignals
                 $from,
             );
         }
-        $customer = isset($this->customers[(int) $now->account]) ? null : $this->atCustomer($career, $now->since);
+        $joined = $career->atAccountSince() ?? $now->since;
+        $customer = isset($this->customers[(int) $now->account]) ? null : $this->atCustomer($career, $joined);
         if ($customer !== null) {
             $signals[] = new PeopleSignal(
                 Kind::CustomerAlum,
-                $career->atAccountSince() ?? $now->since,
+                $joined,
                 $role?->isInRole() ? 1.0 : .5,
                 $customer->byName ? min($confidence, self::BY_NAME) : $confidence,
                 $customer,
@@ -80,6 +79,7 @@ final readonly class PeopleSignals
         ?RoleOfContact $role,
         ?string $country,
         ?int $headcount,
+        bool $association,
     ): ?Kind {
         $arrival = $career->arrival();
         if ($arrival === Arrival::Unknown || $role === null) {
@@ -94,13 +94,17 @@ final readonly class PeopleSignals
         $before = $career->positionBefore();
         $was = $before === null
             ? null
-            : RoleOfContact::best($this->roles, $before->title, $before->text, $country, $headcount);
+            : RoleOfContact::best($this->roles, $before->title, $before->text, $country, $headcount, $association);
 
         // Sideways within the same role is no news.
         return $arrival === Arrival::Promoted || $was === null || ! $was->isInRole() ? Kind::Promotion : null;
     }
 
-    /** An earlier position at a customer, held while it was one. */
+    /**
+     * An earlier position at a customer, held while it was one.
+     *
+     * @param  int  $joined  when they came to the account: a position whose end is not known had ended by then
+     */
     private function atCustomer(Career $career, int $joined): ?PositionHeld
     {
         foreach ($career->earlier as $position) {

@@ -11,8 +11,7 @@ final class Technology
 {
     /**
      * The same for all variants of a name: case, accents, spaces and punctuation do not tell them apart, nor does a
-     * version at the
-     * end: "Vedliko-Plan", "VedlikoPlan" and "Vedliko Plan v2.1" are one.
+     * version at the end: "Vedliko-Plan", "VedlikoPlan" and "Vedliko Plan v2.1" are one.
      */
     public static function key(string $name): string
     {

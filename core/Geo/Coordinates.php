@@ -14,7 +14,7 @@ final readonly class Coordinates
 
     public function __construct(public float $latitude, public float $longitude)
     {
-        if (abs($latitude) > 90 || abs($longitude) > 180) {
+        if (! (abs($latitude) <= 90 && abs($longitude) <= 180)) {
             throw new Mistake('A latitude lies between -90 and 90, a longitude between -180 and 180.');
         }
     }

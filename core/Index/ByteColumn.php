@@ -6,9 +6,8 @@ namespace Luftig\Core\Index;
 
 /**
  * A whole number at each place, collected byte by byte: the first bytes of all, the second bytes of all, and so on. The
- * sets that are
- * asked for are cut out of these at the end, a million places at a time, which is many times as fast as setting bit
- * after bit.
+ * sets that are asked for are cut out of these at the end, a million places at a time, which is many times as fast as
+ * setting bit after bit.
  */
 final class ByteColumn
 {

@@ -13,11 +13,9 @@ use Luftig\Core\Search\Passage;
  * Makes the pieces of an index out of records.
  *
  * An account has as many *pages* as it needs for its contacts, LEVELS on each, and its signals, EVENTS on each; contact
- * j of a page stands at
- * j · pages + page, and so does signal j. So a set of pages becomes the set of all their contacts by repeating it once
- * a level, and a set of
- * signals becomes the set of their pages by laying the levels over each other. Positions that contacts had before stand
- * over the contacts likewise.
+ * j of a page stands at j · pages + page, and so does signal j. So a set of pages becomes the set of all their contacts
+ * by repeating it once a level, and a set of signals becomes the set of their pages by laying the levels over each
+ * other. Positions that contacts had before stand over the contacts likewise.
  */
 final class Indexer
 {

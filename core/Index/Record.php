@@ -6,8 +6,8 @@ namespace Luftig\Core\Index;
 
 /**
  * What the Finder knows of one account or contact, or of one of their signals or positions. A field that is absent is
- * unknown; a list of
- * values that is empty is known to be empty. A field that stands for several is named as Condition::named does.
+ * unknown; a list of values that is empty is known to be empty. A field that stands for several is named as
+ * Condition::named does.
  *
  * Values that lie in others (a class of industry in its division) are given with all they lie in.
  */

@@ -8,8 +8,7 @@ use Generator;
 
 /**
  * Values of which there are few. The first of several at a place stands in a column, as a number of its own, which is
- * many times as
- * fast as setting bit after bit; the others, and those beyond what a byte can tell, in sets.
+ * many times as fast as setting bit after bit; the others, and those beyond what a byte can tell, in sets.
  */
 final class Values implements Collected
 {

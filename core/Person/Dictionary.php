@@ -11,8 +11,7 @@ use Luftig\Core\Text\Fold;
  * The words of titles in one language.
  *
  * A line is `meaning: words, parted by commas`. `word*` may begin a longer word, `*word` may end one; several words are
- * a
- * phrase, and the longest phrase counts. `may end in` lists endings that a word may have and mean the same.
+ * a phrase, and the longest phrase counts. `may end in` lists endings that a word may have and mean the same.
  */
 final readonly class Dictionary
 {

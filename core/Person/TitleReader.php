@@ -11,8 +11,8 @@ use Luftig\Core\Text\Fold;
  *
  * A title is cut into parts; each part is looked up in the dictionary of the language that understands most of the
  * title, and English beside it. Of several positions the highest rank counts and the functions of all; what is former
- * counts only
- * where nothing current is named. An assistant to a person or to the management is a specialist in administration.
+ * counts only where nothing current is named. An assistant to a person or to the management is a specialist in
+ * administration.
  */
 final class TitleReader
 {

@@ -6,8 +6,8 @@ namespace Luftig\Core\Priority;
 
 /**
  * Points of a contact and their curve (rule 8): −30 + 25·Role·(1 + max(push, −1)) + 15·Access. Whoever has live signals
- * of their own
- * and a function match of .4 or more is worth at least a champion for these: their own push counts 25·max(Role, .5).
+ * of their own and a function match of .4 or more is worth at least a champion for these: their own push counts
+ * 25·max(Role, .5).
  */
 final readonly class ContactPoints
 {

@@ -6,8 +6,8 @@ namespace Luftig\Core\Priority;
 
 /**
  * What an account's live signals push for each of its contacts (rule 8): their own, and those that concern their
- * function (an
- * opening in it, its growth, its technology), in full; the account's others half; somebody else's engagement a quarter.
+ * function (an opening in it, its growth, its technology), in full; the account's others half; somebody else's
+ * engagement a quarter.
  */
 final class ContactPush
 {

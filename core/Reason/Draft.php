@@ -8,8 +8,7 @@ use Luftig\Core\Signal\Kind;
 
 /**
  * A plain sentence from the strongest signals (rule 19). It quotes nothing that the other side would not expect us to
- * know,
- * and has no words that tell time, so that it is as true on the day of use as on the day of writing.
+ * know, and has no words that tell time, so that it is as true on the day of use as on the day of writing.
  */
 final readonly class Draft
 {

@@ -24,4 +24,15 @@ enum Comparison: string
 
     /** Several conditions that hold of one and the same signal or position. */
     case Parts = 'parts';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Any, self::Sets => 'values',
+            self::Range => 'a lower and an upper bound',
+            self::Query => 'words',
+            self::Near => 'a radius around a place',
+            self::Parts => 'what holds of one and the same',
+        };
+    }
 }

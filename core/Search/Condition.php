@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Search;
 
+use Luftig\Core\Geo\Coordinates;
 use Luftig\Core\Mistake;
 use Luftig\Core\Text\Query;
 
@@ -47,7 +48,11 @@ final readonly class Condition
         return $which === '' ? $field->value : "{$field->value}:$which";
     }
 
-    /** @param  list<string>  $values */
+    /**
+     * @param  list<string>  $values
+     *
+     * @throws Mistake where there is no value, one is empty, or the field has no values to choose from
+     */
     public static function any(
         Field $field,
         array $values,
@@ -56,13 +61,20 @@ final readonly class Condition
         bool $all = false,
         string $which = '',
     ): self {
-        if ($values === []) {
+        self::mustBe($field, Comparison::Any, Comparison::Sets);
+        if ($values === [] || in_array('', array_map(trim(...), $values), true)) {
             throw new Mistake("Choose at least one value for {$field->label()}.");
         }
 
         return new self($field, $exclude, $keepsUnknown ?? $exclude, any: $values, all: $all, which: $which);
     }
 
+    /**
+     * @param  float|null  $low  in the unit of the field; of fields that count back, days before today
+     *
+     * @throws Mistake where neither bound is given, they are the wrong way round or no numbers, or the field is no
+     *     number
+     */
     public static function range(
         Field $field,
         ?float $low,
@@ -71,6 +83,10 @@ final readonly class Condition
         ?bool $keepsUnknown = null,
         string $which = '',
     ): self {
+        self::mustBe($field, Comparison::Range);
+        if (! is_finite($low ?? 0.0) || ! is_finite($high ?? 0.0)) {
+            throw new Mistake("A bound of {$field->label()} is a number.");
+        }
         if ($low === null && $high === null || $low !== null && $high !== null && $low > $high) {
             throw new Mistake(
                 "Give {$field->label()} a lower or an upper bound, the lower one not above the upper one.",
@@ -83,6 +99,8 @@ final readonly class Condition
     /**
      * @param  string  $which  of an account's words: the passages in which they are looked for (Passage), parted by
      *     commas; empty: in all
+     *
+     * @throws Mistake where the query cannot be read, there is no such passage, or the field is no text
      */
     public static function query(
         Field $field,
@@ -91,6 +109,7 @@ final readonly class Condition
         ?bool $keepsUnknown = null,
         string $which = '',
     ): self {
+        self::mustBe($field, Comparison::Query);
         if (count(Passage::named($which)) !== count(array_filter(explode(',', $which)))) {
             throw new Mistake('Words are looked for in '.implode(', ', array_column(Passage::cases(), 'value')).'.');
         }
@@ -98,7 +117,12 @@ final readonly class Condition
         return new self($field, $exclude, $keepsUnknown ?? $exclude, query: Query::parse($query), which: $which);
     }
 
-    /** @param  array{float, float}  $of */
+    /**
+     * @param  array{float, float}  $of  latitude and longitude in degrees
+     * @param  float  $km  above 0
+     *
+     * @throws Mistake where there is no such place on Earth, or the radius is none
+     */
     public static function near(
         array $of,
         float $km,
@@ -106,7 +130,8 @@ final readonly class Condition
         ?bool $keepsUnknown = null,
         bool $anySite = false,
     ): self {
-        if ($km <= 0) {
+        new Coordinates(...$of);
+        if (! is_finite($km) || $km <= 0) {
             throw new Mistake('A radius is a number of km above 0.');
         }
 
@@ -115,7 +140,12 @@ final readonly class Condition
         );
     }
 
-    /** @param  list<self>  $parts  each including */
+    /**
+     * @param  list<self>  $parts  each including
+     *
+     * @throws Mistake where there is no part, one of them excludes or is of something else, or they are asked for less
+     *     than once
+     */
     public static function together(
         Field $field,
         array $parts,
@@ -123,6 +153,12 @@ final readonly class Condition
         bool $exclude = false,
         ?bool $keepsUnknown = null,
     ): self {
+        self::mustBe($field, Comparison::Parts);
+        foreach ($parts as $part) {
+            if ($part->exclude || ! in_array($part->field, $field->parts(), true)) {
+                throw new Mistake("{$part->field->label()} is no part of {$field->label()} that can be asked for.");
+            }
+        }
         if ($parts === []) {
             throw new Mistake("Say at least one thing about {$field->label()}.");
         }
@@ -131,5 +167,13 @@ final readonly class Condition
         }
 
         return new self($field, $exclude, $keepsUnknown ?? $exclude, parts: $parts, times: $times);
+    }
+
+    /** @throws Mistake where the field is asked in another way */
+    private static function mustBe(Field $field, Comparison ...$ways): void
+    {
+        if (! in_array($field->test(), $ways, true)) {
+            throw new Mistake("{$field->label()} is asked by {$field->test()->label()}, not by {$ways[0]->label()}.");
+        }
     }
 }

@@ -175,8 +175,7 @@ enum Field: string
 
     /**
      * A number as the index holds it: whole and from 0. Both a value and a bound go through here, so that they compare
-     * as the
-     * numbers do, to the precision stated.
+     * as the numbers do, to the precision stated.
      */
     public function scaled(float $value): int
     {

@@ -9,8 +9,7 @@ namespace Luftig\Core\Signal;
  * on it.
  *
  * Ages, ramps and half-lives are kept in seconds, and the freshness of KindRule is written out in the loop: over a
- * hundred
- * thousand accounts it is evaluated a hundred million times. That both agree is tested as a property.
+ * hundred thousand accounts it is evaluated a hundred million times. That both agree is tested as a property.
  */
 final readonly class Pulse
 {
@@ -100,13 +99,11 @@ final readonly class Pulse
 
     /**
      * The day by which half of what speaks for the account is gone. It is looked for at noon (UTC) of each day, from
-     * that of
-     * the newest signal, for or against, to 180 days after it, and depends on the facts only.
+     * that of the newest signal, for or against, to 180 days after it, and depends on the facts only.
      *
      * Once the last ramp is over, both sides only fall. So between two days the push is at most what speaks for it on
-     * the
-     * first less what speaks against it on the second, and at least the other way round; stretches that cannot hold a
-     * higher peak, or the fall, are not looked into.
+     * the first less what speaks against it on the second, and at least the other way round; stretches that cannot hold
+     * a higher peak, or the fall, are not looked into.
      *
      * @return int|null days since 1970-01-01; null: nothing speaks for it, or there is no hurry
      */

@@ -6,8 +6,7 @@ namespace Luftig\Core\Text;
 
 /**
  * Words and pairs of words that are frequent in some texts and rare in the others: log-odds with an informative
- * Dirichlet prior
- * (Monroe, Colaresi, Quinn 2008), each text counted once for a phrase.
+ * Dirichlet prior (Monroe, Colaresi, Quinn 2008), each text counted once for a phrase.
  */
 final class Phrases
 {

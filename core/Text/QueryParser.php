@@ -6,8 +6,7 @@ namespace Luftig\Core\Text;
 
 /**
  * From tight to loose: quotes and parentheses; neighbours and AND; OR; commas and line breaks. A minus or NOT that does
- * not directly
- * follow OR, AND or an opening parenthesis excludes from all of the parentheses it stands in (rule 11).
+ * not directly follow OR, AND or an opening parenthesis excludes from all of the parentheses it stands in (rule 11).
  */
 final class QueryParser
 {

@@ -7,8 +7,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * What is read by account, or by contact, lies together on the disk, in the order in which it is read; ids are found by
- * a key of
- * their own. Reading a thousand accounts with all their contacts and signals takes half the time.
+ * a key of their own. Reading a thousand accounts with all their contacts and signals takes half the time.
  */
 return new class extends Migration
 {

@@ -23,6 +23,7 @@ use Luftig\Core\Search\Passage;
 use Luftig\Core\Search\SpotCheck;
 use Luftig\Core\Search\Subject;
 use Luftig\Core\Text\Fold;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -428,6 +429,43 @@ final class FinderTest extends TestCase
      * @param  T  $facts
      * @return T|array{}
      */
+    /** @return iterable<string, array{callable(): Condition, string}> */
+    public static function impossible(): iterable
+    {
+        yield 'no latitude' => [fn () => Condition::near([95.0, 12.0], 10), 'latitude'];
+        yield 'no longitude' => [fn () => Condition::near([55.0, 181.0], 10), 'longitude'];
+        yield 'no place at all' => [fn () => Condition::near([NAN, 12.0], 10), 'latitude'];
+        yield 'a radius without end' => [fn () => Condition::near([55.0, 12.0], INF), 'radius'];
+        yield 'a text as a headcount' => [fn () => Condition::query(Field::Headcount, 'many'), 'asked by a lower'];
+        yield 'a value as a headcount' => [fn () => Condition::any(Field::Headcount, ['many']), 'asked by a lower'];
+        yield 'bounds of a country' => [fn () => Condition::range(Field::Country, 1, 2), 'asked by values'];
+        yield 'bounds of words' => [fn () => Condition::range(Field::Words, 1, 2), 'asked by words'];
+        yield 'a bound that is no number' => [fn () => Condition::range(Field::Revenue, NAN, 2), 'is a number'];
+        yield 'a bound beyond numbers' => [fn () => Condition::range(Field::Revenue, 1, INF), 'is a number'];
+        yield 'an empty value' => [fn () => Condition::any(Field::Country, ['SE', ' ']), 'at least one value'];
+        yield 'parts of what has none' => [
+            fn () => Condition::together(Field::Country, [Condition::any(Field::Country, ['SE'])]),
+            'asked by values',
+        ];
+        yield 'a part of something else' => [
+            fn () => Condition::together(Field::Event, [Condition::any(Field::Country, ['SE'])]),
+            'no part of a signal',
+        ];
+        yield 'a part that excludes' => [
+            fn () => Condition::together(Field::Event, [Condition::any(Field::EventKind, ['news'], true)]),
+            'no part of a signal',
+        ];
+    }
+
+    /** @param  callable(): Condition  $make */
+    #[DataProvider('impossible')]
+    public function test_a_condition_that_nothing_can_meet_is_refused_when_it_is_made(callable $make, string $says): void
+    {
+        $this->expectException(Mistake::class);
+        $this->expectExceptionMessageMatches('/'.preg_quote($says, '/').'/');
+        $make();
+    }
+
     private function maybe(Randomizer $random, array $facts): array
     {
         return $random->getInt(0, 3) === 0 ? [] : $facts;

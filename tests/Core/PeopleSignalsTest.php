@@ -13,6 +13,7 @@ use Luftig\Core\Person\Career;
 use Luftig\Core\Person\PositionHeld;
 use Luftig\Core\Person\TitleReader;
 use Luftig\Core\Signal\Kind;
+use Luftig\Core\Text\Query;
 use PHPUnit\Framework\TestCase;
 
 /** What follows from positions (rule 2). */
@@ -233,6 +234,37 @@ final class PeopleSignalsTest extends TestCase
             [Kind::Promotion, self::HERE, 'Maintenance Planner'],
             [$risen->kind, $risen->from?->account, $risen->from?->text],
         );
+    }
+
+    public function test_who_left_a_customer_before_it_was_one_is_no_alum_however_late_they_rose_here(): void
+    {
+        // Since 300 here, at the customer since 100 until nobody knows when; it became one on day 500.
+        $rose = fn (int $hereSince): array => $this->signals(
+            $this->position('Controller', 1000),
+            $this->position('Planner', $hereSince, 999),
+            $this->position('Fitter', 100, null, self::CUSTOMER),
+        );
+        self::assertSame([], $rose(300), 'they were here already when it became a customer');
+        self::assertSame([['customer_alum', 600, .5]], $rose(600), 'dated by when they came, not by when they rose');
+    }
+
+    public function test_what_a_board_member_of_an_association_was_before_is_read_as_in_an_association(): void
+    {
+        $chairs = new BuyerRole('Boards', BusinessFunction::Maintenance->bit(), include: Query::parse('board'));
+        $of = fn (bool $association): array => array_map(
+            fn (PeopleSignal $signal): Kind => $signal->kind,
+            (new PeopleSignals([$chairs], []))->of(
+                Career::at(self::HERE, [
+                    $this->position('Chairwoman of the supervisory board', 1000),
+                    $this->position('Board Member', 100, 999),
+                ]),
+                null,
+                40,
+                association: $association,
+            ),
+        );
+        self::assertSame([], $of(true), 'sideways within the role is no news');
+        self::assertSame([], $of(false), 'elsewhere boards take no part');
     }
 
     /** @return list<array{string, int, float}> */

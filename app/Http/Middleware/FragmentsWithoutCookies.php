@@ -10,8 +10,7 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * A fragment of a page brings no cookies: one that arrives late, after somebody signed out and somebody else signed in
- * on the same
- * browser, would bring the session of the first one back.
+ * on the same browser, would bring the session of the first one back.
  */
 final class FragmentsWithoutCookies
 {

@@ -67,8 +67,7 @@ final readonly class Ranking
 
     /**
      * Those of a query in the order of points that can be among its first. Their least points are found by key, so that
-     * only they,
-     * and not a hundred thousand, are put in order.
+     * only they, and not a hundred thousand, are put in order.
      *
      * @param  Builder<Standing>  $query
      * @return Builder<Standing>

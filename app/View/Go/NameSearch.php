@@ -16,8 +16,7 @@ final class NameSearch
 {
     /**
      * Those whose name begins so, then those whose domain does, then those in whose name a later word does; each is
-     * asked only
-     * where there is room left, since the last has to look at all of them.
+     * asked only where there is room left, since the last has to look at all of them.
      *
      * @return Collection<int, Account>
      */

@@ -22,9 +22,8 @@ use Illuminate\Database\Eloquent\Builder;
 
 /**
  * Today's approaches of a rep, first form of rule 18: accounts that are hers or nobody's, each with the first person
- * whom
- * rule 9 takes. Those whose act-by day is within three working days come first, for at most a third; then by priority;
- * then waiting ones.
+ * whom rule 9 takes. Those whose act-by day is within three working days come first, for at most a third; then by
+ * priority; then waiting ones.
  */
 final readonly class Plan
 {
