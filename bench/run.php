@@ -105,8 +105,8 @@ function world(int $accounts, int $signals, int $contacts): void
     $intake = 'ELT(1 + (seq * 2654435761 DIV 65536) % 24, '
         ."'hiring','hiring','hiring','hiring','hiring','hiring','news','news','news','news','post_engagement',"
         ."'post_engagement','growth','growth','new_leader','new_leader','own_engagement','topic_interest',"
-                ."'expansion','funding','promotion','tech_adopted','customer_alum', IF(seq % 3 = 0, "
-                ."'hiring_freeze', 'decline'))";
+        ."'expansion','funding','promotion','tech_adopted','customer_alum', IF(seq % 3 = 0, "
+        ."'hiring_freeze', 'decline'))";
     DB::unprepared('INSERT INTO signals (account_id, kind, title, occurred_at, strength, confidence,
         fingerprint) SELECT 1 + (seq - 1) DIV '.$per.", $intake, 'Something happened',
         NOW() - INTERVAL (seq * 40503) % 777600 MINUTE, .3 + (seq % 70) / 100, IF(seq % 5 = 0, 1, .9), SHA1(seq)

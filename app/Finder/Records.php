@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Finder;
 
 use App\Models\Offer;
-use App\Models\StandingState;
 use App\Standings\RuleBook;
 use Carbon\CarbonImmutable;
 use Generator;
@@ -40,6 +39,11 @@ final class Records
     private const REMEMBERED = 50_000;
 
     private const DAY = 86_400;
+
+    /** Ranked accounts first, then those who wait, last those who are out; within each by points, which are fewer. */
+    private const ORDER = ['ranked' => 1000, 'waiting' => 0, '' => 0, 'out' => self::OUT, 'kept_out' => self::OUT];
+
+    private const OUT = -1000;
 
     private readonly int $today;
 
@@ -145,10 +149,10 @@ final class Records
                     'SELECT a.id, a.name, a.domain, a.owner_id, a.description, a.keywords, a.headcount, a.revenue, '
                         .'a.growth, a.sites, a.founded, parent.name, state, fit, coverage, push, access, points, '
                         .'priority, `lines`, s.contacts, (SELECT TO_DAYS(MAX(made_at)) - 719528 FROM approaches '
-                                ."WHERE account_id = a.id AND offer_id = {$this->offer->id}) FROM accounts a LEFT "
-                                .'JOIN accounts parent ON parent.id = a.parent_id LEFT JOIN standings s ON '
-                                        ."s.account_id = a.id AND s.offer_id = {$this->offer->id} WHERE "
-                                        ."{$on('a.id')} AND a.merged_into IS NULL ORDER BY a.id",
+                        ."WHERE account_id = a.id AND offer_id = {$this->offer->id}) FROM accounts a LEFT "
+                        .'JOIN accounts parent ON parent.id = a.parent_id LEFT JOIN standings s ON '
+                        ."s.account_id = a.id AND s.offer_id = {$this->offer->id} WHERE "
+                        ."{$on('a.id')} AND a.merged_into IS NULL ORDER BY a.id",
                 ) as $row
             ) {
                 $ranked = array_column(json_decode($row[20] ?? '[]', true), null, 0);
@@ -191,6 +195,7 @@ final class Records
                         $affiliations[$id] ?? [],
                         $ranked[$id] ?? null,
                         $engaged[$id] ?? null,
+                        $row[12],
                     );
                 }
                 yield $this->account($row, $facts[$row[0]] ?? [], $own, $events, $newest, $ranked);
@@ -275,7 +280,7 @@ final class Records
             ],
             $coordinates === [] ? null : $coordinates,
             $contacts,
-            ($state === StandingState::Ranked->value ? 1000 : 0) + (float) $points,
+            self::ORDER[$state] + (float) $points,
             $events,
         );
     }
@@ -341,6 +346,7 @@ final class Records
      * @param  list<list<string>>  $affiliations  kind and name
      * @param  list<mixed>|null  $ranked  id, priority, part, buyer role
      * @param  int|null  $active  day on which they last wrote or reacted, since 1970
+     * @param  string|null  $standing  of their account; those of accounts that are out are never proposed, and stand last
      */
     private function contact(
         int $account,
@@ -350,6 +356,7 @@ final class Records
         array $affiliations,
         ?array $ranked,
         ?int $active,
+        ?string $standing,
     ): Record {
         [$id, $title, $reading, $about, $interests, $city, $country] = $row;
         $values = $this->titleValues($reading);
@@ -391,7 +398,10 @@ final class Records
             $texts['about'] = $this->fold("$about $interests");
         }
 
-        return new Record($id, $values, $numbers, $texts, order: $ranked[1] ?? 0.0, parts: $before);
+        $isOut = $standing === 'out' || $standing === 'kept_out';
+        $order = ($ranked[1] ?? 0.0) + ($isOut ? self::OUT : 0);
+
+        return new Record($id, $values, $numbers, $texts, order: $order, parts: $before);
     }
 
     /**

@@ -38,6 +38,7 @@ enum ResultColumn: string
     case ActBy = 'act by';
     case Source = 'source';
     case KeptOut = 'kept out';
+    case State = 'state';
 
     private const OF_CONTACTS = [
         self::Part, self::FirstName, self::LastName, self::Title, self::ReadAs, self::InPositionSince, self::Email,
@@ -112,6 +113,7 @@ enum ResultColumn: string
             self::ActBy => $rows->standing($record)?->act_by?->toDateString(),
             self::Source => $record->source,
             self::KeptOut => $rows->keptOut($record),
+            self::State => $rows->out($record) ?? lcfirst((string) $rows->standing($record)?->state->label()),
         };
     }
 }

@@ -95,9 +95,24 @@ final readonly class ResultRows
         return $record instanceof Contact && $this->barred->asked($record->id);
     }
 
-    /** The priority of an account, or of a contact. */
+    /** Why nobody there is to be approached for this offer: it fails a gate, or is kept out (rules 4, 6 and 9). */
+    public function out(Account|Contact $record): ?string
+    {
+        $standing = $this->standing($record);
+        if ($standing === null || ! $standing->state->isOut()) {
+            return null;
+        }
+
+        return lcfirst($standing->state->label()).($standing->cause === null ? '' : ": {$standing->cause}");
+    }
+
+    /** The priority of an account, or of a contact; null where the account is out. */
     public function priority(Account|Contact $record): ?float
     {
+        if ($this->standing($record)?->state->isOut()) {
+            return null;
+        }
+
         return $record instanceof Account ? $this->standing($record)?->priority : $this->ranked[$record->id][0] ?? null;
     }
 }

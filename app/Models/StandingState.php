@@ -12,6 +12,12 @@ enum StandingState: string
     case Out = 'out';
     case KeptOut = 'kept_out';
 
+    /** Whether nobody there is to be approached (rules 6 and 9). */
+    public function isOut(): bool
+    {
+        return $this === self::Out || $this === self::KeptOut;
+    }
+
     public function label(): string
     {
         return match ($this) {

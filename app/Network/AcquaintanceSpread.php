@@ -167,7 +167,7 @@ final class AcquaintanceSpread
                 'SELECT contact_id AS contact, account_id AS account, IF(account_id IS NULL, company, NULL) AS '
                     .'company, IF(account_id IS NULL, WEIGHT_STRING(company), NULL) AS weight, TO_DAYS(since) AS '
                     ."since, TO_DAYS(until) AS until FROM positions WHERE ($which) AND (account_id IS NOT NULL "
-                            .'OR company IS NOT NULL)',
+                    .'OR company IS NOT NULL)',
                 $with,
             ) as $row
         ) {

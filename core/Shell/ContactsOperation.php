@@ -44,7 +44,7 @@ final class ContactsOperation implements Operation
             'buyer_roles[].variants' => '{country: text query}, optional: titles that belong to it there as well',
             'contacts[]' => 'id, title, country?, push, push_own?, about?, access (0–1), intro? (0–1), live?, '
                     .'approached_days_ago?, '
-                .'kept_out?, reserved?, held?',
+                    .'kept_out?, reserved?, held?',
             'contacts[].push_own' => 'the part of the push that is from their own signals',
             'contacts[].about' => 'true: the account’s strongest live signal is about them',
             'approached_14d' => 'approaches in the last 14 days, optional',

@@ -29,8 +29,8 @@ final class ImportToReasonTest extends BrowserTestCase
             'signals-eigene.csv',
             "domain;kind;date;title;strength;confidence;quote\n"
                 ."skogsglas-prov.example;customer_alum;2026-11-01;Chief worked at a customer;1;1;\n"
-                .'skogsglas-prov.example;expansion;20.11.2026;Second furnace ordered;1;1;The second furnace '
-                        ."comes in May.\nskogsglas-prov.example;new_leader;2026-10-20;New head of maintenance;1;1;\n",
+                .'skogsglas-prov.example;expansion;20.11.2026;Second furnace ordered;1;1;The second furnace comes '
+                ."in May.\nskogsglas-prov.example;new_leader;2026-10-20;New head of maintenance;1;1;\n",
         );
         $this->see('Signals, brought in');
 

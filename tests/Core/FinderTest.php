@@ -459,7 +459,7 @@ final class FinderTest extends TestCase
 
     /** @param  callable(): Condition  $make */
     #[DataProvider('impossible')]
-    public function test_a_condition_that_nothing_can_meet_is_refused_when_it_is_made(callable $make, string $says): void
+    public function test_a_condition_that_nothing_can_meet_is_refused(callable $make, string $says): void
     {
         $this->expectException(Mistake::class);
         $this->expectExceptionMessageMatches('/'.preg_quote($says, '/').'/');

@@ -52,8 +52,9 @@ final class FinderTest extends TestCase
                 ."code;latitude;longitude;technologies;keywords;founded;status\n"
                 .'tunhede.example;Glasverk Tunhede;glass;420;EUR 80 Mio;DK;Hobro;9500;56.64;9.79;Tryklog;three '
                 ."shifts;1961;\nsverkhult.example;Papir Sverkhult;paper;60;;NO;Halden;1767;59.12;11.39;;;;\n"
-                .'ostholz.example;Ostholz Platten;wood panels;;EUR 9 Mio;DE;Wismar;23966;53.89;11.46;Ordvika;three '
-                ."shifts;2001;\nrival.example;Rival Luft;compressors;90;;SE;;;;;;;;competitor\n");
+                .'ostholz.example;Ostholz Platten;wood panels;;EUR 9 '
+                ."Mio;DE;Wismar;23966;53.89;11.46;Ordvika;three shifts;2001;\n"
+                ."rival.example;Rival Luft;compressors;90;;SE;;;;;;;;competitor\n");
         $this->bring(IntakeKind::Accounts, "domain;parent;region\ntunhede.example;sverkhult.example;Nordjylland\n");
         Place::query()->create([
             'account_id' => Account::query()->where('domain', 'tunhede.example')->value('id'), 'headquarters' => false,
@@ -69,8 +70,8 @@ final class FinderTest extends TestCase
         }
         $this->bring(IntakeKind::Contacts,
             "domain;first name;last name;title;since;email;email state;phone;earlier positions\n"
-                .'tunhede.example;Pernille;Rye;Head of Maintenance;2026-11-03;pernille@tunhede.example;valid;;Planner, '
-                ."Fjernlund Papir, 2019–2026\n"
+                .'tunhede.example;Pernille;Rye;Head of '
+                ."Maintenance;2026-11-03;pernille@tunhede.example;valid;;Planner, Fjernlund Papir, 2019–2026\n"
                 .'tunhede.example;Olav;Brekke;Plant Manager;2015-01-01;olav@tunhede.example;invalid;+45 '
                 ."32100001;Planner, Hollenbruk Verk, 2001–2009 | Shift Lead, Fjernlund Papir, 2009–2014\n"
                 ."sverkhult.example;Ida;Lie;Maintenance Planner;;ida@sverkhult.example;unknown;;\n"
@@ -78,10 +79,9 @@ final class FinderTest extends TestCase
                 ."rival.example;Rolf;Kvist;Head of Maintenance;;rolf@rival.example;valid;;\n");
         $this->bring(
             IntakeKind::Contacts,
-            'domain;first name;last '
-                ."name;languages;schools;associations;city;country;active\ntunhede.example;Pernille;Rye;Danish, "
-                .'German;Maskinskolen Hestbæk;Circle of Air '
-                        ."Users;Aarhus;Denmark;2026-11-20\nsverkhult.example;Ida;Lie;norwegian;;;;Norway;2026-03-01\n",
+            "domain;first name;last name;languages;schools;associations;city;country;active\n"
+                .'tunhede.example;Pernille;Rye;Danish, German;Maskinskolen Hestbæk;Circle of Air '
+                ."Users;Aarhus;Denmark;2026-11-20\nsverkhult.example;Ida;Lie;norwegian;;;;Norway;2026-03-01\n",
         );
         $this->bring(
             IntakeKind::Signals,
@@ -288,6 +288,33 @@ final class FinderTest extends TestCase
         self::assertSame(['Maren'], $this->found(
             ['c' => [['f' => 'title', 'q' => 'chief'], ['f' => 'country', 'v' => 'DE']]],
         ));
+    }
+
+    public function test_people_of_accounts_that_are_out_stand_last_without_a_priority_and_marked(): void
+    {
+        $this->offer->ruleSets()->create([
+            'version' => 3, 'kinds' => [], 'roles_of_interest' => [],
+            'criteria' => [['name' => 'size', 'field' => 'headcount', 'mode' => 'must', 'range' => [null, 100.0]]],
+            'buyer_roles' => $this->offer->rules->buyer_roles,
+        ]);
+        $this->offer->refresh();
+        app(Standings::class)->all();
+        // Of four maintenance people Pernille has the best title and a checked address; her firm of 420 is too large.
+        $search = ['on' => 'contacts', 'c' => [['f' => 'function', 'v' => 'maintenance']]];
+        $names = fn (string $csv): array => array_map(
+            fn (string $line): string => str_getcsv($line, ';', '"', '')[0],
+            array_slice(array_filter(explode("\n", $csv)), 1, -1),
+        );
+        $address = route('finder.export', ['format' => 'csv', 'columns' => ['first name', 'state', 'priority']] + $search);
+        $csv = $this->actingAs($this->rep)->get($address)->streamedContent();
+        self::assertSame('Ida', $names($csv)[0]);
+        self::assertEqualsCanonicalizing(['Pernille', 'Rolf'], array_slice($names($csv), -2), $csv);
+        self::assertStringContainsString('Pernille;"out: size";', $csv);
+        self::assertStringContainsString('Rolf;"kept out: competitor";', $csv);
+        $this->get(route('finder', $search))->assertOk()->assertSeeTextInOrder(['Ida', 'Pernille Rye', 'out: size']);
+        $cards = $this->get(route('finder.export', ['format' => 'vcf'] + $search))->streamedContent();
+        self::assertStringContainsString('FN:Ida', $cards);
+        self::assertStringNotContainsString('Pernille', $cards, 'a card has no place to say it');
     }
 
     public function test_who_is_new_kept_and_in_work_is_told_apart_and_a_keep_out_works_at_once(): void

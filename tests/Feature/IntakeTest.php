@@ -33,8 +33,8 @@ final class IntakeTest extends TestCase
     {
         $rows = [
             'Firma%Webseite%Branche%Mitarbeiter%Umsatz%Land%Ort%Beschreibung',
-            '"Böck & Söhne"%https://www.böck-glas.example/start%Glas%ca. 1.250%EUR 1,2 Mio%Österreich%Łódź%"Erste Zeile'
-                ."\n".'zweite ""Zeile"""',
+            '"Böck & Söhne"%https://www.böck-glas.example/start%Glas%ca. 1.250%EUR 1,2 '
+                ."Mio%Österreich%Łódź%\"Erste Zeile\n".'zweite ""Zeile"""',
         ];
         $text = fn (string $delimiter): string => str_replace('%', $delimiter, implode("\r\n", $rows))."\r\n";
 

@@ -43,8 +43,8 @@ final class NetworkTest extends TestCase
                 .'tunhede.example;Pernille;Rye;Head of Maintenance;2024-01-01;pernille@tunhede.example;Kråkvik '
                 ."skola;;Planner, Fjernlund Papir, 2019–2022\n"
                 ."tunhede.example;Olav;Brekke;Plant Manager;2015-01-01;olav@tunhede.example;;;\n"
-                .'sverkhult.example;Ida;Lie;Maintenance Planner;2023-01-01;ida@sverkhult.example;;Air Circle;Planner, '
-                ."Fjernlund Papir, 2020–2022\n"
+                .'sverkhult.example;Ida;Lie;Maintenance Planner;2023-01-01;ida@sverkhult.example;;Air '
+                ."Circle;Planner, Fjernlund Papir, 2020–2022\n"
                 .'ostholz.example;Maren;Uhl;Managing Director;2001-01-01;maren@ostholz.example;Kråkvik skola;Air '
                 ."Circle;\n"
                 ."ostholz.example;Lena;Quast;Planner;2022-01-01;;;;Planner, sverkhult.example, 1/2001–12/2005\n");

@@ -66,11 +66,10 @@ final class StandingsTest extends TestCase
     {
         $this->bring(
             IntakeKind::Accounts,
-            "domain;name;industry;headcount;status\nquiet.example;Quiet;glass;100;\n"
-                ."shop.example;Shop;retail;100;\nrival.example;Rival;compressors;100;competitor\n"
-                ."customer.example;Customer;glass;100;\nasked.example;Asked;glass;100;\n"
-                ."dropped.example;Dropped;glass;100;\nunknown.example;Unknown;;100;\n"
-                ."dragged.example;Dragged;glass;100;\n",
+            "domain;name;industry;headcount;status\nquiet.example;Quiet;glass;100;\nshop.example;Shop;retail;"
+                ."100;\nrival.example;Rival;compressors;100;competitor\ncustomer.example;Customer;glass;100;\n"
+                ."asked.example;Asked;glass;100;\ndropped.example;Dropped;glass;100;\n"
+                ."unknown.example;Unknown;;100;\ndragged.example;Dragged;glass;100;\n",
         );
         $this->bring(IntakeKind::Customers, "domain;since;until\ncustomer.example;3/2024;\nquiet.example;2020;2021\n");
         $this->bring(

@@ -46,7 +46,11 @@ final class FinderExportController extends Controller
             return ContactCard::download($name, (function () use ($offer, $search): Generator {
                 foreach ($this->records($offer, $search) as [$record, $rows]) {
                     // A card has no place to say it.
-                    if ($record instanceof Contact && $rows->keptOut($record) === null) {
+                    if (
+                        $record instanceof Contact
+                        && $rows->keptOut($record) === null
+                        && $rows->out($record) === null
+                    ) {
                         yield $record;
                     }
                 }

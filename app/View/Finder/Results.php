@@ -61,7 +61,7 @@ final readonly class Results
 
     /**
      * @return list<array{id: int, name: string, about: string, url: string, records: string, work: string|null,
-     *     priority: string, line: SignalLine|null, cells: array<string, string>, account: Account|null,
+     *     priority: string, out: string|null, line: SignalLine|null, cells: array<string, string>, account: Account|null,
      *     accountAbout: string}>
      */
     public function rows(): array
@@ -70,6 +70,7 @@ final readonly class Results
             'id' => $record->id,
             'work' => $this->search === null ? null : str_replace('_', ' ', $this->search->workOf($record->id)),
             'priority' => Format::priority($this->rows->priority($record)),
+            'out' => $this->rows->out($record),
             ...$record instanceof Contact ? $this->contact($record) : $this->account($record),
         ], $this->rows->records);
     }

@@ -9,6 +9,7 @@
             @endif
             <td><a class="fw-semibold text-body" href="{{ $row['url'] }}">{{ $row['name'] }}</a><br>
                 <span class="small text-body-secondary" data-about>{{ $row['about'] }}</span>
+                @if ($row['out'])<br><span class="small text-plum">{{ $row['out'] }}</span>@endif
                 <a hidden aria-keyshortcuts="r" href="{{ $row['records'] }}">Record the reason</a></td>
             @if ($row['account'])
                 <td><a href="{{ route('accounts.show', $row['account']) }}">{{ $row['account']->name }}</a><br>
