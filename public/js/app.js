@@ -11,6 +11,7 @@ import repeat from './repeat.js?52fc64902c';
 import rows from './rows.js?70a843fd0b';
 import sends from './sends.js?990c1ebd72';
 import theme from './theme.js?77d2f74124';
+import ticks from './ticks.js?b90c2ca204';
 import zone from './zone.js?3b73647705';
 import './fragments.js?c4b3147256';
 
@@ -20,7 +21,8 @@ if (document.querySelector('[x-data=repeat]')) {
     Alpine.plugin(focus);
 }
 for (const [name, component] of Object.entries({
-    act, choose, files, group, keys, modal, order, picker, repeat, rows, sends, theme, zone,
+    act, choose, files, group, keys, modal, order, picker, repeat, rows, sends, theme, ticks,
+    zone,
 })) {
     Alpine.data(name, component);
 }

@@ -11,6 +11,7 @@ import repeat from './repeat.js';
 import rows from './rows.js';
 import sends from './sends.js';
 import theme from './theme.js';
+import ticks from './ticks.js';
 import zone from './zone.js';
 import './fragments.js';
 
@@ -20,7 +21,8 @@ if (document.querySelector('[x-data=repeat]')) {
     Alpine.plugin(focus);
 }
 for (const [name, component] of Object.entries({
-    act, choose, files, group, keys, modal, order, picker, repeat, rows, sends, theme, zone,
+    act, choose, files, group, keys, modal, order, picker, repeat, rows, sends, theme, ticks,
+    zone,
 })) {
     Alpine.data(name, component);
 }

@@ -178,6 +178,32 @@ final class FinderTest extends BrowserTestCase
         );
     }
 
+    public function test_those_ticked_on_several_pages_are_kept_together_and_survive_a_name_that_is_taken(): void
+    {
+        $this->signIn('Selma');
+        $search = '/finder?on=accounts&c[0][f]=country&c[0][v]=SE';
+        $this->open($search);
+        self::assertGreaterThan(60, $this->total());
+        $this->keepAs('All Swedes');
+        $this->open($search);
+        $this->all('input[name="only[]"]')[1]->click();
+        $this->see('1 chosen, on this page and others.');
+        $this->open($search.'&page=2');
+        $this->see('1 chosen');
+        $this->all('input[name="only[]"]')[0]->sendKeys(WebDriverKeys::SPACE);
+        $this->see('2 chosen');
+        $this->press('Keep as list');
+        $this->dialog('input[name=name]')->sendKeys('All Swedes'.WebDriverKeys::ENTER);
+        $this->see('There is a list of this name.');
+        $this->see('2 chosen');
+        $this->fill('.modal.show input[name=name]', 'Two Swedes');
+        $this->find('.modal.show button.btn-primary')->click();
+        $this->see('2 accounts, by Selma');
+        $this->open($search);
+        $this->see('What is in here');
+        self::assertStringNotContainsString('chosen, on this page', $this->text(), 'what was kept is ticked no longer');
+    }
+
     public function test_a_list_is_stepped_through_by_keys_and_its_search_watched(): void
     {
         $this->signIn('Jonte');

@@ -9,6 +9,7 @@ use App\Finder\Search;
 use App\Finder\Variation;
 use App\Intake\Importer;
 use App\Jobs\RefreshStandings;
+use App\Lists\KeepResults;
 use App\Lists\RunWatch;
 use App\Mail\WatchDigest;
 use App\Models\Account;
@@ -18,6 +19,7 @@ use App\Models\Contact;
 use App\Models\IntakeKind;
 use App\Models\KeepOut;
 use App\Models\KeptList;
+use App\Models\Offer;
 use App\Models\Place;
 use App\Models\Reservation;
 use App\Models\Standing;
@@ -315,6 +317,25 @@ final class FinderTest extends TestCase
         $cards = $this->get(route('finder.export', ['format' => 'vcf'] + $search))->streamedContent();
         self::assertStringContainsString('FN:Ida', $cards);
         self::assertStringNotContainsString('Pernille', $cards, 'a card has no place to say it');
+    }
+
+    public function test_a_list_is_looked_at_through_the_eyes_of_the_offer_that_it_was_made_for(): void
+    {
+        // The other offer gives the part of a buyer to planners and plant managers.
+        $other = Offer::query()->create(['name' => 'Pumps']);
+        $other->ruleSets()->create([
+            'version' => 1, 'kinds' => [], 'criteria' => [], 'roles_of_interest' => [],
+            'buyer_roles' => [['name' => 'Operations', 'functions' => ['operations'], 'neighbours' => []]],
+        ]);
+        app(Standings::class)->all();
+        $search = Search::from($other, ['on' => 'contacts', 'c' => [['f' => 'buyer_role', 'v' => 'Operations']]]);
+        $list = KeepResults::asList($other, $search, 'For pumps', $this->rep);
+        self::assertSame(1, $list->members()->count());
+
+        $this->actingAs($this->rep)->get(route('finder'))->assertSee($this->offer->name);
+        $this->get(route('lists.show', $list))->assertOk()->assertSeeText('You work for Pumps now')
+            ->assertSeeText('Olav Brekke')->assertSeeText('would add 0 and miss 0.');
+        $this->get(route('lists.index'))->assertSeeText('For pumps');
     }
 
     public function test_who_is_new_kept_and_in_work_is_told_apart_and_a_keep_out_works_at_once(): void

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Models\KeptList;
 use App\Models\Offer;
+use App\Models\Watch;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\View;
@@ -18,6 +20,12 @@ final class ShareOffer
         if ($request->user() !== null) {
             $offers = Offer::query()->with('rules')->orderBy('id')->get();
             $offer = $offers->firstWhere('id', $request->session()->get('offer')) ?? $offers->first();
+            $own = self::offerOfRecord($request);
+            if ($own !== null && $own !== $offer?->id) {
+                $offer = $offers->firstWhere('id', $own);
+                $request->session()->put('offer', $own);
+                $request->session()->now('said', "You work for {$offer?->name} now, for which this was made.");
+            }
             if ($offer !== null) {
                 app()->instance(Offer::class, $offer);
             }
@@ -25,5 +33,18 @@ final class ShareOffer
         }
 
         return $next($request);
+    }
+
+    /** Lists and watches mean what they mean for one offer; whoever opens one looks through its eyes. */
+    private static function offerOfRecord(Request $request): ?int
+    {
+        foreach (['list', 'watch'] as $name) {
+            $record = $request->route($name);
+            if ($record instanceof KeptList || $record instanceof Watch) {
+                return $record->offer_id;
+            }
+        }
+
+        return null;
     }
 }

@@ -39,16 +39,17 @@
     <x-tick name="mailed" value="1" checked label="Mail me who is new, when somebody is" />
     <p class="small text-body-tertiary">Only those who are new from now on are shown, each with what made it new.</p>
 </x-confirm>
-<x-modal id="keep-list" title="Keep as list">
+<x-modal id="keep-list" title="Keep as list"
+    :opens="$errors->hasAny(['name', 'per_account']) && old('rhythm') === null">
     <x-form :to="route('finder.keep')" class="vstack gap-3" id="keep-form">
         <x-finder.hidden :subject="$page->search->subject" :steps="$page->search->steps" />
-        <x-field label="Name" name="name" required maxlength="100" :value="old('name')" />
+        <x-field label="Name" name="name" required maxlength="100" :value="old('rhythm') === null ? old('name') : ''" />
         @if ($page->isOfContacts())
             <x-field label="At most so many at one account (empty: all)" name="per_account" type="number" min="1"
                 max="50" :value="old('per_account')" />
         @endif
-        <p class="small text-body-tertiary">All that were found, or only those ticked on this page. The list remembers
-            this search.</p>
+        <p class="small text-body-tertiary">All that were found, or only those ticked, on whatever page. The list
+            remembers this search.</p>
         <div class="hstack gap-2"><x-button kind="primary">Keep</x-button><x-button type="button"
             data-bs-dismiss="modal">Leave it</x-button></div>
     </x-form>
@@ -58,7 +59,7 @@
         <input type="hidden" name="subject" value="{{ $page->search->subject->value }}" form="keep-form">
         <x-field label="Tag" name="tag" maxlength="60" list="tags" autocomplete="off" form="keep-form" />
         <datalist id="tags">@foreach ($page->tags() as $tag)<option>{{ $tag }}</option>@endforeach</datalist>
-        <p class="small text-body-tertiary">On all that were found, or only those ticked on this page.</p>
+        <p class="small text-body-tertiary">On all that were found, or only those ticked, on whatever page.</p>
         <div class="hstack gap-2"><x-button kind="primary" form="keep-form" formaction="{{ route('tags.store') }}"
             formnovalidate>Tag</x-button>
             <x-button type="button" data-bs-dismiss="modal">Leave it</x-button></div>

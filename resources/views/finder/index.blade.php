@@ -25,10 +25,14 @@
     @if ($page->adds)<x-finder.add :$page :inputs="$page->adds" />@endif
     @if ($page->varied)<x-finder.vary :$page :varied="$page->varied" />@endif
     <div class="row g-4 mt-0">
-        <section class="col-lg-8">
+        <section class="col-lg-8" x-data="ticks" @change="change"
+            data-search="{{ route('finder', $page->search->parameters()) }}">
             @include('finder.found')
-            <x-wrong :for="['name', 'per_account', 'rhythm', 'hour', 'time_zone', 'tag']" />
+            <x-wrong :for="['rhythm', 'hour', 'time_zone', 'tag', ...old('rhythm') === null ? [] : ['name']]" />
             @if ($page->total > 0)
+                <p class="small text-body-secondary mb-1" x-cloak x-show="any"><span x-text="says"></span>, on this
+                    page and others. <button class="btn btn-sm btn-link p-0 align-baseline" type="button"
+                        @click="clear">Choose none</button></p>
                 <x-finder.table :results="$page->results" />
                 <x-pager :pages="$page->pages" />
             @else<x-empty>Nobody meets all of this. Each step says how many there would be without it.</x-empty>@endif

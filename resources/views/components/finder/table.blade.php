@@ -4,7 +4,7 @@
         <tr data-row data-url="{{ $row['url'] }}">
             @if ($results->mayBeTicked())
                 <td><input class="form-check-input" type="checkbox" form="keep-form" name="only[]"
-                    value="{{ $row['id'] }}"
+                    value="{{ $row['id'] }}" @checked(in_array((string) $row['id'], (array) old('only', []), true))
                     aria-label="Choose {{ $row['name'] }}"></td>
             @endif
             <td><a class="fw-semibold text-body" href="{{ $row['url'] }}">{{ $row['name'] }}</a><br>
