@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Luftig\Core\Reason\Limit;
+
 /** How somebody was approached (rule 19). */
 enum ApproachKind: string
 {
@@ -14,6 +16,12 @@ enum ApproachKind: string
     case Call = 'call';
     case Letter = 'letter';
     case AskIntroduction = 'ask_intro';
+
+    /** How long its words may be; null: as long as one likes. */
+    public function limit(): ?Limit
+    {
+        return Limit::of($this->value);
+    }
 
     public function label(): string
     {

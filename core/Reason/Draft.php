@@ -51,7 +51,7 @@ final readonly class Draft
 
     public function words(): string
     {
-        $hello = $this->addressee === null ? 'Hello,' : "Hello {$this->addressee},";
+        $hello = Greeting::of($this->addressee);
         if ($this->evidence === []) {
             return "$hello what you do is close to what we know well. {$this->question}";
         }

@@ -12,6 +12,7 @@ import rows from './rows.js?70a843fd0b';
 import sends from './sends.js?990c1ebd72';
 import theme from './theme.js?77d2f74124';
 import ticks from './ticks.js?b90c2ca204';
+import words from './words.js?92c1bb2171';
 import zone from './zone.js?3b73647705';
 import './fragments.js?c4b3147256';
 
@@ -22,7 +23,7 @@ if (document.querySelector('[x-data=repeat]')) {
 }
 for (const [name, component] of Object.entries({
     act, choose, files, group, keys, modal, order, picker, repeat, rows, sends, theme, ticks,
-    zone,
+    words, zone,
 })) {
     Alpine.data(name, component);
 }

@@ -12,6 +12,7 @@ import rows from './rows.js';
 import sends from './sends.js';
 import theme from './theme.js';
 import ticks from './ticks.js';
+import words from './words.js';
 import zone from './zone.js';
 import './fragments.js';
 
@@ -22,7 +23,7 @@ if (document.querySelector('[x-data=repeat]')) {
 }
 for (const [name, component] of Object.entries({
     act, choose, files, group, keys, modal, order, picker, repeat, rows, sends, theme, ticks,
-    zone,
+    words, zone,
 })) {
     Alpine.data(name, component);
 }

@@ -43,6 +43,25 @@ final class ActingTest extends BrowserTestCase
         self::assertLessThanOrEqual(7, count(explode(' ', (string) $mail['subject'])));
     }
 
+    public function test_the_words_of_a_reason_greet_whom_they_are_for_and_say_how_long_they_are(): void
+    {
+        $this->signIn('Mira');
+        $this->open('/contacts');
+        $this->see('Contacts');
+        $this->keys('j', 'r');
+        $this->see('In which words');
+        $this->find('select[name=contact] option[value=""]')->click();
+        self::assertStringStartsWith('Hello, ', (string) $this->find('[name=words]')->getAttribute('value'));
+        $this->find('select[name=contact] option:nth-child(2)')->click();
+        self::assertMatchesRegularExpression(
+            '/^Hello \p{Lu}\w+, /u',
+            (string) $this->find('[name=words]')->getAttribute('value'),
+            'it greets whom it is for',
+        );
+        $this->find('select[name=channel] option[value=connect]')->click();
+        $this->see(' of at most 280 characters');
+    }
+
     public function test_on_a_phone_the_list_comes_first_and_opens_what_is_tapped(): void
     {
         $window = $this->browser->manage()->window();

@@ -82,6 +82,29 @@ final class WorkTest extends TestCase
         );
     }
 
+    public function test_words_fit_their_kind_and_greet_whom_they_are_for(): void
+    {
+        $account = $this->tunhede();
+        $olav = Contact::query()->create(['account_id' => $account->id, 'first_name' => 'Olav', 'last_name' => 'Berg']);
+        $round = (string) $account->signals()->where('title', 'Round B')->value('id');
+        $post = fn (array $form) => $this->actingAs($this->rep)->post(
+            route('reasons.store', $account),
+            $form + ['signals' => [$round], 'contact' => $olav->id],
+        );
+        $long = 'Hello Olav, '.str_repeat('how do you find leaks? ', 28);
+        $said = fn (): string => session('errors')->first('words');
+
+        $post(['words' => $long, 'channel' => 'connect']);
+        self::assertSame('Too long for a connection. These are 655 characters; at most 280 fit.', $said());
+        $post(['words' => $long, 'channel' => 'message']);
+        self::assertSame('Too long for a message. These are 655 characters; at most 600 fit.', $said());
+        $post(['words' => 'Hello Pernille, how do you find leaks?']);
+        self::assertSame('The words greet Pernille, and are for Olav Berg. Greet whom they are for.', $said());
+        self::assertSame(0, Reason::query()->count());
+        $post(['words' => 'Hello team, how do you find leaks?'])->assertSessionHasNoErrors();
+        $post(['words' => $long, 'channel' => 'call'])->assertSessionHasNoErrors();
+    }
+
     /** @return array<string, array{string, callable(Contact): bool}> */
     public static function outcomes(): array
     {

@@ -26,6 +26,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
+use Luftig\Core\Reason\Greeting;
 
 final class ReasonController extends Controller
 {
@@ -80,6 +81,13 @@ final class ReasonController extends Controller
         }
         $contact = $this->contacts($offer, $standing, $request->integer('contact'))
             ->firstWhere('id', $request->integer('contact'));
+        $greeted = Greeting::readFrom($request->words());
+        if ($contact !== null && ! in_array($greeted, [null, $contact->first_name], true)
+            && self::isThere($account, $greeted)) {
+            return back()->withInput()->withErrors([
+                'words' => "The words greet $greeted, and are for {$contact->name()}. Greet whom they are for.",
+            ]);
+        }
         $taken = $contact === null ? null : TakeContact::take($offer, $contact, $request->user());
         if ($taken !== null) {
             return back()->withInput()->withErrors([
@@ -118,6 +126,11 @@ final class ReasonController extends Controller
         return redirect()->route('reasons.create', $reason->account_id)
             ->withInput(['words' => $reason->words, 'channel' => $reason->channel, 'contact' => $reason->contact_id])
             ->with('said', 'The reason is removed. Its words stand here, should you want it after all.');
+    }
+
+    private static function isThere(Account $account, string $firstName): bool
+    {
+        return $account->contacts()->where('first_name', $firstName)->exists();
     }
 
     /** @return array{Standing, list<SignalLine>} */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\ApproachKind;
+use App\Rules\FitsItsKind;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -14,7 +15,10 @@ final class ReasonRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'words' => ['required', 'string', 'min:10', 'max:2000', 'not_regex:/[\[{]/'],
+            'words' => [
+                'required', 'string', 'min:10', 'max:2000', 'not_regex:/[\[{]/',
+                new FitsItsKind($this->input('channel')),
+            ],
             'channel' => ['nullable', Rule::enum(ApproachKind::class)],
             'contact' => ['nullable', 'integer'],
             'signals' => ['array'], 'signals.*' => ['string'],

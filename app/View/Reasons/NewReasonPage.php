@@ -51,6 +51,26 @@ final readonly class NewReasonPage
         ])->all();
     }
 
+    /** @return array<int, string> contact → how they are greeted */
+    public function firstNames(): array
+    {
+        return $this->contacts->pluck('first_name', 'id')->all();
+    }
+
+    /** @return array<string, array{int, string}> kind of approach → how many of what its words may be */
+    public function limits(): array
+    {
+        $limits = [];
+        foreach (ApproachKind::cases() as $kind) {
+            $limit = $kind->limit();
+            if ($limit !== null) {
+                $limits[$kind->value] = [$limit->most, $limit->unit()];
+            }
+        }
+
+        return $limits;
+    }
+
     /** @return array<int|string, string> */
     public function kinds(): array
     {

@@ -2,15 +2,18 @@
     <x-back :to="route('accounts.show', $page->account)">{{ $page->account->name }}</x-back>
     <h1 class="breaks">Why approach {{ $page->account->name }} now</h1>
     <x-form :to="route('reasons.store', $page->account)" class="row g-4 mt-0">
-        <div class="col-lg-8 vstack gap-3">
+        <div class="col-lg-8 vstack gap-3" x-data="words" data-names="{{ json_encode($page->firstNames()) }}"
+            data-limits="{{ json_encode($page->limits()) }}">
             <div class="row g-3">
                 <x-field width="col-md-8" label="To" name="contact" :options="$page->people()"
-                    :value="old('contact', $page->contact?->id)" />
-                <x-field width="col-md-4" label="By" name="channel" :options="$page->kinds()" :value="old('channel')" />
+                    :value="old('contact', $page->contact?->id)" @change="greet" />
+                <x-field width="col-md-4" label="By" name="channel" :options="$page->kinds()" :value="old('channel')"
+                    @change="count" />
             </div>
-            <x-field label="In which words" name="words" lines="7" required maxlength="2000"
+            <x-field label="In which words" name="words" lines="7" required maxlength="2000" @input="count"
                 :value="old('words', $page->draft->words())"
                 hint="Leave out words that tell time, such as “yesterday”: they may be used some days from now." />
+            <p class="small text-body-secondary" role="status" x-text="length"></p>
             <div class="hstack gap-2"><x-button kind="primary">Record the reason</x-button>
                 <x-button :href="route('accounts.show', $page->account)">Leave it</x-button></div>
         </div>
