@@ -26,18 +26,20 @@ final class Bands
         $bands = [];
         $from = $below = null;
         foreach (array_slice(self::bounds($field), 1) as $to) {
-            $bands[] = [$from, $to, self::called($step === 1 ? $from : $below, $to)];
+            $bands[] = [$from, $to, self::called($field, $step === 1 ? $from : $below, $to)];
             [$from, $below] = [$to + $step, $to];
         }
 
         return $bands;
     }
 
-    private static function called(float|int|null $low, float|int|null $high): string
+    private static function called(Field $field, float|int|null $low, float|int|null $high): string
     {
-        $shown = fn (float|int $number): string => $number >= 10_000
-            ? number_format($number / 1e6, fmod($number, 1e6) > 0 ? 1 : 0).' M'
-            : (string) $number;
+        $shown = fn (float|int $number): string => match (true) {
+            $field === Field::Growth => str_replace('-', '−', (string) round(100 * $number, 1)).' %',
+            $number >= 10_000 => number_format($number / 1e6, fmod($number, 1e6) > 0 ? 1 : 0).' M',
+            default => (string) $number,
+        };
 
         return match (true) {
             $low === null => 'up to '.$shown($high ?? 0),

@@ -7,6 +7,7 @@ namespace App\Finder;
 use App\Models\City;
 use App\Models\User;
 use App\Support\Countries;
+use App\Support\Figure;
 use App\Support\Gazetteer;
 use App\Support\Money;
 use Illuminate\Support\Facades\DB;
@@ -214,8 +215,15 @@ final readonly class StepForm
             return null;
         }
         $plain = str_replace([' ', ','], ['', '.'], $text);
+        if (is_numeric($plain)) {
+            return is_finite((float) $plain) ? (float) $plain : throw new Mistake("“{$text}” is beyond any number.");
+        }
+        // As at intake: 1M, 12 Mio, 4,5 %; but no “ca.”, and no range where one end is asked for.
+        $figure = Figure::read($key === 'km' ? (string) preg_replace('/\s*km$/i', '', $text) : $text);
 
-        return is_numeric($plain) ? (float) $plain : throw new Mistake("“{$text}” is not a number.");
+        return $figure === null || $figure->given !== null
+            ? throw new Mistake("“{$text}” is not a number.")
+            : $figure->value;
     }
 
     private function whole(string $key, int $default): int
@@ -244,7 +252,17 @@ final readonly class StepForm
                 ?? throw new Mistake("No rate is stated for the currency “{$this->given['cur']}”.");
         }
 
+        if ($field === Field::Growth) {
+            return self::isPerCent($this->given($key), $number) ? $number / 100 : $number;
+        }
+
         return $field->countsBack() && $field !== Field::EventAge ? round($number * self::DAYS_IN_MONTH) : $number;
+    }
+
+    /** A growth of 10 is one of 10 %, as one of 10 % is; of .1 too, as the bands have it. */
+    private static function isPerCent(string $text, float $number): bool
+    {
+        return abs($number) >= 1 && ! str_contains($text, '%');
     }
 
     /** Who can pay the price, if they spend this share of their revenue on our kind of thing (rule 4). */
@@ -334,6 +352,7 @@ final readonly class StepForm
                 .($this->values() === [] ? 'any' : implode(', ', $this->values())),
             $this->field === Field::Reach => $this->reaches(),
             $this->field === Field::KeptOut => 'customers, competitors, agencies, keep-out',
+            $this->field === Field::Growth => $this->grows(),
             $this->field->test() === Comparison::Range => $this
                 ->between('lo', 'hi', $this->given('cur') === '' ? '' : ' '.$this->currency()),
             $this->field->test() === Comparison::Query => $this->queried('q'),
@@ -348,6 +367,18 @@ final readonly class StepForm
             $this->field === Field::KnownContacts && $which !== '' => "$said in the role $which",
             default => $said,
         };
+    }
+
+    private function grows(): string
+    {
+        $shown = fn (string $key): string => ($number = $this->bound($key)) === null
+            ? ''
+            : str_replace('-', '−', (string) round(100 * $number, 1)).' %';
+        try {
+            return self::span($shown('lo'), $shown('hi'), '');
+        } catch (Mistake) {
+            return $this->between('lo', 'hi', '');
+        }
     }
 
     private function reaches(): string
@@ -394,8 +425,11 @@ final readonly class StepForm
 
     private function between(string $from, string $to, string $unit): string
     {
-        [$low, $high] = [$this->given($from), $this->given($to)];
+        return self::span($this->given($from), $this->given($to), $unit);
+    }
 
+    private static function span(string $low, string $high, string $unit): string
+    {
         return match (true) {
             $low === '' && $high === '' => '',
             $low === '' => "up to $high$unit",

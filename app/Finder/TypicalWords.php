@@ -20,6 +20,9 @@ final class TypicalWords
 {
     private const SAMPLE = 400;
 
+    /** So many times as frequent here as among the others a phrase has to be, counted and not only in the samples. */
+    private const RARE = 2;
+
     /** Fields whose texts are looked at. */
     private const LOOKED_AT = [Field::Title, Field::Words];
 
@@ -35,7 +38,7 @@ final class TypicalWords
                     fn (string $phrase): StepForm => self::step($field, $phrase),
                     self::phrases($search, $everybody, $field),
                 );
-                $found[$field->value] = array_map(
+                $counted = array_map(
                     fn (StepForm $step): array => [
                         'step' => $step,
                         'here' => $search->meeting($step),
@@ -43,6 +46,11 @@ final class TypicalWords
                     ],
                     $steps,
                 );
+                [$some, $others] = [$search->total(), $everybody->total() - $search->total()];
+                $found[$field->value] = array_values(array_filter(
+                    $counted,
+                    fn (array $one): bool => self::RARE * ($one['all'] - $one['here']) * $some < $one['here'] * $others,
+                ));
             }
         }
 

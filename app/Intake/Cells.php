@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Intake\Reading\Day;
-use App\Intake\Reading\Figure;
 use App\Support\Countries;
+use App\Support\Figure;
 use App\Support\Money;
 use Egulias\EmailValidator\EmailValidator;
 use Egulias\EmailValidator\Validation\RFCValidation;

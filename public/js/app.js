@@ -11,8 +11,8 @@ import repeat from './repeat.js?52fc64902c';
 import rows from './rows.js?70a843fd0b';
 import sends from './sends.js?990c1ebd72';
 import theme from './theme.js?77d2f74124';
-import ticks from './ticks.js?b90c2ca204';
-import words from './words.js?92c1bb2171';
+import ticks from './ticks.js?7a4ef6d33e';
+import words from './words.js?6b2d566b75';
 import zone from './zone.js?3b73647705';
 import './fragments.js?c4b3147256';
 

@@ -1,4 +1,4 @@
-/** Words that are being written: they greet whom they are for, and say how long they are beside how long they may be. */
+/** Words that are being written: they greet whom they are for, and say how long they are and may be. */
 export default () => ({
     length: '',
     init() {

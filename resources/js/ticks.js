@@ -6,7 +6,8 @@ export default () => ({
     chosen: new Set(),
     init() {
         const kept = JSON.parse(sessionStorage.getItem(this.key()) ?? '[]');
-        const isTaken = sessionStorage.getItem('ticks-sent') === this.key() && !document.querySelector('.invalid-feedback');
+        const wasSent = sessionStorage.getItem('ticks-sent') === this.key();
+        const isTaken = wasSent && !document.querySelector('.invalid-feedback');
         sessionStorage.removeItem('ticks-sent');
         this.chosen = new Set(isTaken ? [] : kept);
         for (const box of this.boxes()) {

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Contacts\ContactChoice;
 use App\Finder\Search;
+use App\Finder\TypicalWords;
 use App\Finder\Variation;
 use App\Intake\Importer;
 use App\Jobs\RefreshStandings;
@@ -336,6 +337,75 @@ final class FinderTest extends TestCase
         $this->get(route('lists.show', $list))->assertOk()->assertSeeText('You work for Pumps now')
             ->assertSeeText('Olav Brekke')->assertSeeText('would add 0 and miss 0.');
         $this->get(route('lists.index'))->assertSeeText('For pumps');
+    }
+
+    public function test_from_what_was_found_one_goes_on_to_the_next_that_was_found(): void
+    {
+        $search = ['on' => 'accounts', 'c' => [['f' => 'headcount', 'hi' => '430']]];
+        $found = Search::from($this->offer, $search)->ids();
+        self::assertCount(3, $found);
+        [$first, $second, $third] = array_map(fn (int $id): Account => Account::query()->findOrFail($id), $found);
+        $next = fn (Account $account): string => route('accounts.show', [$account] + $search);
+
+        $this->actingAs($this->rep)->get(route('finder', $search))->assertSee($next($first));
+        $this->get($next($second))->assertOk()->assertSeeText('2 of 3')->assertSeeText('what was found')
+            ->assertSee($next($first))->assertSee($next($third))->assertSee(route('finder', $search));
+        $this->get($next(Account::query()->where('domain', 'ostholz.example')->sole()))->assertOk()
+            ->assertDontSeeText(' of 3');
+        $this->get(route('accounts.show', $second))->assertOk()->assertDontSeeText('what was found');
+    }
+
+    public function test_words_that_are_frequent_everywhere_are_not_offered_as_rare_elsewhere(): void
+    {
+        // Eight of ten of those found say “lines”, and five of ten of the others; “ovens” is theirs alone.
+        $rows = '';
+        foreach (range(1, 600) as $i) {
+            $words = ($i % 10 < ($i <= 300 ? 8 : 5) ? 'lines;' : '').($i <= 300 ? 'ovens' : 'belts');
+            $rows .= "w$i.example;Words $i;".($i <= 300 ? 'SE' : 'PL').';"'.$words."\"\n";
+        }
+        $this->bring(IntakeKind::Accounts, "domain;name;country;keywords\n$rows");
+        app(Standings::class)->all();
+        $everybody = Search::from($this->offer, ['on' => 'accounts']);
+        $found = Search::from($this->offer, ['on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'SE']]]);
+        $words = array_map(
+            fn (array $one): array => [$one['step']->query(), $one['here'], $one['all']],
+            TypicalWords::frequent($found, $everybody)['words'] ?? [],
+        );
+        self::assertContains(['ovens', 300, 300], $words);
+        self::assertNotContains('lines', array_column($words, 0));
+    }
+
+    public function test_numbers_are_typed_as_people_type_them(): void
+    {
+        $found = fn (array $step): array => $this->found(['on' => 'accounts', 'c' => [$step]]);
+        $says = fn (array $step): string => Search::from($this->offer, ['on' => 'accounts', 'c' => [$step]])
+            ->steps[0]->says();
+        DB::table('accounts')->where('domain', 'tunhede.example')->update(['growth' => .08]);
+        app(Standings::class)->all();
+
+        foreach (['10M', '10 Mio', '10 000 000', '10.000.000', '1e7', '10 million'] as $lo) {
+            self::assertSame(['Glasverk Tunhede'], $found(['f' => 'revenue', 'lo' => $lo]), $lo);
+        }
+        self::assertSame(['Glasverk Tunhede', 'Ostholz Platten'], $found(['f' => 'revenue', 'lo' => '9M']));
+        foreach ([['lo' => '5', 'hi' => '10'], ['lo' => '5 %', 'hi' => '10%'], ['lo' => '.05', 'hi' => '.1']] as $step) {
+            self::assertSame(['Glasverk Tunhede'], $found(['f' => 'growth'] + $step));
+            self::assertSame('5 % – 10 %', $says(['f' => 'growth'] + $step));
+        }
+        self::assertSame([], $found(['f' => 'growth', 'lo' => '9']));
+        self::assertSame('from −6 %', $says(['f' => 'growth', 'lo' => '-6']));
+        self::assertSame(
+            ['Glasverk Tunhede'],
+            $found(['f' => 'near', 'q' => '56.64, 9.79', 'km' => '25 km']),
+        );
+        $search = Search::from($this->offer, ['on' => 'accounts', 'c' => [
+            ['f' => 'near', 'q' => '56.64, 9.79', 'km' => '25'],
+        ]]);
+        self::assertSame([1, 1, 3], array_column(Variation::of($search, 0, "10\n25 km\n400 km"), 'count'));
+        foreach (['ca. 10M', '10–20', 'many', '1e999'] as $lo) {
+            $search = Search::from($this->offer, ['on' => 'accounts', 'c' => [['f' => 'revenue', 'lo' => $lo]]]);
+            $search->total();
+            self::assertNotSame([], $search->mistakes, $lo);
+        }
     }
 
     public function test_who_is_new_kept_and_in_work_is_told_apart_and_a_keep_out_works_at_once(): void

@@ -17,6 +17,7 @@ use App\Support\Format;
 use App\View\Choices;
 use App\View\Components\Barb;
 use App\View\Components\Fuse;
+use App\View\Contacts\Tenure;
 use App\View\Head;
 use App\View\Rules\Suggestions;
 use App\View\Screen;
@@ -35,6 +36,30 @@ use Tests\TestCase;
 /** What the screens write: numbers, days, barbs, and what can be done with words. */
 final class ViewTest extends TestCase
 {
+    /** @return array<string, array{string, string|null}> since when, and what is said on 23 November 2026 */
+    public static function tenures(): array
+    {
+        return [
+            'today' => ['2026-11-23', '0 days'],
+            'a day ago' => ['2026-11-22', '1 day'],
+            'almost two months' => ['2026-09-25', '59 days'],
+            'two months' => ['2026-09-23', '2 months'],
+            'a day short of three' => ['2026-08-24', '2 months'],
+            'eighteen and a half' => ['2025-05-08', '18 months'],
+            'almost four years' => ['2022-12-01', '3 years'],
+            'ahead of us' => ['2026-12-24', '0 days'],
+        ];
+    }
+
+    #[DataProvider('tenures')]
+    public function test_how_long_somebody_is_there_is_never_rounded_up(string $since, ?string $says): void
+    {
+        $account = Account::query()->create(['name' => 'Tunhede', 'domain' => 'tunhede.example']);
+        $contact = Contact::query()->create(['account_id' => $account->id, 'first_name' => 'Ida', 'last_name' => 'Lie']);
+        $contact->positions()->create(['account_id' => $account->id, 'title' => 'Planner', 'since' => $since]);
+        self::assertSame($says, Tenure::of($contact->refresh())->inPosition());
+    }
+
     /** @return array<string, array{string, string}> */
     public static function words(): array
     {

@@ -9,6 +9,7 @@ use App\Models\Offer;
 use App\Models\Watch;
 use Closure;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\View;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -24,7 +25,7 @@ final class ShareOffer
             if ($own !== null && $own !== $offer?->id) {
                 $offer = $offers->firstWhere('id', $own);
                 $request->session()->put('offer', $own);
-                $request->session()->now('said', "You work for {$offer?->name} now, for which this was made.");
+                Session::now('said', "You work for {$offer?->name} now, for which this was made.");
             }
             if ($offer !== null) {
                 app()->instance(Offer::class, $offer);

@@ -21,7 +21,6 @@ use App\Standings\RuleBook;
 use App\Standings\SignalLine;
 use App\Support\Countries;
 use App\Support\Format;
-use App\View\Accounts\Ranking;
 use App\View\Happened;
 use App\View\Ways;
 use Carbon\CarbonImmutable;
@@ -40,15 +39,13 @@ final readonly class AccountPage
     private const APPROACHES = 6;
 
     /**
-     * @param  array{before: int|null, after: int|null, position: int|null, of: int}  $around
      * @param  Collection<int, Happened>  $happened
      * @param  Collection<int, Tag>  $tags
      */
     private function __construct(
         public Account $account,
         public ?Standing $standing,
-        public Ranking $ranking,
-        private array $around,
+        public Neighbours $neighbours,
         public ?BuyingGroup $group,
         public ?Ribbon $ribbon,
         public ?AccountPoints $points,
@@ -71,7 +68,6 @@ final readonly class AccountPage
         );
         $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)
             ->first();
-        $ranking = Ranking::from($offer, $query);
         $book = $standing === null ? null : RuleBook::of($standing->ruleSet);
         $lines = $book === null ? [] : SignalLine::of($standing, $account->signals, $book->catalogue);
         $group = $standing === null ? null : BuyingGroup::of($offer, $account, $standing, $rep);
@@ -82,8 +78,7 @@ final readonly class AccountPage
         return new self(
             $account,
             $standing,
-            $ranking,
-            $ranking->around($account->id),
+            Neighbours::of($offer, $account->id, $query),
             $group,
             $book === null ? null : Ribbon::of($account, $standing, $book),
             $standing === null
@@ -155,37 +150,10 @@ final readonly class AccountPage
         return $this->decision?->decision === $decision;
     }
 
-    public function back(): string
-    {
-        return route('accounts.index', $this->ranking->parameters());
-    }
-
-    public function backTo(): string
-    {
-        return $this->ranking->state->label().($this->ranking->search === '' ? '' : ": “{$this->ranking->search}”");
-    }
-
-    public function position(): ?string
-    {
-        return $this->around['position'] === null
-            ? null
-            : Format::number($this->around['position']).' of '.Format::number($this->around['of']);
-    }
-
-    public function before(): ?string
-    {
-        return $this->step($this->around['before']);
-    }
-
-    public function after(): ?string
-    {
-        return $this->step($this->around['after']);
-    }
-
     /** The path to go on to, when this one is decided. */
     public function next(): string
     {
-        return Str::after($this->after() ?? $this->back(), url('/'));
+        return Str::after($this->neighbours->after() ?? $this->neighbours->back, url('/'));
     }
 
     /** @return Collection<int, Happened> the newest */
@@ -270,10 +238,5 @@ final readonly class AccountPage
         return ($period->since === null ? 'yes' : 'since '.Format::month($period->since))
             .($period->until === null ? '' : ' until '.Format::month($period->until))
                 .($period->best ? ', among the best' : '');
-    }
-
-    private function step(?int $account): ?string
-    {
-        return $account === null ? null : route('accounts.show', [$account] + $this->ranking->parameters());
     }
 }

@@ -68,8 +68,9 @@ final readonly class Tenure
         return match (true) {
             $days === null => null,
             $days < 60 => Format::count($days, 'day'),
-            $days < 700 => Format::count((int) round($days / 30.4), 'month'),
-            default => Format::count((int) round($days / 365), 'year'),
+            // Whole ones that have passed: who came eighteen months ago has not been there for two years.
+            $days < 700 => Format::count((int) ($days / 30.4375), 'month'),
+            default => Format::count((int) ($days / 365.25), 'year'),
         };
     }
 }

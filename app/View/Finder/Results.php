@@ -111,7 +111,7 @@ final readonly class Results
         $industry = $account->industries->first()?->code;
 
         return [
-            'name' => $account->name, 'about' => (string) $account->domain, 'url' => route('accounts.show', $account),
+            'name' => $account->name, 'about' => (string) $account->domain, 'url' => route('accounts.show', [$account] + ($this->search?->parameters() ?? [])),
             'records' => route('reasons.create', $account), 'line' => $this->strongest($account->id), 'account' => null,
             'accountAbout' => '',
             'cells' => [

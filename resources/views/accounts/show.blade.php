@@ -1,11 +1,13 @@
 @use('App\Support\Format')
 <x-layout :title="$page->account->name" at="accounts">
     <div class="d-flex flex-wrap justify-content-between small">
-        <x-back :to="$page->back()">{{ $page->backTo() }}</x-back>
-        <p class="hstack gap-3 mb-2"><span class="text-body-secondary">{{ $page->position() }}</span>
-            @if ($page->before())<a rel="prev" aria-keyshortcuts="ArrowLeft" href="{{ $page->before() }}">←
+        <x-back :to="$page->neighbours->back">{{ $page->neighbours->backTo }}</x-back>
+        <p class="hstack gap-3 mb-2"><span class="text-body-secondary">{{ $page->neighbours->position() }}</span>
+            @if ($page->neighbours->before())<a rel="prev" aria-keyshortcuts="ArrowLeft"
+                href="{{ $page->neighbours->before() }}">←
                 before</a>@endif
-            @if ($page->after())<a rel="next" aria-keyshortcuts="ArrowRight" href="{{ $page->after() }}">next
+            @if ($page->neighbours->after())<a rel="next" aria-keyshortcuts="ArrowRight"
+                href="{{ $page->neighbours->after() }}">next
                 →</a>@endif</p>
     </div>
     <div class="row g-3">

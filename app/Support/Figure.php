@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Intake\Reading;
+namespace App\Support;
 
 /** A number as a person wrote it. */
 final readonly class Figure
