@@ -9,4 +9,5 @@ Schedule::job(RefreshStandings::ofEverything())->dailyAt('00:05')->withoutOverla
 Schedule::job(RefreshStandings::ofChanged())->everyMinute()->withoutOverlapping();
 Schedule::call(fn () => RunWatch::runDue())->name('watches')->everyMinute()->withoutOverlapping();
 Schedule::command('luftig:resume')->everyMinute();
+Schedule::command('luftig:tidy')->daily();
 Schedule::command('model:prune', ['--model' => [Submission::class]])->daily();

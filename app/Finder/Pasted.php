@@ -22,7 +22,7 @@ final class Pasted
             return $text;
         }
         $mark = '@'.substr(hash('sha256', $text), 0, 20);
-        DB::table('pasted')->insertOrIgnore(['mark' => $mark, 'text' => $text, 'created_at' => now()]);
+        DB::table('pasted')->upsert([['mark' => $mark, 'text' => $text, 'created_at' => now()]], 'mark', ['created_at']);
 
         return $mark;
     }
@@ -36,6 +36,20 @@ final class Pasted
     public static function isGone(string $short): bool
     {
         return self::isMark($short) && DB::table('pasted')->where('mark', $short)->doesntExist();
+    }
+
+    /** What was pasted so many days ago and stands in no list and no watch is forgotten. */
+    public static function forget(int $days): void
+    {
+        $old = DB::table('pasted')->where('created_at', '<', now()->subDays($days))->pluck('mark');
+        foreach ($old as $mark) {
+            // In an address the mark may stand as it is, or with its @ as %40.
+            $isUsed = fn (string $table): bool => DB::table($table)
+                ->where('search', 'like', '%'.substr($mark, 1).'%')->exists();
+            if (! $isUsed('lists') && ! $isUsed('watches')) {
+                DB::table('pasted')->where('mark', $mark)->delete();
+            }
+        }
     }
 
     private static function isMark(string $short): bool

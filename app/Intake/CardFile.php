@@ -27,6 +27,7 @@ final class CardFile
     /** @throws UnreadableFile */
     public static function asCsv(string $from, string $to): void
     {
+        self::mustBeSmall($from);
         $in = fopen($from, 'rb') ?: throw UnreadableFile::gone();
         $out = fopen($to, 'wb') ?: throw UnreadableFile::gone();
         fputcsv(
@@ -46,6 +47,24 @@ final class CardFile
             fclose($in);
             fclose($out);
         }
+    }
+
+    /** A card is taken apart whole, and costs many times its own size. */
+    private static function mustBeSmall(string $path): void
+    {
+        $file = fopen($path, 'rb') ?: throw UnreadableFile::gone();
+        for ($cards = 1, $bytes = 0; ($line = fgets($file, Limits::ROW)) !== false;) {
+            $bytes += strlen($line);
+            if ($bytes > Limits::ROW) {
+                fclose($file);
+                throw UnreadableFile::largeCard($cards);
+            }
+            if (preg_match('/^END:VCARD\b/i', $line) === 1) {
+                $cards++;
+                $bytes = 0;
+            }
+        }
+        fclose($file);
     }
 
     /** @return list<string> */

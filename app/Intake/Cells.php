@@ -114,6 +114,19 @@ final readonly class Cells
         return $text;
     }
 
+    /** A page of somebody's, with http:// or https:// before it; other addresses could run what they name. */
+    public function page(string $field, string $what): ?string
+    {
+        $text = $this->text($field);
+        if ($text === null || preg_match('~^https?://[^\s/]+\.~i', $text)) {
+            return $text;
+        }
+
+        return preg_match('~^[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)+(?:/\S*)?$~u', $text)
+            ? "https://$text"
+            : throw new RejectedRow("$what “{$text}” is no web address.");
+    }
+
     /** The registrable domain; free-mail domains identify no company (rule 15). */
     public function domain(string $field): ?string
     {

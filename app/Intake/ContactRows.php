@@ -188,7 +188,7 @@ final class ContactRows implements RowReader
             'interests' => $row->text('interests', 500),
             'city' => $row->text('city', 100),
             'country' => $row->country('country'),
-            'profile' => $row->text('profile'),
+            'profile' => $row->page('profile', 'The profile'),
             'source' => $row->text('source', 80),
         ], fn ($value): bool => $value !== null);
         $since = $row->day('since', 'The day since when');

@@ -9,7 +9,8 @@ use Generator;
 /** Reads a CSV file (RFC 4180, UTF-8) record by record, from any record on, in bounded memory. */
 final readonly class CsvRecords
 {
-    private const MAX_BYTES = 1 << 20;
+    /** So much is kept of a row that cannot be read. */
+    private const KEPT = 2_000;
 
     public function __construct(private string $path, public string $delimiter)
     {
@@ -24,16 +25,27 @@ final readonly class CsvRecords
     {
         $file = @fopen($this->path, 'rb') ?: throw UnreadableFile::gone();
         fseek($file, $offset);
-        while (($text = fgets($file)) !== false) {
+        while (($text = fgets($file, Limits::ROW + 1)) !== false) {
             $line++;
             $first = $line;
             $offset += strlen($text);
+            if (strlen($text) === Limits::ROW && ! str_ends_with($text, "\n")) {
+                $offset += self::skipLine($file);
+                yield self::unread($text, $first, $offset, 'This row is longer than 1 MB; it was not read.');
+
+                continue;
+            }
             if (substr_count($text, '"') % 2 === 1) {
                 [$whole, $lines] = $this->close($file, $text);
                 if ($whole === null) {
                     fseek($file, $offset);
                     if (preg_match('/(?:^|'.preg_quote($this->delimiter, '/').')\s*"/', $text)) {
-                        yield new CsvRecord(null, rtrim($text, "\r\n"), $first, $offset);
+                        yield self::unread(
+                            $text,
+                            $first,
+                            $offset,
+                            'A quote opens in this row and is not closed; the file may have been cut here.',
+                        );
 
                         continue;
                     }
@@ -47,11 +59,38 @@ final readonly class CsvRecords
             if (trim($text, " \t,;\x1A") === '') {
                 continue;
             }
+            if (substr_count($text, $this->delimiter) >= Limits::CELLS) {
+                yield self::unread($text, $first, $offset, 'This row has more than '.number_format(Limits::CELLS)
+                    .' cells; it was not read.');
+
+                continue;
+            }
             /** @var list<string> $cells */
             $cells = str_getcsv($text, $this->delimiter, '"', '');
             yield new CsvRecord($cells, $text, $first, $offset);
         }
         fclose($file);
+    }
+
+    private static function unread(string $text, int $line, int $end, string $why): CsvRecord
+    {
+        return new CsvRecord(null, mb_strcut(rtrim($text, "\r\n"), 0, self::KEPT), $line, $end, $why);
+    }
+
+    /**
+     * @param  resource  $file
+     * @return int bytes up to the end of the line
+     */
+    private static function skipLine($file): int
+    {
+        for ($bytes = 0; ($more = fgets($file, Limits::ROW)) !== false;) {
+            $bytes += strlen($more);
+            if (str_ends_with($more, "\n")) {
+                break;
+            }
+        }
+
+        return $bytes;
     }
 
     /**
@@ -62,7 +101,7 @@ final readonly class CsvRecords
      */
     private function close($file, string $text): array
     {
-        for ($lines = 0; strlen($text) < self::MAX_BYTES && ($more = fgets($file)) !== false;) {
+        for ($lines = 0; strlen($text) < Limits::ROW && ($more = fgets($file, Limits::ROW)) !== false;) {
             $lines++;
             $text .= $more;
             if (substr_count($more, '"') % 2 === 1) {

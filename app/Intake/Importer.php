@@ -99,9 +99,7 @@ final class Importer
             $texts[$record->line] = $record->cells ?? [$record->text];
             try {
                 if ($record->cells === null) {
-                    throw new RejectedRow(
-                        'A quote opens in this row and is not closed; the file may have been cut here.',
-                    );
+                    throw new RejectedRow((string) $record->why);
                 }
                 if (
                     count($record->cells) < count($headings) / 2

@@ -10,6 +10,7 @@ use App\Models\IntakeState;
 use App\Models\User;
 use App\Support\Folder;
 use Illuminate\Support\Str;
+use Throwable;
 
 /** Accepts a file: finds out how it is written and what it most likely holds. */
 final class ReceiveFile
@@ -17,6 +18,10 @@ final class ReceiveFile
     /** @throws UnreadableFile */
     public static function file(string $path, string $name, ?User $by, ?IntakeKind $kind = null): Intake
     {
+        $drafts = $by === null ? 0 : Intake::query()->where('user_id', $by->id)->where('state', IntakeState::Draft)->count();
+        if ($drafts >= Limits::DRAFTS) {
+            throw UnreadableFile::manyDrafts($drafts);
+        }
         $folder = config('luftig.intakes');
         Folder::make($folder);
         $copy = Str::ulid().'.csv';
@@ -27,7 +32,7 @@ final class ReceiveFile
                 $kind ??= IntakeKind::Contacts;
             }
             $file = TextFile::take($cards ?? $path, $folder.'/'.$copy);
-        } catch (UnreadableFile $e) {
+        } catch (Throwable $e) {
             @unlink($folder.'/'.$copy);
             throw $e;
         } finally {

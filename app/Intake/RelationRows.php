@@ -71,7 +71,7 @@ final class RelationRows implements RowReader
 
         return [
             'known_by' => $row->text('known_by'), 'person' => trim("$first $last"), 'first' => $first, 'last' => $last,
-            'email' => $email, 'profile' => $row->text('profile'),
+            'email' => $email, 'profile' => $row->page('profile', 'The profile'),
             'domain' => $row->domain('domain') ?? ($email === null ? null : ContactRows::ofAddress($email)),
             'since' => $day('since', 'The day since when'),
             'exchanges' => $exchanges === null ? null : (int) round($exchanges),

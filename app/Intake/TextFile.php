@@ -25,6 +25,7 @@ final readonly class TextFile
         $sample = (string) file_get_contents($from, length: self::SAMPLE);
         $encoding = self::encoding($sample, $from);
         self::convert($from, $to, $encoding);
+        self::countRows($to);
 
         $records = new CsvRecords($to, self::delimiter((string) file_get_contents($to, length: self::SAMPLE)));
         $columns = null;
@@ -32,7 +33,13 @@ final readonly class TextFile
             if ($columns !== null) {
                 return new self($encoding, $records->delimiter, $columns);
             }
-            $columns = array_map(trim(...), $record->cells ?? []);
+            if ($record->cells === null) {
+                throw UnreadableFile::heading((string) $record->why);
+            }
+            $columns = array_map(trim(...), $record->cells);
+            if (count($columns) > Limits::COLUMNS) {
+                throw UnreadableFile::manyColumns(count($columns));
+            }
             if (count($columns) < 2) {
                 throw UnreadableFile::oneColumn();
             }
@@ -97,6 +104,19 @@ final readonly class TextFile
         stream_copy_to_stream($in, $out);
         fclose($in);
         fclose($out);
+    }
+
+    private static function countRows(string $path): void
+    {
+        $file = fopen($path, 'rb') ?: throw UnreadableFile::gone();
+        for ($lines = 0; ! feof($file);) {
+            $lines += substr_count((string) fread($file, 1 << 20), "\n");
+            if ($lines > Limits::ROWS) {
+                fclose($file);
+                throw UnreadableFile::manyRows();
+            }
+        }
+        fclose($file);
     }
 
     private static function delimiter(string $sample): string

@@ -35,6 +35,32 @@ final class UnreadableFile extends RuntimeException
         );
     }
 
+    public static function manyColumns(int $columns): self
+    {
+        return new self('The first line names '.number_format($columns).' columns; at most '
+            .number_format(Limits::COLUMNS).' are read. Leave out what is not needed, and bring it again.');
+    }
+
+    public static function manyRows(): self
+    {
+        return new self('The file has more than '.number_format(Limits::ROWS).' lines. Split it into parts.');
+    }
+
+    public static function heading(string $why): self
+    {
+        return new self("The line of column names cannot be read. $why");
+    }
+
+    public static function largeCard(int $number): self
+    {
+        return new self("Card number $number is larger than 1 MB. Take pictures out of the cards, and bring them again.");
+    }
+
+    public static function manyDrafts(int $drafts): self
+    {
+        return new self("$drafts files of yours wait to be checked. Bring some of them in, or put them aside, first.");
+    }
+
     public static function noRows(): self
     {
         return new self('The file has a line of column names and nothing under it.');

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Prunable;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -41,6 +43,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Intake extends Model
 {
+    use Prunable;
+
+    /** Days after which a file that nobody went on with is put aside. */
+    private const DRAFT_DAYS = 7;
+
     protected $guarded = [];
 
     /** @var array<string, string> */
@@ -59,6 +66,19 @@ final class Intake extends Model
     public function rejections(): HasMany
     {
         return $this->hasMany(IntakeRejection::class)->orderBy('line');
+    }
+
+    /** @return Builder<self> */
+    public function prunable(): Builder
+    {
+        return self::query()->where('state', IntakeState::Draft)
+            ->where('updated_at', '<', now()->subDays(self::DRAFT_DAYS));
+    }
+
+    /** Nothing of it was brought in, so that nothing is left of it. */
+    protected function pruning(): void
+    {
+        @unlink(config('luftig.intakes').'/'.$this->path);
     }
 
     public function progress(): float

@@ -21,7 +21,7 @@ final class Csv
                 return;
             }
             fwrite($out, "\xEF\xBB\xBF");
-            fputcsv($out, $headings, ';', '"', '');
+            fputcsv($out, array_map(self::harmless(...), $headings), ';', '"', '');
             foreach ($rows as $row) {
                 fputcsv($out, array_map(self::harmless(...), $row), ';', '"', '');
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Finder\Pasted;
 use App\Intake\Importer;
 use App\Intake\IndustryLabels;
 use App\Intake\Mapping;
@@ -16,8 +17,10 @@ use App\Models\IndustryLabel;
 use App\Models\Intake;
 use App\Models\IntakeKind;
 use App\Models\IntakeState;
+use App\Models\KeptList;
 use App\Models\Note;
 use App\Models\Signal;
+use App\Models\Watch;
 use App\Standings\Standings;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -250,6 +253,15 @@ final class IntakeTest extends TestCase
             'nothing' => [" \n", 'empty'],
             'one column' => ["name\nTunhede\n", 'Only one column'],
             'headings only' => ["domain;name\n", 'nothing under it'],
+            'too many columns' => [implode(';', range(1, 501))."\n1\n", 'names 501 columns; at most 500'],
+            'a hundred thousand columns' => [implode(';', range(1, 100_000))."\n1\n", 'cannot be read. This row has'],
+            'separators only' => ['domain;name'.str_repeat(';', 3_000_000)."\n1;2\n", 'longer than 1 MB'],
+            'too many rows' => ["domain;name\n".str_repeat("a\n", 2_000_000), 'more than 2,000,000 lines'],
+            'a card that is far too large' => [
+                "BEGIN:VCARD\nVERSION:4.0\nFN:Ida Lie\nEND:VCARD\nBEGIN:VCARD\nTEL".str_repeat(';TYPE=work', 110_000)
+                    .":1\nEND:VCARD\n",
+                'Card number 2 is larger than 1 MB',
+            ],
         ];
     }
 
@@ -262,6 +274,107 @@ final class IntakeTest extends TestCase
 
         self::assertStringContainsString($part, (string) session('errors')->first('file'));
         self::assertSame(0, Intake::query()->count());
+        self::assertSame([], glob(config('luftig.intakes').'/*'), 'not even half a copy');
+    }
+
+    public function test_rows_that_would_take_all_memory_are_refused_and_the_others_come_in(): void
+    {
+        $rows = 'first.example;First;100'."\n";
+        foreach (range(1, 5) as $i) {
+            $rows .= "wide$i.example;".str_repeat(';', 400_000)."\n";
+        }
+        $rows .= 'long.example;'.str_repeat('x', 1 << 20)."\n".'last.example;Last;200'."\n";
+        $before = memory_get_peak_usage();
+        $intake = $this->bring(IntakeKind::Accounts, "domain;name;headcount\n$rows");
+
+        self::assertSame(['First', 'Last'], Account::query()->orderBy('name')->pluck('name')->all());
+        self::assertSame([8, 2, 6], [$intake->rows, $intake->created, $intake->rejected]);
+        self::assertSame(
+            ['This row has more than 2,000 cells; it was not read.', 'This row is longer than 1 MB; it was not read.'],
+            array_values(array_unique($intake->rejections->pluck('reason')->all())),
+        );
+        self::assertSame([3, 4, 5, 6, 7, 8], $intake->rejections->pluck('line')->all());
+        self::assertLessThan(20 << 20, memory_get_peak_usage() - $before, 'bytes');
+    }
+
+    public function test_headings_are_as_harmless_in_the_rejected_file_as_cells(): void
+    {
+        $intake = $this->bring(IntakeKind::Accounts, "domain;name;=1+1\nno domain;=2+2;=3+3\n", $this->rep);
+        $csv = $this->actingAs($this->rep)->get(route('intake.rejected', $intake))->streamedContent();
+        self::assertStringContainsString("'=1+1", $csv);
+        self::assertDoesNotMatchRegularExpression('/(^|[;"])=/m', $csv);
+    }
+
+    /** @return array<string, array{string, string|null}> what a file gives as a profile, and what is kept of it */
+    public static function profiles(): array
+    {
+        return [
+            'with https' => ['https://profiles.example/in/ida', 'https://profiles.example/in/ida'],
+            'with http' => ['http://profiles.example/in/ida', 'http://profiles.example/in/ida'],
+            'without' => ['profiles.example/in/ida', 'https://profiles.example/in/ida'],
+            'letters of its own' => ['profiles.example/in/åsa', 'https://profiles.example/in/åsa'],
+            'a script' => ['javascript:alert(1)', null],
+            'a script with slashes' => ['javascript://profiles.example/%0Aalert(1)', null],
+            'data' => ['data:text/html;base64,x', null],
+            'words' => ['see the web site', null],
+        ];
+    }
+
+    #[DataProvider('profiles')]
+    public function test_a_profile_is_a_page_and_nothing_that_runs(string $given, ?string $kept): void
+    {
+        $this->bring(IntakeKind::Accounts, "domain;name\ntunhede.example;Tunhede\n");
+        $intake = $this->bring(
+            IntakeKind::Contacts,
+            "domain;first name;last name;profile\ntunhede.example;Ida;Lie;\"$given\"\n",
+        );
+        self::assertSame([$kept], $kept === null ? [null] : Contact::query()->pluck('profile')->all());
+        self::assertSame($kept === null ? ["The profile “{$given}” is no web address."] : [], $intake->rejections
+            ->pluck('reason')->all());
+    }
+
+    public function test_who_has_twenty_files_waiting_brings_no_more_and_those_left_for_a_week_go(): void
+    {
+        $send = fn () => $this->actingAs($this->rep)->from('/intake')->post(route('intake.store'), [
+            'file' => UploadedFile::fake()->createWithContent('list.csv', "domain;name\na.example;A\n"),
+        ]);
+        $files = fn (): int => count(glob(config('luftig.intakes').'/*') ?: []);
+        $before = $files();
+        foreach (range(1, 20) as $i) {
+            $send()->assertSessionHasNoErrors();
+        }
+        $send()->assertSessionHasErrors(['file' => 'list.csv was refused. 20 files of yours wait to be checked. Bring '
+            .'some of them in, or put them aside, first.']);
+        self::assertSame($before + 20, $files());
+        $orphan = config('luftig.intakes').'/orphan.csv';
+        touch($orphan, now()->subDays(2)->getTimestamp());
+        $fresh = config('luftig.intakes').'/fresh.csv';
+        touch($fresh, now()->subHours(2)->getTimestamp());
+        Intake::query()->limit(19)->update(['updated_at' => now()->subDays(8)]);
+
+        $this->artisan('luftig:tidy')->assertSuccessful();
+        self::assertSame(1, Intake::query()->count());
+        self::assertSame([false, true], [is_file($orphan), is_file($fresh)]);
+        self::assertSame($before + 2, $files(), 'the one that is young, and the file that may be on its way');
+        unlink($fresh);
+        $send()->assertSessionHasNoErrors();
+    }
+
+    public function test_what_was_pasted_and_is_used_nowhere_is_forgotten(): void
+    {
+        $marks = array_map(
+            fn (string $of): string => Pasted::short(str_repeat("$of.example\n", 200)),
+            ['list', 'watch', 'nothing', 'young'],
+        );
+        DB::table('pasted')->where('mark', '<>', $marks[3])->update(['created_at' => now()->subDays(91)]);
+        $search = fn (string $mark): string => http_build_query(['c' => [['f' => 'domain', 'v' => $mark]]]);
+        $common = ['offer_id' => $this->offer->id, 'name' => 'Kept', 'subject' => 'accounts', 'user_id' => $this->rep->id];
+        KeptList::query()->create($common + ['search' => $search($marks[0])]);
+        Watch::query()->create($common + ['search' => $search($marks[1]), 'rhythm' => 'daily', 'hour' => 6,
+            'time_zone' => 'UTC', 'mailed' => false, 'ran_at' => now(), 'next_at' => now()]);
+
+        $this->artisan('luftig:tidy')->assertSuccessful();
+        self::assertSame([false, false, true, false], array_map(Pasted::isGone(...), $marks));
     }
 
     public function test_a_file_of_200_megabytes_is_refused(): void
