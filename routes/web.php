@@ -18,6 +18,7 @@ use App\Http\Controllers\NetworkController;
 use App\Http\Controllers\NoteController;
 use App\Http\Controllers\OfferController;
 use App\Http\Controllers\PaceController;
+use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PositionController;
 use App\Http\Controllers\ReadsController;
 use App\Http\Controllers\ReasonController;
@@ -149,6 +150,7 @@ Route::middleware('auth')->group(function (): void {
 
     Route::get('/pace', [PaceController::class, 'edit'])->name('pace.edit');
     Route::patch('/pace', [PaceController::class, 'update'])->name('pace.update');
+    Route::put('/password', [PasswordController::class, 'update'])->middleware('throttle:10,1')->name('password.update');
 
     Route::get('/rules', function (Offer $offer) {
         Gate::authorize('viewAny', RuleSet::class);

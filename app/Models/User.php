@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Events\PasswordChanged;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
 use Spatie\Activitylog\LogOptions;
 use Spatie\Activitylog\Traits\LogsActivity;
@@ -35,6 +37,11 @@ final class User extends Authenticatable
         self::updating(function (self $user): void {
             if ($user->isDirty(['password', 'signs_in'])) {
                 $user->setRememberToken(Str::random(60));
+            }
+        });
+        self::updated(function (self $user): void {
+            if ($user->wasChanged('password')) {
+                PasswordChanged::dispatch($user, Auth::user());
             }
         });
     }

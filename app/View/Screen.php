@@ -28,7 +28,7 @@ enum Screen: string
     {
         return match ($this) {
             self::KeepOut => 'Keep-out',
-            self::Pace => 'My pace',
+            self::Pace => 'My pace, my password',
             default => ucfirst($this->value),
         };
     }

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Account;
+use App\Models\Contact;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use Spatie\Activitylog\Models\Activity;
 use Tests\TestCase;
@@ -53,6 +57,87 @@ final class SignInTest extends TestCase
         }
         $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => 'a long password'])
             ->assertTooManyRequests();
+    }
+
+    public function test_everybody_changes_their_own_password_and_stays_where_they_are(): void
+    {
+        activity()->enableLogging();
+        $this->signIn();
+        $change = fn (array $form) => $this->from('/pace')->put('/password', $form + [
+            'current' => 'a long password', 'password' => 'kettles mind violet', 'password_confirmation' => 'kettles mind violet',
+        ]);
+        $wrong = fn (array $form, string $field): string => (string) $change($form)->assertSessionHasErrors($field)
+            ->getSession()->get('errors')->first($field);
+
+        self::assertStringContainsString('not the password you have now', $wrong(['current' => 'a guess'], 'current'));
+        self::assertStringContainsString('not the same', $wrong(['password_confirmation' => 'other'], 'password'));
+        self::assertStringContainsString(
+            'tried first',
+            $wrong(['password' => 'mira blasvik 1', 'password_confirmation' => 'mira blasvik 1'], 'password'),
+            'their own names',
+        );
+        self::assertTrue(Hash::check('a long password', $this->rep->refresh()->password));
+
+        $change([])->assertSessionHasNoErrors()->assertRedirect('/pace');
+        $this->get('/')->assertOk();
+        self::assertTrue(Hash::check('kettles mind violet', $this->rep->refresh()->password));
+        $said = Activity::query()->where('description', 'password changed')->sole();
+        self::assertSame([$this->rep->id, $this->rep->id], [$said->causer_id, $said->subject_id]);
+        self::assertStringNotContainsString('kettles', (string) json_encode(Activity::query()->get()));
+        $this->post('/sign-out');
+        $this->put('/password', [])->assertRedirect('/sign-in');
+    }
+
+    /** @return array<string, array{string, bool}> */
+    public static function passwords(): array
+    {
+        return [
+            'a word with a year' => ['Password2026', true],
+            'letters as digits' => ['P4ssw0rd!!!!', true],
+            'in Swedish' => ['sommar2026!!', true],
+            'two of them' => ['welcomewelcome1', true],
+            'a row of keys' => ['qwertyuiop12', true],
+            'a row backwards' => ['0987654321ab', true],
+            'up and down' => ['1qaz2wsx3edc', true],
+            'one letter over and over' => ['aaaaaaaaaaaa', true],
+            'two letters over and over' => ['abababababab', true],
+            'our own name' => ['Luftig-2026!', true],
+            'digits only' => ['738291054738', true],
+            'words that do not belong together' => ['kettles mind violet', false],
+            'a common one among others' => ['summer kettles mind', false],
+            'at random' => ['xK7vQp2mWz9r', false],
+            'letters beyond ASCII' => ['blåbærgrød på tog', false],
+        ];
+    }
+
+    #[DataProvider('passwords')]
+    public function test_passwords_that_are_tried_first_are_refused(string $password, bool $isRefused): void
+    {
+        $response = $this->actingAs($this->lead)->post('/team', [
+            'name' => 'Selma', 'role' => 'rep', 'email' => 'selma@blasvik.example', 'password' => $password,
+        ]);
+        $isRefused ? $response->assertSessionHasErrors('password') : $response->assertSessionHasNoErrors();
+    }
+
+    public function test_what_is_given_out_stands_in_the_log_and_whom_it_names_does_not(): void
+    {
+        activity()->enableLogging();
+        $account = Account::query()->create(['name' => 'Tunhede', 'domain' => 'tunhede.example']);
+        $ida = Contact::query()->create(['account_id' => $account->id, 'first_name' => 'Ida', 'last_name' => 'Lie']);
+        $this->actingAs($this->rep);
+        $search = ['on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'SE']]];
+        $this->get(route('finder.export', ['format' => 'csv'] + $search))->assertOk();
+        $this->get(route('contacts.export', 'vcf'))->assertOk();
+        $this->get(route('contacts.card', $ida))->assertOk();
+        $said = Activity::query()->where('description', 'exported')->orderBy('id')->get();
+        self::assertSame(
+            [['csv', route('finder', $search)], ['vcf', route('contacts.index')], [
+                'vcf', route('contacts.show', $ida),
+            ]],
+            $said->map(fn (Activity $one): array => [$one->properties['format'], $one->properties['address']])->all(),
+        );
+        self::assertSame([$this->rep->id], $said->pluck('causer_id')->unique()->all());
+        self::assertStringNotContainsString('Ida', (string) json_encode($said));
     }
 
     #[TestWith(["a long password\0and more"])]

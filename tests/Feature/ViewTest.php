@@ -192,7 +192,7 @@ final class ViewTest extends TestCase
         self::assertSame($keys, array_unique($keys), 'no letter twice');
         self::assertNotContains('g', $keys);
         self::assertSame(
-            ['Intake', 'Keep-out', 'My pace'],
+            ['Intake', 'Keep-out', 'My pace, my password'],
             array_map(fn (Screen $one): string => $one->label(), Screen::menu($rep)),
         );
         self::assertSame([Screen::Rules, Screen::Team], array_values(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Contacts\EraseContact;
+use App\Events\RecordsExported;
 use App\Exports\ContactCard;
 use App\Finder\ResultColumn;
 use App\Finder\ResultRows;
@@ -30,6 +31,7 @@ final class ContactExportController extends Controller
     public function index(Request $request, Offer $offer, string $format): StreamedResponse
     {
         $list = ContactList::from($offer, $request->query->all());
+        RecordsExported::dispatch($request->user(), $format, route('contacts.index', $list->parameters()));
 
         $columns = ResultColumn::of(Subject::Contacts);
 
@@ -52,6 +54,8 @@ final class ContactExportController extends Controller
             'They asked not to be contacted; only an admin gives out what is known of them.',
         );
 
+        RecordsExported::dispatch($request->user(), 'vcf', route('contacts.show', $contact));
+
         return response(
             ContactCard::of($contact->load('account', 'channels'), $barred),
             200,
@@ -62,8 +66,10 @@ final class ContactExportController extends Controller
         );
     }
 
-    public function known(Contact $contact): JsonResponse
+    public function known(Request $request, Contact $contact): JsonResponse
     {
+        RecordsExported::dispatch($request->user(), 'json', route('contacts.show', $contact));
+
         return response()->json(
             EraseContact::known($contact),
             200,

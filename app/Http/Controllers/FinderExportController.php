@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Events\RecordsExported;
 use App\Exports\ContactCard;
 use App\Finder\ResultColumn;
 use App\Finder\ResultRows;
@@ -27,6 +28,7 @@ final class FinderExportController extends Controller
         $search = Search::from($offer, $request->query->all());
         $address = route('finder', $search->parameters());
         $name = "{$search->subject->value}.$format";
+        RecordsExported::dispatch($request->user(), $format, $address);
         $columns = ResultColumn::chosen($request, $search->subject);
         if ($request->has('columns')) {
             Cookie::queue(Cookie::forever(

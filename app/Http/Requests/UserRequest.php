@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Models\Role;
 use App\Models\User;
 use App\Rules\PasswordBytes;
+use App\Rules\UncommonPassword;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
@@ -32,7 +33,7 @@ final class UserRequest extends FormRequest
             'name' => ['required', 'string', 'max:100'],
             'role' => ['required', Rule::enum(Role::class)],
             'email' => ['nullable', 'email', 'max:190', Rule::unique('users')->ignore($id)],
-            'password' => ['nullable', 'string', 'min:10', new PasswordBytes],
+            'password' => ['nullable', 'string', 'min:10', new PasswordBytes, new UncommonPassword],
         ];
     }
 
