@@ -22,7 +22,8 @@ final class Pasted
             return $text;
         }
         $mark = '@'.substr(hash('sha256', $text), 0, 20);
-        DB::table('pasted')->upsert([['mark' => $mark, 'text' => $text, 'created_at' => now()]], 'mark', ['created_at']);
+        DB::table('pasted')
+            ->upsert([['mark' => $mark, 'text' => $text, 'created_at' => now()]], 'mark', ['created_at']);
 
         return $mark;
     }

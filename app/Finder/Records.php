@@ -346,7 +346,8 @@ final class Records
      * @param  list<list<string>>  $affiliations  kind and name
      * @param  list<mixed>|null  $ranked  id, priority, part, buyer role
      * @param  int|null  $active  day on which they last wrote or reacted, since 1970
-     * @param  string|null  $standing  of their account; those of accounts that are out are never proposed, and stand last
+     * @param  string|null  $standing  of their account; those of accounts that are out are never proposed, and stand
+     *     last
      */
     private function contact(
         int $account,

@@ -18,7 +18,9 @@ final class ReceiveFile
     /** @throws UnreadableFile */
     public static function file(string $path, string $name, ?User $by, ?IntakeKind $kind = null): Intake
     {
-        $drafts = $by === null ? 0 : Intake::query()->where('user_id', $by->id)->where('state', IntakeState::Draft)->count();
+        $drafts = $by === null
+            ? 0
+            : Intake::query()->where('user_id', $by->id)->where('state', IntakeState::Draft)->count();
         if ($drafts >= Limits::DRAFTS) {
             throw UnreadableFile::manyDrafts($drafts);
         }

@@ -53,7 +53,9 @@ final class UnreadableFile extends RuntimeException
 
     public static function largeCard(int $number): self
     {
-        return new self("Card number $number is larger than 1 MB. Take pictures out of the cards, and bring them again.");
+        return new self(
+            "Card number $number is larger than 1 MB. Take pictures out of the cards, and bring them again.",
+        );
     }
 
     public static function manyDrafts(int $drafts): self

@@ -9,7 +9,7 @@ use App\Models\User;
 use Illuminate\Auth\Access\Response;
 
 /** The team decides on what is nobody's; what somebody keeps is theirs, and a lead's. */
-final class AccountPolicy
+final class AccountPolicy extends TeamPolicy
 {
     public function decide(User $user, Account $account): Response
     {

@@ -6,11 +6,12 @@ namespace App\Policies;
 
 use App\Models\Approach;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Model;
 
-final class ApproachPolicy
+final class ApproachPolicy extends TeamPolicy
 {
-    public function update(User $user, Approach $approach): bool
+    public function update(User $user, Model $record): bool
     {
-        return $approach->user_id === $user->id || $user->leads();
+        return $record instanceof Approach && ($record->user_id === $user->id || $user->leads());
     }
 }

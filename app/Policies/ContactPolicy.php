@@ -7,7 +7,7 @@ namespace App\Policies;
 use App\Models\User;
 
 /** What cannot be undone is for leads and admins. */
-final class ContactPolicy
+final class ContactPolicy extends TeamPolicy
 {
     public function erase(User $user): bool
     {

@@ -8,7 +8,7 @@ use App\Models\KeepOut;
 use App\Models\User;
 
 /** Whoever entered it, or a lead, takes an entry away. */
-final class KeepOutPolicy
+final class KeepOutPolicy extends TeamPolicy
 {
     public function delete(User $user, KeepOut $entry): bool
     {

@@ -7,7 +7,7 @@ namespace App\Policies;
 use App\Models\Note;
 use App\Models\User;
 
-final class NotePolicy
+final class NotePolicy extends TeamPolicy
 {
     public function delete(User $user, Note $note): bool
     {

@@ -5,10 +5,16 @@ declare(strict_types=1);
 namespace App\Policies;
 
 use App\Models\User;
+use Illuminate\Database\Eloquent\Model;
 
-final class OfferPolicy
+final class OfferPolicy extends TeamPolicy
 {
     public function create(User $user): bool
+    {
+        return $user->leads();
+    }
+
+    public function update(User $user, Model $record): bool
     {
         return $user->leads();
     }

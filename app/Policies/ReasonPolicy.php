@@ -7,7 +7,7 @@ namespace App\Policies;
 use App\Models\Reason;
 use App\Models\User;
 
-final class ReasonPolicy
+final class ReasonPolicy extends TeamPolicy
 {
     public function delete(User $user, Reason $reason): bool
     {

@@ -7,7 +7,7 @@ namespace App\Policies;
 use App\Models\Relation;
 use App\Models\User;
 
-final class RelationPolicy
+final class RelationPolicy extends TeamPolicy
 {
     /** Whoever brought it, and whose address book it is. */
     public function delete(User $user, Relation $relation): bool

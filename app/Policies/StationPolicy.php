@@ -7,10 +7,10 @@ namespace App\Policies;
 use App\Models\Station;
 use App\Models\User;
 
-final class StationPolicy
+final class StationPolicy extends TeamPolicy
 {
     /** For oneself, and for those who do not sign in. */
-    public function create(User $user, User $of): bool
+    public function createFor(User $user, User $of): bool
     {
         return $of->id === $user->id || ! $of->signs_in;
     }

@@ -27,16 +27,20 @@ final class UncommonPassword implements DataAwareRule, ValidationRule
         'hemmelig', 'changeme', 'default', 'admin', 'administrator', 'root', 'user', 'guest', 'test', 'testing', 'demo',
         'login', 'hello', 'hallo', 'summer', 'sommer', 'sommar', 'winter', 'vinter', 'spring', 'autumn', 'herbst',
         'monday', 'friday', 'sunday', 'january', 'february', 'march', 'april', 'june', 'july', 'august', 'september',
-        'october', 'november', 'december', 'flower', 'cookie', 'chocolate', 'liverpool', 'chelsea', 'arsenal', 'barcelona',
+        'october', 'november', 'december', 'flower', 'cookie', 'chocolate', 'liverpool', 'chelsea', 'arsenal',
+        'barcelona',
         'company', 'sales', 'access', 'qwerty', 'qwertz', 'azerty', 'luftig',
     ];
 
     private const KEYS = [
-        '1234567890', 'qwertyuiop', 'qwertzuiop', 'azertyuiop', 'asdfghjkl', 'zxcvbnm', 'yxcvbnm', 'abcdefghijklmnopqrstuvwxyz',
+        '1234567890', 'qwertyuiop', 'qwertzuiop', 'azertyuiop', 'asdfghjkl', 'zxcvbnm', 'yxcvbnm',
+        'abcdefghijklmnopqrstuvwxyz',
         '1qaz2wsx3edc4rfv5tgb', '1q2w3e4r5t6z7u8i9o0p', '1q2w3e4r5t6y7u8i9o0p',
     ];
 
-    private const FOR_LETTERS = ['0' => 'o', '1' => 'i', '3' => 'e', '4' => 'a', '5' => 's', '7' => 't', '@' => 'a', '$' => 's'];
+    private const FOR_LETTERS = [
+        '0' => 'o', '1' => 'i', '3' => 'e', '4' => 'a', '5' => 's', '7' => 't', '@' => 'a', '$' => 's',
+    ];
 
     /** @var array<string, mixed> */
     private array $data = [];

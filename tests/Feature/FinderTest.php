@@ -308,7 +308,10 @@ final class FinderTest extends TestCase
             fn (string $line): string => str_getcsv($line, ';', '"', '')[0],
             array_slice(array_filter(explode("\n", $csv)), 1, -1),
         );
-        $address = route('finder.export', ['format' => 'csv', 'columns' => ['first name', 'state', 'priority']] + $search);
+        $address = route(
+            'finder.export',
+            ['format' => 'csv', 'columns' => ['first name', 'state', 'priority']] + $search,
+        );
         $csv = $this->actingAs($this->rep)->get($address)->streamedContent();
         self::assertSame('Ida', $names($csv)[0]);
         self::assertEqualsCanonicalizing(['Pernille', 'Rolf'], array_slice($names($csv), -2), $csv);
@@ -387,7 +390,9 @@ final class FinderTest extends TestCase
             self::assertSame(['Glasverk Tunhede'], $found(['f' => 'revenue', 'lo' => $lo]), $lo);
         }
         self::assertSame(['Glasverk Tunhede', 'Ostholz Platten'], $found(['f' => 'revenue', 'lo' => '9M']));
-        foreach ([['lo' => '5', 'hi' => '10'], ['lo' => '5 %', 'hi' => '10%'], ['lo' => '.05', 'hi' => '.1']] as $step) {
+        foreach (
+            [['lo' => '5', 'hi' => '10'], ['lo' => '5 %', 'hi' => '10%'], ['lo' => '.05', 'hi' => '.1']] as $step
+        ) {
             self::assertSame(['Glasverk Tunhede'], $found(['f' => 'growth'] + $step));
             self::assertSame('5 % – 10 %', $says(['f' => 'growth'] + $step));
         }

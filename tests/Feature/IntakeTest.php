@@ -368,7 +368,9 @@ final class IntakeTest extends TestCase
         );
         DB::table('pasted')->where('mark', '<>', $marks[3])->update(['created_at' => now()->subDays(91)]);
         $search = fn (string $mark): string => http_build_query(['c' => [['f' => 'domain', 'v' => $mark]]]);
-        $common = ['offer_id' => $this->offer->id, 'name' => 'Kept', 'subject' => 'accounts', 'user_id' => $this->rep->id];
+        $common = [
+            'offer_id' => $this->offer->id, 'name' => 'Kept', 'subject' => 'accounts', 'user_id' => $this->rep->id,
+        ];
         KeptList::query()->create($common + ['search' => $search($marks[0])]);
         Watch::query()->create($common + ['search' => $search($marks[1]), 'rhythm' => 'daily', 'hour' => 6,
             'time_zone' => 'UTC', 'mailed' => false, 'ran_at' => now(), 'next_at' => now()]);

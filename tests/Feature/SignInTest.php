@@ -64,7 +64,9 @@ final class SignInTest extends TestCase
         activity()->enableLogging();
         $this->signIn();
         $change = fn (array $form) => $this->from('/pace')->put('/password', $form + [
-            'current' => 'a long password', 'password' => 'kettles mind violet', 'password_confirmation' => 'kettles mind violet',
+            'current' => 'a long password',
+            'password' => 'kettles mind violet',
+            'password_confirmation' => 'kettles mind violet',
         ]);
         $wrong = fn (array $form, string $field): string => (string) $change($form)->assertSessionHasErrors($field)
             ->getSession()->get('errors')->first($field);

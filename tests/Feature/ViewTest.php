@@ -55,7 +55,8 @@ final class ViewTest extends TestCase
     public function test_how_long_somebody_is_there_is_never_rounded_up(string $since, ?string $says): void
     {
         $account = Account::query()->create(['name' => 'Tunhede', 'domain' => 'tunhede.example']);
-        $contact = Contact::query()->create(['account_id' => $account->id, 'first_name' => 'Ida', 'last_name' => 'Lie']);
+        $contact = Contact::query()
+            ->create(['account_id' => $account->id, 'first_name' => 'Ida', 'last_name' => 'Lie']);
         $contact->positions()->create(['account_id' => $account->id, 'title' => 'Planner', 'since' => $since]);
         self::assertSame($says, Tenure::of($contact->refresh())->inPosition());
     }

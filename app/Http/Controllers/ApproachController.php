@@ -60,7 +60,6 @@ final class ApproachController extends Controller
 
     public function update(ResultRequest $request, Approach $approach): RedirectResponse
     {
-        $this->authorize('update', $approach);
         $later = $request->filled('later_on') ? CarbonImmutable::parse($request->string('later_on')->toString()) : null;
         RecordResult::record(
             $approach,
@@ -75,7 +74,6 @@ final class ApproachController extends Controller
 
     public function destroy(Approach $approach): RedirectResponse
     {
-        $this->authorize('update', $approach);
         $approach->delete();
         Indexes::changed([$approach->account_id]);
 

@@ -46,7 +46,6 @@ final class IntakeController extends Controller
 
     public function show(Request $request, Intake $intake): View
     {
-        $this->authorize('view', $intake);
         $intake->load('user');
 
         return $intake->state === IntakeState::Draft
@@ -92,7 +91,6 @@ final class IntakeController extends Controller
 
     public function resume(Intake $intake): RedirectResponse
     {
-        $this->authorize('update', $intake);
         if (
             Intake::query()->whereKey($intake->id)->where('state', IntakeState::Stopped)
                 ->update(['state' => IntakeState::Queued])
@@ -106,7 +104,6 @@ final class IntakeController extends Controller
 
     public function undo(Intake $intake): RedirectResponse
     {
-        $this->authorize('undo', $intake);
         if (
             Intake::query()->whereKey($intake->id)->whereIn('state', [IntakeState::Done, IntakeState::Stopped])
                 ->update(['state' => IntakeState::Undoing])
@@ -121,7 +118,6 @@ final class IntakeController extends Controller
     /** Forgets a file that was not brought in. */
     public function destroy(Intake $intake, Importer $importer): RedirectResponse
     {
-        $this->authorize('update', $intake);
         abort_unless($intake->state === IntakeState::Draft, 409);
         @unlink($importer::path($intake));
         $intake->delete();
@@ -132,7 +128,6 @@ final class IntakeController extends Controller
 
     public function rejected(Intake $intake): StreamedResponse
     {
-        $this->authorize('view', $intake);
         $columns = $intake->format['columns'];
 
         return Csv::download('rejected-'.$intake->id.'.csv',

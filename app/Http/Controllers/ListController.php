@@ -158,6 +158,7 @@ final class ListController extends Controller
     public function restore(int $list): RedirectResponse
     {
         $kept = KeptList::withTrashed()->findOrFail($list);
+        $this->authorize('update', $kept);
         $kept->restore();
 
         return redirect()->route('lists.show', $kept)->with('said', "The list “{$kept->name}” is back.");

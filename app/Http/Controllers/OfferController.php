@@ -21,7 +21,6 @@ final class OfferController extends Controller
 
     public function update(Request $request, Offer $offer): RedirectResponse
     {
-        $this->authorize('create', Offer::class);
         $request->validate(
             [
                 'name' => ['required', 'string', 'max:60', Rule::unique('offers')->ignore($offer)],
@@ -41,7 +40,6 @@ final class OfferController extends Controller
 
     public function store(Request $request): RedirectResponse
     {
-        $this->authorize('create', Offer::class);
         $request->validate(
             ['name' => ['required', 'string', 'max:60', 'unique:offers'], 'about' => ['nullable', 'string', 'max:190']],
             ['name.required' => 'Give the offer a name.', 'name.unique' => 'There is an offer of this name.'],

@@ -120,7 +120,6 @@ final class ReasonController extends Controller
 
     public function destroy(Reason $reason): RedirectResponse
     {
-        $this->authorize('delete', $reason);
         $reason->delete();
 
         return redirect()->route('reasons.create', $reason->account_id)

@@ -46,6 +46,7 @@ final class StepThroughController extends Controller
         );
         $to = KeptList::query()->where('offer_id', $list->offer_id)->where('subject', $list->subject)
             ->findOrFail($request->integer('to'));
+        $this->authorize('update', $to);
         $isNew = $to->addMember($request->integer('record'));
 
         return redirect()->route('lists.steps', $list)

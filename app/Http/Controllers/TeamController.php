@@ -14,8 +14,6 @@ final class TeamController extends Controller
 {
     public function index(): View
     {
-        $this->authorize('viewAny', User::class);
-
         return view(
             'team',
             ['people' => User::query()->orderByDesc('signs_in')->orderBy('name')->get(), 'roles' => Role::cases()],

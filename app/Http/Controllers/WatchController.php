@@ -73,6 +73,7 @@ final class WatchController extends Controller
     public function restore(int $watch): RedirectResponse
     {
         $kept = Watch::withTrashed()->findOrFail($watch);
+        $this->authorize('update', $kept);
         $kept->restore();
 
         return redirect()->route('watches.show', $kept)->with('said', "“{$kept->name}” is watched again.");

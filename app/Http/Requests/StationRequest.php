@@ -17,7 +17,7 @@ final class StationRequest extends FormRequest
     {
         $of = User::query()->find($this->integer('user'));
 
-        return $of === null || $this->user()->can('create', [Station::class, $of]);
+        return $of === null || $this->user()->can('createFor', [Station::class, $of]);
     }
 
     /** @return array<string, list<string>> */

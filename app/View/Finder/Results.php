@@ -61,7 +61,8 @@ final readonly class Results
 
     /**
      * @return list<array{id: int, name: string, about: string, url: string, records: string, work: string|null,
-     *     priority: string, out: string|null, line: SignalLine|null, cells: array<string, string>, account: Account|null,
+     *     priority: string, out: string|null, line: SignalLine|null, cells: array<string, string>, account:
+     *     Account|null,
      *     accountAbout: string}>
      */
     public function rows(): array
@@ -111,7 +112,9 @@ final readonly class Results
         $industry = $account->industries->first()?->code;
 
         return [
-            'name' => $account->name, 'about' => (string) $account->domain, 'url' => route('accounts.show', [$account] + ($this->search?->parameters() ?? [])),
+            'name' => $account->name,
+            'about' => (string) $account->domain,
+            'url' => route('accounts.show', [$account] + ($this->search?->parameters() ?? [])),
             'records' => route('reasons.create', $account), 'line' => $this->strongest($account->id), 'account' => null,
             'accountAbout' => '',
             'cells' => [

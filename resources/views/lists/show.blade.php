@@ -1,22 +1,28 @@
 <x-layout :title="$page->list->name" at="lists">
     <x-back :to="route('lists.index')">Lists</x-back>
     <x-heading :title="$page->list->name" :about="$page->about()">
-        <x-button kind="primary" :href="route('lists.sample', $page->list)">Spot check</x-button>
-        <x-button :href="route('lists.steps', $page->list)">Step through</x-button>
+        @can('update', $page->list)
+            <x-button kind="primary" :href="route('lists.sample', $page->list)">Spot check</x-button>
+            <x-button :href="route('lists.steps', $page->list)">Step through</x-button>
+        @endcan
         <x-button :href="$page->inFinder()">Open in the Finder</x-button>
         @if ($page->isOfAccounts())<x-button :href="$page->people()">Its contacts</x-button>@endif
         <x-button opens="split">Split into batches</x-button>
         @if ($page->mayTry())<x-button opens="trial">A trial first</x-button>@endif
         <x-button opens="tag">Tag them</x-button>
-        <x-form :to="route('lists.destroy', $page->list)" method="delete"><x-button>Remove</x-button></x-form>
+        @can('update', $page->list)
+            <x-form :to="route('lists.destroy', $page->list)" method="delete"><x-button>Remove</x-button></x-form>
+        @endcan
     </x-heading>
     @if ($trial = $page->trial())
         <div class="card card-body flex-row flex-wrap gap-3 align-items-center mt-3">
             <p>Held until the answers of <a href="{{ route('lists.show',
                 $trial['list']) }}">{{ $trial['list']->name }}</a> are in:
                 {{ $trial['says'] }} @if ($trial['isIn'])<strong>They are in.</strong>@endif</p>
-            <x-form :to="route('lists.release', $page->list)" method="delete" class="ms-auto">
-                <x-button>{{ $trial['isIn'] ? 'Go on with it' : 'Go on all the same' }}</x-button></x-form>
+            @can('update', $page->list)
+                <x-form :to="route('lists.release', $page->list)" method="delete" class="ms-auto">
+                    <x-button>{{ $trial['isIn'] ? 'Go on with it' : 'Go on all the same' }}</x-button></x-form>
+            @endcan
         </div>
     @endif
     <p class="text-body-tertiary mt-3">Made by: <x-made-by :steps="$page->steps()" />{{ $page->atMost() }};

@@ -2,10 +2,12 @@
     <x-back :to="route('lists.index')">Lists</x-back>
     <x-heading :title="$page->watch->name" :about="$page->about()">
         <x-button kind="primary" :href="$page->today()">The search today</x-button>
+        @can('update', $page->watch)
         @if ($page->unread > 0)<x-form :to="route('watches.read', $page->watch)"><x-button>All
             read</x-button></x-form>@endif
         <x-form :to="route('watches.destroy', $page->watch)" method="delete"><x-button>Watch no
             longer</x-button></x-form>
+        @endcan
     </x-heading>
     <p class="text-body-tertiary my-3"><x-made-by :steps="$page->steps()" /></p>
     @if ($page->newcomers() === [])<x-empty>Nobody new since it began. Those who were there then are not shown
