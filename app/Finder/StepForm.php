@@ -30,6 +30,11 @@ final readonly class StepForm
     /** So many values are named. */
     private const SAID = 6;
 
+    /** Characters of a query, and of all else: each stands in every link of the page. */
+    private const LONG = 2000;
+
+    private const SHORT = 200;
+
     /** What may be long, and is kept under a mark then. */
     private const PASTED = ['v', 'q', 'q2'];
 
@@ -62,7 +67,7 @@ final readonly class StepForm
                 $text = trim(str_replace("\r\n", "\n", (string) $row[$key]));
                 $given[$key] = in_array($key, self::PASTED, true) && ($key === 'v' || str_contains($text, "\n"))
                     ? Pasted::short(mb_strcut($text, 0, Pasted::LONGEST))
-                    : mb_substr($text, 0, 2000);
+                    : mb_substr($text, 0, in_array($key, self::PASTED, true) ? self::LONG : self::SHORT);
             }
         }
         $field = Field::tryFrom($given['f'] ?? '');
