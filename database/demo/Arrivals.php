@@ -9,10 +9,14 @@ final class Arrivals
 {
     /** Titles in a buyer role of the first offer, whatever the size of the company, and their step below. */
     private const IN_ROLE = [
-        ['Head of Maintenance', 'Maintenance Planner'], ['Maintenance Manager', 'Maintenance Technician'],
-        ['Underhållschef', 'Underhållsplanerare'], ['Leiter Instandhaltung', 'Instandhaltungsplaner'],
-        ['Plant Manager', 'Production Planner'], ['Energy Manager', 'Energy Engineer'],
-        ['Kierownik Utrzymania Ruchu', 'Inżynier Utrzymania Ruchu'], ['Vedligeholdelseschef', 'Vedligeholdstekniker'],
+        'EN' => [
+            ['Head of Maintenance', 'Maintenance Planner'], ['Maintenance Manager', 'Maintenance Technician'],
+            ['Plant Manager', 'Production Planner'], ['Energy Manager', 'Energy Engineer'],
+        ],
+        'SE' => [['Underhållschef', 'Underhållsplanerare']],
+        'DK' => [['Vedligeholdelseschef', 'Vedligeholdstekniker']],
+        'DE' => [['Leiter Instandhaltung', 'Instandhaltungsplaner']],
+        'PL' => [['Kierownik Utrzymania Ruchu', 'Inżynier Utrzymania Ruchu']],
     ];
 
     /** Top positions outside the buyer roles, in every size class. */
@@ -41,7 +45,7 @@ final class Arrivals
      * @return array{title: string, since: string, before: string, follows: list<string>}|null kinds of signal that
      *     follow for the first offer; null: nothing is told of this one
      */
-    public function one(string $domain): ?array
+    public function one(string $domain, string $country): ?array
     {
         if (! $this->dice->chance(.07)) {
             return null;
@@ -50,7 +54,9 @@ final class Arrivals
         $sort = $this->dice->weighted(
             ['joined' => 40, 'promoted' => 20, 'sideways' => 12, 'customer' => 12, 'top' => 10, 'other' => 6],
         );
-        [$title, $below] = $this->dice->pick(self::IN_ROLE);
+        [$title, $below] = $this->dice->pick(
+            $this->dice->chance(.7) ? self::IN_ROLE[$country] ?? self::IN_ROLE['EN'] : self::IN_ROLE['EN'],
+        );
         [$title, $before, $follows] = match ($sort) {
             'joined' => [$title, $this->elsewhere($below, $days), ['new_leader']],
             'promoted' => [$title, $this->position($below, $domain, $days + 900, $days), ['promotion']],

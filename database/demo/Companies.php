@@ -66,6 +66,8 @@ final class Companies
         $heads = (int) round(exp(log(140) + .95 * $this->dice->bell()));
         $heads = max(6, min(4200, $heads));
         $growth = .03 + .09 * $this->dice->bell();
+        $system = $this->dice->chance(.35) ? $this->dice->pick(Words::SYSTEMS) : '';
+        $logger = $this->dice->chance(.22) ? $this->dice->pick(Words::LOGGERS) : '';
 
         return [
             'name' => $name.($this->dice->chance(.55) ? ' '.self::SUFFIX[$country] : ''),
@@ -79,15 +81,12 @@ final class Companies
             'sites' => $this->dice->chance(.25)
                 ? ''
                 : (string) max(1, (int) round($heads / 220 + $this->dice->part() * 2.4)),
-            'technologies' => implode('; ', array_filter([
-                $this->dice->chance(.35) ? $this->dice->pick(Words::SYSTEMS) : '',
-                $this->dice->chance(.22) ? $this->dice->pick(Words::LOGGERS) : '',
-            ])),
+            'technologies' => implode('; ', array_filter([$system, $logger])),
             'keywords' => $maker ? implode(
                 '; ',
                 array_unique(
                     [
-                        $this->dice->pick(Words::KEYWORDS),
+                        $this->dice->pick(Words::TRADE_WORDS[$code] ?? Words::KEYWORDS),
                         $this->dice->pick(Words::KEYWORDS),
                         $this->dice->chance(.4) ? 'three shifts' : $this->dice->pick(Words::KEYWORDS),
                     ],
@@ -97,6 +96,7 @@ final class Companies
             'status' => $code === '2813' && $this->dice->chance(.7) ? 'competitor' : ($code === '78' ? 'agency' : ''),
             'truth' => [
                 'country' => $country, 'domain' => $domain, 'heads' => $heads, 'growth' => $growth, 'maker' => $maker,
+                'system' => $system, 'logger' => $logger,
             ],
         ];
     }

@@ -19,6 +19,12 @@ final class Happenings
         'rival_signed' => .5,
     ];
 
+    /** A headcount is told of once in so many days. */
+    private const COUNTED_DAYS = 100;
+
+    /** @var array<string, list<float>> domain → how many days ago its heads were counted */
+    private array $counted = [];
+
     public function __construct(private readonly Dice $dice, private readonly int $now)
     {
     }
@@ -66,13 +72,14 @@ final class Happenings
         $name = $person === null ? '' : $person['first_name'].' '.$person['last_name'];
         $days = $this->dice->chance(.35) ? $this->dice->part() * 60 : $this->dice->part() * 540;
         $heads = $company['truth']['heads'];
+        $kind = $this->thatFits($kind, $company, $days);
         $facts = [
             'domain' => $company['truth']['domain'], 'kind' => $kind, 'days' => $days,
             'confidence' => $this->dice->chance(.8) ? '.9' : '1',
         ];
 
         return $facts + match ($kind) {
-            'hiring' => $this->hiring(),
+            'hiring' => $this->hiring($company['truth']['domain']),
             'news' => [
                 'title' => $this->dice->pick([
                     'Named in a report on the duty to audit energy', 'Portrayed in the regional paper',
@@ -86,19 +93,20 @@ final class Happenings
                     'reacted to a post about power prices', 'reacted to a post about leak surveys',
                     'passed on a post about energy audits', 'commented on a post about leak surveys',
                 ]),
-                'source' => 'positions',
+                'source' => 'posts',
+                'link' => 'https://posts.example/'.$this->dice->int(1000, 9999),
                 'person' => $person['email'],
             ],
             'growth' => [
                 'title' => 'Headcount up '.($up = $this->dice->int(3, 24)).' % in 90 days',
-                'heads before' => (string) max(12, $heads),
-                'heads after' => (string) (int) ceil(max(12, $heads) * (1 + $up / 100)),
+                'heads before' => (string) (int) floor(max(12, $heads) / (1 + $up / 100)),
+                'heads after' => (string) max(12, $heads),
                 'source' => 'headcounts',
             ],
             'decline' => [
                 'title' => 'Headcount down '.($down = $this->dice->int(3, 15)).' % in 90 days',
-                'heads before' => (string) max(12, $heads),
-                'heads after' => (string) (int) floor(max(12, $heads) * (1 - $down / 100)),
+                'heads before' => (string) (int) ceil(max(12, $heads) / (1 - $down / 100)),
+                'heads after' => (string) max(12, $heads),
                 'source' => 'headcounts',
             ],
             'own_engagement' => [
@@ -114,32 +122,64 @@ final class Happenings
                 'source' => 'topic report',
             ],
             'expansion' => [
-                'title' => $this->dice
-                    ->pick(['New hall announced', 'Second site opened', 'Large contract won', 'New line ordered']),
+                ...$this->dice->pick([
+                    ['title' => 'New hall announced', 'quote' => 'The hall is to stand in two years.'],
+                    ['title' => 'Second site opened', 'quote' => 'Some forty people begin to work there.'],
+                    ['title' => 'Large contract won', 'quote' => 'The contract runs for four years.'],
+                    ['title' => 'New line ordered', 'quote' => 'The new line starts in the coming year.'],
+                ]),
                 'source' => 'press',
-                'quote' => 'The new line starts in the coming year.',
+                'link' => 'https://press.example/'.$company['truth']['domain'].'/'.$this->dice->int(10, 99),
             ],
             'funding' => $this->funding($heads),
             'leadership_change' => ['title' => 'New chair of the board', 'source' => 'register'],
-            'tech_adopted' => ['title' => $this->dice->pick(Words::SYSTEMS).' adopted', 'source' => 'postings'],
-            'tech_dropped' => ['title' => $this->dice->pick(Words::LOGGERS).' no longer named', 'source' => 'pages'],
+            'tech_adopted' => ['title' => $company['truth']['system'].' adopted', 'source' => 'postings'],
+            'tech_dropped' => [
+                'title' => $this->dice->pick(array_values(array_diff(Words::LOGGERS, [$company['truth']['logger']])))
+                    .' no longer named',
+                'source' => 'pages',
+            ],
             'hiring_freeze' => ['title' => 'Hiring stopped', 'source' => 'press'],
             default => ['title' => 'Signed with a maker of compressors for its air audits', 'source' => 'press'],
         };
     }
 
+    /**
+     * What cannot be true beside the rest is told as news: a company that grows does not shrink, and adopts what it
+     * runs.
+     *
+     * @param  array<string, mixed>  $company
+     */
+    private function thatFits(string $kind, array $company, float $days): string
+    {
+        $kind = match (true) {
+            $kind === 'growth' && $company['truth']['growth'] < 0 => 'decline',
+            $kind === 'decline' && $company['truth']['growth'] >= 0 => 'growth',
+            $kind === 'tech_adopted' && ($company['truth']['system'] ?? '') === '' => 'news',
+            default => $kind,
+        };
+        if ($kind === 'growth' || $kind === 'decline') {
+            foreach ($this->counted[$company['truth']['domain']] ?? [] as $other) {
+                if (abs($other - $days) < self::COUNTED_DAYS) {
+                    return 'news';
+                }
+            }
+            $this->counted[$company['truth']['domain']][] = $days;
+        }
+
+        return $kind;
+    }
+
     /** @return array<string, string> */
-    private function hiring(): array
+    private function hiring(string $domain): array
     {
         $opening = $this->dice->pick(Words::OPENINGS);
         $number = $this->dice->chance(.2) ? $this->dice->int(2, 3) : 1;
 
         return [
             'title' => ucfirst($opening).' sought', 'openings' => (string) $number, 'source' => 'postings',
-            'quote' => $this->dice->pick([
-                'You look after compressed air and steam.', 'The energy audit is your first task.',
-                'You plan the work of three shifts.', '',
-            ]),
+            'quote' => $this->dice->pick(Words::POSTINGS[$opening]),
+            'link' => "https://$domain/jobs/".$this->dice->int(100, 999),
         ];
     }
 

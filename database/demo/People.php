@@ -13,6 +13,7 @@ final class People
         private readonly Dice $dice,
         private readonly int $now,
         private readonly Arrivals $arrivals,
+        private readonly Careers $careers,
     ) {
     }
 
@@ -27,12 +28,13 @@ final class People
             $left = $count - count($people);
             $number = (int) round($left / (count($companies) - $i) * (.4 + 1.2 * $this->dice->part()));
             $pattern = $this->dice->int(0, 3);
-            $seen = [];
+            $seen = $addresses = [];
             for ($n = 0; $n < max(1, $number); $n++) {
                 $person = $this->one($company, $pattern);
                 $name = $person['first_name'].$person['last_name'];
                 if (! isset($seen[$name])) {
-                    $people[] = $person;
+                    $people[] = $person = self::alone($person, $addresses);
+                    $addresses[$person['email']] = true;
                     $seen[$name] = true;
                 }
             }
@@ -42,36 +44,60 @@ final class People
     }
 
     /**
+     * An address is one person's, but for a mailbox of the house.
+     *
+     * @param  array<string, mixed>  $person
+     * @param  array<string, true>  $taken
+     * @return array<string, mixed>
+     */
+    private static function alone(array $person, array $taken): array
+    {
+        if (! str_starts_with($person['email'], 'info@')) {
+            [$local, $domain] = explode('@', $person['email'].'@');
+            for ($n = 2; $local !== '' && isset($taken[$person['email']]); $n++) {
+                $person['email'] = "$local$n@$domain";
+            }
+        }
+
+        return $person;
+    }
+
+    /**
      * @param  array<string, mixed>  $company
      * @return array<string, mixed>
      */
     private function one(array $company, int $pattern): array
     {
         $country = $company['truth']['country'];
-        $arrival = isset($company['truth']['story']) ? null : $this->arrivals->one($company['truth']['domain']);
+        $arrival = isset($company['truth']['story']) ? null : $this->arrivals
+            ->one($company['truth']['domain'], $country);
         $first = $this->dice->pick(Words::FIRST_NAMES[$country]);
         $last = $this->dice->pick(Words::LAST_NAMES[$country][0]).$this->dice->pick(Words::LAST_NAMES[$country][1]);
         $role = $this->dice
             ->weighted(['other' => 5, 'maintenance' => 1.6, 'plant' => 1.6, 'energy' => .8, 'chief' => 1.2]);
         $titles = Words::TITLES[$role];
-        $title = $this->dice->pick($this->dice->chance(.6) ? $titles[$country] ?? $titles['EN'] : $titles['EN']);
+        $title = $this->dice->pick($this->dice->chance(.85) ? $titles[$country] ?? $titles['EN'] : $titles['EN']);
         [$f, $l] = [implode('', Fold::words($first)), implode('', Fold::words($last))];
         $address = [$f.'.'.$l, $f[0].'.'.$l, $f, $f.$l[0]][$pattern].'@'.$company['truth']['domain'];
         $state = $this->dice->weighted(
             ['valid' => 42, 'catch_all' => 15, 'unknown' => 20, 'guess' => 8, 'invalid' => 10, 'off' => 2, '' => 3],
         );
 
+        $days = $this->dice->int(20, 3600);
+        $shares = $this->dice->chance(.04);
+
         return [
             'domain' => $company['truth']['domain'], 'first_name' => $first, 'last_name' => $last,
             'title' => $this->dice->chance(.03) && $arrival === null ? '' : $arrival['title'] ?? $title,
-            'in position since' => $arrival['since'] ?? gmdate('n/Y', $this->now - 86400 * $this->dice->int(20, 3600)),
+            'in position since' => $arrival['since'] ?? gmdate('n/Y', $this->now - 86400 * $days),
             'email' => $this->dice->chance(.22)
                 ? ''
-                : ($this->dice->chance(.04) ? 'info@'.$company['truth']['domain'] : $address),
-            'email state' => $state,
+                : ($shares ? 'info@'.$company['truth']['domain'] : $address),
+            'email state' => $shares ? 'shared' : $state,
             'phone' => $this->phone($country),
             'active' => $this->dice->chance(.25) ? gmdate('Y-m-d', $this->now - 86400 * $this->dice->int(0, 90)) : '',
-            'earlier positions' => $arrival['before'] ?? '', 'truth' => $arrival['follows'] ?? [],
+            'earlier positions' => $arrival['before'] ?? $this->careers->before($country, $days),
+            'truth' => $arrival['follows'] ?? [],
         ];
     }
 

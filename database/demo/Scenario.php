@@ -74,6 +74,7 @@ final class Scenario
                 $this->dice,
                 $this->now->getTimestamp(),
                 new Arrivals($this->dice, $this->now->getTimestamp(), $lasting),
+                new Careers($this->dice, $this->now->getTimestamp()),
             )
         )
             ->make($companies, $this->contacts);
@@ -244,6 +245,9 @@ final class Scenario
             ];
         }
         Approach::query()->insert($rows);
+        if ($this->approaches > 0) {
+            (new Reasons($this->dice, $this->now))->write($offer, array_slice($team, 0, 4), array_values($stories));
+        }
         $tunhede = Account::query()->where('domain', 'tunhede.example')->firstOrFail();
         Note::query()->create([
             'account_id' => $tunhede->id,

@@ -240,13 +240,53 @@ final class Words
             'DE' => ['Qualitätsleiter', 'Einkaufsleiterin', 'Assistenz der Geschäftsführung', 'Leiter Controlling'],
             'PL' => ['Kierownik ds. jakości', 'Kupiec'],
             'NL' => ['Inkoper', 'Kwaliteitsmanager'],
+            'DK' => ['Kvalitetschef', 'Indkøbschef', 'Økonomichef'],
+            'NO' => ['Kvalitetssjef', 'Innkjøpssjef', 'Økonomisjef'],
+            'FI' => ['Laatupäällikkö', 'Ostopäällikkö', 'Talouspäällikkö'],
         ],
     ];
 
+    /** What any maker may say of itself. */
     public const KEYWORDS = [
-        'three shifts', 'compressed air', 'clean dry air', 'blow moulding', 'energy audit', 'container glass',
-        'own power station', 'pneumatic conveying', 'spray coating', 'clean room', 'stamping', 'extrusion',
-        'district heating', 'recycled fibre', 'vacuum forming',
+        'three shifts', 'compressed air', 'energy audit', 'own power station', 'district heating',
+        'pneumatic conveying',
+    ];
+
+    /** What only those of a trade say. */
+    public const TRADE_WORDS = [
+        '2310' => ['container glass', 'float glass', 'glass melting', 'annealing lehr'],
+        '2220' => ['blow moulding', 'extrusion', 'vacuum forming', 'injection moulding'],
+        '17' => ['recycled fibre', 'board machine', 'converting', 'pulp drying'],
+        '13' => ['weaving', 'air-jet looms', 'dyeing', 'technical textiles'],
+        '25' => ['stamping', 'spray coating', 'laser cutting', 'welding cells'],
+        '2930' => ['stamping', 'gear cutting', 'paint shop', 'just in time'],
+        '1621' => ['chipboard', 'hot pressing', 'sanding line', 'veneer'],
+        '2100' => ['clean room', 'clean dry air', 'sterile filling', 'tablet coating'],
+        '26' => ['clean room', 'clean dry air', 'surface mounting', 'reflow soldering'],
+    ];
+
+    /** What a posting says of the work, by what is sought. */
+    public const POSTINGS = [
+        'maintenance planner' => [
+            'You plan the upkeep of our lines, week by week.', 'You know compressed air, steam and vacuum.',
+            'You bring order into what has been repaired on call.',
+        ],
+        'energy manager' => [
+            'The energy audit is your first task.', 'You find out where our electricity goes, and bring it down.',
+            'You report on energy to the management of three plants.',
+        ],
+        'utilities engineer' => [
+            'You look after compressed air, cooling and steam.', 'You rebuild our compressor house.',
+            'You answer for air that is clean and dry.',
+        ],
+        'plant manager' => [
+            'You lead 120 people in three shifts.',
+            'You start up our new line.',
+            'You answer for cost, quality and safety.',
+        ],
+        'shift electrician' => [
+            'You keep the lines running at night.', 'You read drawings and find faults.', 'You work in a team of four.',
+        ],
     ];
 
     public const SYSTEMS = ['Vedliko Plan', 'Skiftara', 'Ordvika', 'Rundgång 4'];

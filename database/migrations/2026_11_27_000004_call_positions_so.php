@@ -26,11 +26,12 @@ return new class extends Migration
     private function say(string $old, string $new, string $oldResult, string $newResult): void
     {
         foreach (['approaches' => ['result', $oldResult, $newResult], 'stations' => ['kind', $old, $new],
-            'intake_changes' => ['record', $old, $new],
-            'signals' => ['source', "{$old}s", "{$new}s"]] as $table => $which) {
+            'intake_changes' => ['record', $old, $new]] as $table => $which) {
             [$column, $from, $to] = $which;
             DB::table($table)->where($column, $from)->update([$column => $to]);
         }
+        // Of the others, posts are what somebody wrote.
+        DB::table('signals')->where('derived', true)->where('source', "{$old}s")->update(['source' => "{$new}s"]);
         foreach (['lists', 'watches'] as $table) {
             DB::update("UPDATE `$table` SET search = REPLACE(search, ?, ?)", ["in_$old", "in_$new"]);
         }

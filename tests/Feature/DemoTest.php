@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Account;
+use App\Models\Channel;
+use App\Models\Contact;
 use App\Models\Double;
 use App\Models\Intake;
 use App\Models\Offer;
+use App\Models\Reason;
 use App\Models\RuleSet;
 use App\Models\Signal;
 use App\Models\Standing;
 use App\Models\User;
 use Database\Demo\Scenario;
+use Database\Demo\Stories;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
@@ -71,6 +75,54 @@ final class DemoTest extends TestCase
 
         self::assertGreaterThan(60, count($expected));
         self::assertSame($expected, $found);
+    }
+
+    public function test_it_is_a_world_that_holds_together(): void
+    {
+        RuleSet::query()->delete();
+        Offer::query()->delete();
+        User::query()->delete();
+        (new Scenario(220, 1600, 1500, 60, 0))->load(fn (string $line) => null);
+
+        $foreign = '/Kierownik|Prezes|Dyrektor|Leiter|leiterin|Geschäfts|päällikkö|johtaja|Directeur|Hoofd/u';
+        $swedes = Contact::query()->whereNotNull('title')->whereHas(
+            'account.places',
+            fn ($places) => $places->where('country', 'SE'),
+        )->pluck('title');
+        self::assertGreaterThan(200, $swedes->count());
+        self::assertSame([], $swedes->filter(fn (string $title): bool => preg_match($foreign, $title) === 1)->all());
+
+        $addresses = Channel::query()->where('type', 'email')->get()->groupBy('value');
+        self::assertSame([], $addresses->filter(
+            fn ($of): bool => $of->count() > 1 && $of->contains(fn (Channel $one): bool => $one->state->value !== 'shared'),
+        )->keys()->all(), 'an address is one person’s, but for a mailbox of the house');
+        self::assertGreaterThan(0, $addresses->filter(fn ($of): bool => $of->count() > 1)->count());
+
+        $kinds = Signal::query()->get()->groupBy('account_id')->map(fn ($of) => $of->pluck('kind.value')->unique());
+        self::assertSame([], $kinds->filter(fn ($of) => $of->contains('growth') && $of->contains('decline'))->all());
+        $adopted = Signal::query()->where('kind', 'tech_adopted')->with('account.technologies')->get();
+        self::assertGreaterThan(5, $adopted->count());
+        foreach ($adopted as $signal) {
+            $runs = $signal->account->technologies->pluck('name')->all();
+            self::assertContains(strtok($signal->title, ' '), array_map(fn (string $name) => strtok($name, ' '), $runs));
+        }
+        self::assertSame(0, Signal::query()->where('kind', 'hiring')->whereNotIn('account_id', $this->stories())
+            ->where(fn ($either) => $either->whereNull('link')->orWhereNull('quote'))->count());
+        self::assertGreaterThan(9, Signal::query()->where('kind', 'hiring')->distinct()->count('quote'));
+
+        $first = DB::table('positions')->selectRaw('MIN(since) AS since')->groupBy('contact_id')->pluck('since');
+        $years = $first->map(fn (?string $since): float => $since === null ? 0 : now()->diffInYears($since, true));
+        self::assertGreaterThan(.2, $years->filter(fn (float $of): bool => $of > 10)->count() / $years->count());
+        self::assertLessThan(30, $years->max());
+        foreach (['ready' => 40, 'used' => 30, 'expired' => 30] as $state => $most) {
+            self::assertGreaterThan($most / 4, Reason::query()->inState($state)->count(), $state);
+        }
+    }
+
+    /** @return list<int> */
+    private function stories(): array
+    {
+        return Account::query()->whereIn('domain', array_column(Stories::accounts(), 'domain'))->pluck('id')->all();
     }
 
     public function test_without_the_demo_there_is_an_admin_and_an_offer_to_begin_with(): void
