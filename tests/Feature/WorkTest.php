@@ -18,6 +18,7 @@ use App\Models\Role;
 use App\Models\User;
 use App\Standings\Standings;
 use App\View\Today\Plan;
+use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -80,6 +81,37 @@ final class WorkTest extends TestCase
             Reason::query()->latest('id')->firstOrFail()->expires_on->toDateString(),
             'facts only: sixty days',
         );
+    }
+
+    public function test_an_arrow_key_asks_for_one_account_and_plans_no_day(): void
+    {
+        $this->tunhede();
+        $this->bring(IntakeKind::Accounts, "domain;name;industry;headcount;keywords\n".implode('', array_map(
+            fn (int $i): string => "f$i.example;Firm $i;glass;100;three shifts\n",
+            range(1, 30),
+        )));
+        $this->bring(IntakeKind::Signals, "domain;kind;date;title;strength\n".implode('', array_map(
+            fn (int $i): string => "f$i.example;expansion;2026-11-20;New line $i;.5\n",
+            range(1, 30),
+        )));
+        (new Standings)->refresh();
+        $last = Account::query()->where('domain', 'f15.example')->sole();
+        $ask = function (array $headers) use ($last): array {
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $html = (string) $this->actingAs($this->rep)->get(route('today', ['focus' => $last->id]), $headers)
+                ->assertOk()->getContent();
+
+            return [$html, array_sum(array_map(fn (array $one): int => count($one['bindings']), DB::getQueryLog()))];
+        };
+        [$page, $all] = $ask([]);
+        [$fragment, $few] = $ask(['HX-Request' => 'true', 'HX-Target' => 'focus']);
+
+        $words = fn (string $html): string => trim((string) preg_replace('/\s+/', ' ', strip_tags($html)));
+        self::assertStringContainsString('Firm 15', $fragment);
+        self::assertStringNotContainsString('Firm 16', $fragment);
+        self::assertStringContainsString($words($fragment), $words($page), 'the same as on the whole page');
+        self::assertLessThan($all / 2, $few, 'ids asked for');
     }
 
     public function test_words_fit_their_kind_and_greet_whom_they_are_for(): void

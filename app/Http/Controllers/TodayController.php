@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Offer;
+use App\View\Today\TodayFocus;
 use App\View\Today\TodayPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -13,10 +14,11 @@ final class TodayController extends Controller
 {
     public function __invoke(Request $request, Offer $offer): View
     {
-        $page = TodayPage::of($offer, $request->user(), $request->integer('focus'));
+        $focus = $request->integer('focus');
+        if ($request->header('HX-Target') === 'focus') {
+            return view('today.focus', ['page' => TodayFocus::of($offer, $request->user(), $focus)]);
+        }
 
-        return $request->header('HX-Target') === 'focus'
-            ? view('today.focus', ['page' => $page])
-            : view('today.index', ['page' => $page]);
+        return view('today.index', ['page' => TodayPage::of($offer, $request->user(), $focus)]);
     }
 }

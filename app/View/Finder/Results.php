@@ -61,9 +61,8 @@ final readonly class Results
 
     /**
      * @return list<array{id: int, name: string, about: string, url: string, records: string, work: string|null,
-     *     priority: string, out: string|null, line: SignalLine|null, cells: array<string, string>, account:
-     *     Account|null,
-     *     accountAbout: string}>
+     *     priority: string, out: string|null, line: SignalLine|null, cells: array<string, string>,
+     *     account: Account|null, accountAbout: string}>
      */
     public function rows(): array
     {

@@ -48,7 +48,7 @@ final readonly class ReasonsPage
         return new self(
             $state,
             $search,
-            $find($state)->orderByDesc('user_id')->latest()->paginate(self::SIZE)->withQueryString(),
+            $find($state)->latest()->orderByDesc('id')->paginate(self::SIZE)->withQueryString(),
             array_map(
                 fn (string $one): int => $find($one)->count(),
                 array_combine(array_keys(self::STATES), array_keys(self::STATES)),

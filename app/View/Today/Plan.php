@@ -82,6 +82,19 @@ final readonly class Plan
         return array_filter($groups);
     }
 
+    /** One account as the plan would have it; null where it has no place in it. */
+    public function row(int $account): ?PlanRow
+    {
+        foreach ([StandingState::Ranked, StandingState::Waiting] as $state) {
+            $rows = $this->rows($this->candidates($state)->where('standings.account_id', $account), 1);
+            if ($rows !== []) {
+                return $rows[0];
+            }
+        }
+
+        return null;
+    }
+
     /**
      * The first of these accounts in which somebody is to be contacted, or nobody is known yet.
      *

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\View\Today;
 
-use App\KeepOut\EntriesInForce;
 use App\Models\Approach;
 use App\Models\Offer;
 use App\Models\User;
 use App\Support\Format;
-use App\View\Ways;
 use Illuminate\Support\Collection;
 
 /** What stands on Today: the plan in its groups, the approach in focus, steps that are due, and what was done. */
@@ -25,8 +23,7 @@ final readonly class TodayPage
     private function __construct(
         public Offer $offer,
         public array $groups,
-        public ?PlanRow $focus,
-        public ?Ways $ways,
+        public TodayFocus $inFocus,
         public string $lead,
         public ?string $hurry,
         public bool $isDone,
@@ -47,8 +44,7 @@ final readonly class TodayPage
         return new self(
             $offer,
             array_combine(array_map(fn (string $key): string => Plan::GROUPS[$key], array_keys($groups)), $groups),
-            $row,
-            self::ways($row),
+            new TodayFocus($offer, $row),
             self::lead($plan, $rep),
             $hours === 0 ? null : ($hours === 1 ? 'One has' : "$hours have").' only hours.',
             $plan->left() === 0,
@@ -60,7 +56,7 @@ final readonly class TodayPage
 
     public function isFocus(PlanRow $row): bool
     {
-        return $row === $this->focus;
+        return $row === $this->inFocus->focus;
     }
 
     /** Where an approach is told of. */
@@ -81,13 +77,6 @@ final readonly class TodayPage
         }
 
         return null;
-    }
-
-    private static function ways(?PlanRow $row): ?Ways
-    {
-        return $row === null ? null : Ways::toAccount(
-            $row->standing->account, $row->contact, $row->draft->words(), $row->draft->subject(), EntriesInForce::now(),
-        );
     }
 
     private static function lead(Plan $plan, User $rep): string

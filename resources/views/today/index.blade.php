@@ -41,7 +41,7 @@
             <div class="offcanvas-lg offcanvas-bottom h-auto sticky-lg-top pt-lg-3" id="focus" tabindex="-1"
                 aria-label="The approach in focus"
                 aria-live="polite">
-                @include('today.focus')
+                @include('today.focus', ['page' => $page->inFocus])
             </div>
         </div>
     </div>

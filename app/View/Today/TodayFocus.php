@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Today;
+
+use App\KeepOut\EntriesInForce;
+use App\Models\Offer;
+use App\Models\User;
+use App\View\Ways;
+
+/** The approach in focus, and what can be done with its words. */
+final readonly class TodayFocus
+{
+    public ?Ways $ways;
+
+    public function __construct(public Offer $offer, public ?PlanRow $focus)
+    {
+        $this->ways = $focus === null ? null : Ways::toAccount(
+            $focus->standing->account, $focus->contact, $focus->draft->words(), $focus->draft->subject(),
+            EntriesInForce::now(),
+        );
+    }
+
+    /** Of one account alone; the day is not planned anew for it. Where it is no longer there, the first of the plan. */
+    public static function of(Offer $offer, User $rep, int $account): self
+    {
+        $plan = new Plan($offer, $rep);
+
+        return new self($offer, $plan->row($account) ?? array_merge(...array_values($plan->groups()))[0] ?? null);
+    }
+}
