@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Contacts\ForgetNames;
 use App\Contacts\TakeContact;
+use App\Contacts\Titles;
 use App\Lists\RecordTags;
 use App\Models\Account;
 use App\Models\Approach;
@@ -754,6 +755,43 @@ final class PeopleTest extends TestCase
             '… and …',
             ForgetNames::without('Lea Lind and Lea', ['Lea', 'Lea Lind'], '…'),
             'the longest first',
+        );
+    }
+
+    public function test_whoever_looks_for_a_common_name_is_told_that_not_all_were_looked_at(): void
+    {
+        $this->actingAs($this->rep)->get(route('contacts.index', ['q' => 'Planner']))->assertOk()
+            ->assertDontSeeText('only that many');
+        $account = $this->account->id;
+        $rows = array_map(fn (int $i): array => [
+            'account_id' => $account, 'first_name' => "Planner $i", 'last_name' => 'Lie', 'title' => 'Head of Maintenance',
+            'reading' => (new Titles)->read('Head of Maintenance', null, 100),
+        ], range(1, 2001));
+        foreach (array_chunk($rows, 500) as $some) {
+            DB::table('contacts')->insert($some);
+        }
+        app(Standings::class)->all();
+        $this->get(route('contacts.index', ['q' => 'Planner']))->assertOk()
+            ->assertSeeText('More than 2,000 contacts are called');
+    }
+
+    public function test_everybody_is_listed_once_whatever_their_priority(): void
+    {
+        // Two hundred and fifty accounts with the same best contact: a page of standings ends among equals.
+        $this->bring(IntakeKind::Accounts, "domain;name;industry;headcount\n".implode('', array_map(
+            fn (int $i): string => "e$i.example;Equal $i;glass;100\n",
+            range(1, 250),
+        )));
+        $this->bring(IntakeKind::Contacts, "domain;first name;last name;title\n".implode('', array_map(
+            fn (int $i): string => "e$i.example;Ada;Equal $i;Head of Maintenance\n",
+            range(1, 250),
+        )));
+        app(Standings::class)->all();
+        $ids = array_column(iterator_to_array((new ContactList($this->offer))->rows(), false), 0);
+        self::assertSame(count(array_unique($ids)), count($ids));
+        self::assertSame(
+            250,
+            Contact::query()->whereIn('id', $ids)->where('first_name', 'Ada')->count(),
         );
     }
 

@@ -24,7 +24,7 @@ final readonly class ContactList
 {
     private const CHUNK = 100;
 
-    private const FOUND = 2000;
+    public const FOUND = 2000;
 
     private const STATES = [StandingState::Ranked, StandingState::Waiting];
 
@@ -47,6 +47,12 @@ final readonly class ContactList
         $text = fn (string $name): string => is_string($query[$name] ?? null) ? trim($query[$name]) : '';
 
         return new self($offer, Part::tryFrom($text('part')), mb_substr($text('q'), 0, 100));
+    }
+
+    /** Whether more are called so than are looked at. */
+    public function isCut(): bool
+    {
+        return count($this->found ?? []) > self::FOUND;
     }
 
     /** @return array<string, int> part → how many there are; '' for all */
@@ -124,6 +130,7 @@ final readonly class ContactList
     /** @return Generator<\stdClass> the best contact first */
     private function standings(): Generator
     {
+        // Each page begins behind the last of the one before, so that none is skipped or told twice while they change.
         $query = DB::table('standings')->where('offer_id', $this->offer->id)
             ->whereIn('state', array_column(self::STATES, 'value'))->whereNotNull('best_contact')
             ->when(
@@ -134,13 +141,17 @@ final readonly class ContactList
                 ),
             )
             ->orderByDesc('best_contact')->orderBy('account_id')->select('account_id', 'best_contact', 'contacts');
-        for ($offset = 0; ; $offset += self::CHUNK) {
-            $rows = (clone $query)->offset($offset)->limit(self::CHUNK)->get();
+        $last = null;
+        do {
+            $rows = (clone $query)->limit(self::CHUNK)->when(
+                $last !== null,
+                fn ($query) => $query->where(fn ($either) => $either->where('best_contact', '<', $last->best_contact)
+                    ->orWhere(fn ($same) => $same->where('best_contact', $last->best_contact)
+                        ->where('account_id', '>', $last->account_id))),
+            )->get();
             yield from $rows;
-            if ($rows->count() < self::CHUNK) {
-                return;
-            }
-        }
+            $last = $rows->last();
+        } while ($rows->count() === self::CHUNK);
     }
 
     /** @return array<int, true> */
@@ -156,7 +167,7 @@ final readonly class ContactList
                         ->orWhere('title', 'like', '%'.$like),
                 );
             }
-        })->limit(self::FOUND)->pluck('id')->all();
+        })->limit(self::FOUND + 1)->pluck('id')->all();
 
         return array_fill_keys($ids, true);
     }

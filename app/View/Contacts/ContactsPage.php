@@ -65,6 +65,18 @@ final readonly class ContactsPage
         );
     }
 
+    /** So many who are called alike are looked at. */
+    public function most(): string
+    {
+        return Format::number(ContactList::FOUND);
+    }
+
+    /** The title looked for, where all of them are looked at. */
+    public function inFinder(): string
+    {
+        return route('finder', ['on' => 'contacts', 'c' => [['f' => 'title', 'q' => $this->list->search]]]);
+    }
+
     /** @return list<Tab> */
     public function tabs(): array
     {
