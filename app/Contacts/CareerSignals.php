@@ -9,6 +9,7 @@ use App\Models\Offer;
 use App\Standings\RuleBook;
 use App\Support\AccountIds;
 use App\Support\Bulk;
+use App\Support\Same;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Buying\PeopleSignal;
@@ -215,7 +216,7 @@ final class CareerSignals
             } elseif (
                 array_filter(
                     ['account_id', ...self::FIELDS],
-                    fn (string $field): bool => $signal[$field] != $existing->$field,
+                    fn (string $field): bool => ! Same::value($signal[$field], $existing->$field),
                 )
                     !== []
             ) {

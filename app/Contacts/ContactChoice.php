@@ -69,7 +69,9 @@ final readonly class ContactChoice
                 Contact $contact,
             ) use ($ranked, $approached, $reserved, $held, $heldAccounts, $places, $withRoles, $about): Choosable {
                 $place = $places[$contact->id] ?? null;
-                $row = $place?->removed || $place?->part === Part::Blocker ? null : $ranked[$contact->id] ?? null;
+                $row = $place?->removed === true || $place?->part === Part::Blocker
+                    ? null
+                    : $ranked[$contact->id] ?? null;
                 $made = $approached[$contact->id] ?? null;
                 $access = Reach::of($contact, $this->barred)->access;
 
@@ -78,7 +80,7 @@ final readonly class ContactChoice
                     $row !== null ? (float) $row[1] : (
                         $withRoles
                         || $place?->part === Part::Blocker
-                        || $place?->removed ? null : self::LEAST + $access * (100 - self::LEAST)
+                        || $place?->removed === true ? null : self::LEAST + $access * (100 - self::LEAST)
                     ),
                     $place->part ?? ($row === null ? null : Part::from($row[2])),
                     Title::unpacked($contact->reading)->functions,

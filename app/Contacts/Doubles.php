@@ -205,7 +205,9 @@ final class Doubles
 
     private static function record(string $table, int $id): ?stdClass
     {
-        return DB::table($table)->find($id);
+        $row = DB::table($table)->find($id);
+
+        return $row instanceof stdClass ? $row : null;
     }
 
     /** @return list<int> */

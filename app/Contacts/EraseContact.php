@@ -189,8 +189,9 @@ final class EraseContact
             foreach (DB::table($table)->pluck('search', 'id') as $id => $address) {
                 parse_str($address, $search);
                 $without = self::without($search, $texts);
-                $without === $search
-                    || DB::table($table)->where('id', $id)->update(['search' => http_build_query($without)]);
+                if ($without !== $search) {
+                    DB::table($table)->where('id', $id)->update(['search' => http_build_query($without)]);
+                }
             }
         }
     }

@@ -130,8 +130,9 @@ final readonly class ForgetNames
         ) {
             $row = (array) $row;
             $text = $change((string) $row[$column]);
-            $text === $row[$column]
-                || DB::table($table)->where(array_intersect_key($row, array_flip($keys)))->update([$column => $text]);
+            if ($text !== $row[$column]) {
+                DB::table($table)->where(array_intersect_key($row, array_flip($keys)))->update([$column => $text]);
+            }
         }
     }
 

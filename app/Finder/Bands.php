@@ -27,7 +27,7 @@ final class Bands
         $from = $below = null;
         foreach (array_slice(self::bounds($field), 1) as $to) {
             $bands[] = [$from, $to, self::called($field, $step === 1 ? $from : $below, $to)];
-            [$from, $below] = [$to + $step, $to];
+            [$from, $below] = [($to ?? 0) + $step, $to];
         }
 
         return $bands;

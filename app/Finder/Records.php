@@ -305,7 +305,7 @@ final class Records
             ];
             foreach (array_filter($own) as $field => $found) {
                 $values["$field:any"] = array_values(array_unique([...$values["$field:any"] ?? [], ...$found]));
-                if ($isSeat) {
+                if ((bool) $isSeat) {
                     $values[$field] = $found;
                 }
             }

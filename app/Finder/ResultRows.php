@@ -109,7 +109,7 @@ final readonly class ResultRows
     /** The priority of an account, or of a contact; null where the account is out. */
     public function priority(Account|Contact $record): ?float
     {
-        if ($this->standing($record)?->state->isOut()) {
+        if ($this->standing($record)?->state->isOut() === true) {
             return null;
         }
 

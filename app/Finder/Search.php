@@ -119,11 +119,14 @@ final class Search
 
                 continue;
             }
-            $sum = fn (string $what): int => array_sum(
-                array_map(fn (array $one): int => $one[1]->$what[$used], $asked),
+            $sum = fn (Closure $what): int => array_sum(
+                array_map(fn (array $one): int => $what($one[1])[$used], $asked),
             );
             $rows[] = [
-                'step' => $step, 'after' => $sum('after'), 'without' => $sum('without'), 'unknown' => $sum('unknown'),
+                'step' => $step,
+                'after' => $sum(fn (Narrowing $one): array => $one->after),
+                'without' => $sum(fn (Narrowing $one): array => $one->without),
+                'unknown' => $sum(fn (Narrowing $one): array => $one->unknown),
             ];
             $used++;
         }

@@ -494,7 +494,7 @@ final readonly class StepForm
         return match ($this->field) {
             Field::Country, Field::OwnCountry => Countries::code($value) ?? strtoupper($value),
             Field::Industry,
-            Field::MainIndustry => preg_match('/^[A-Z]$|^\d{2,4}$/', $value)
+            Field::MainIndustry => preg_match('/^[A-Z]$|^\d{2,4}$/', $value) === 1
                 ? $value
                 : Industries::read($value)[0] ?? $value,
             Field::PostalArea => str_replace(' ', '', $value),
@@ -507,7 +507,7 @@ final readonly class StepForm
     private function place(): array
     {
         $text = $this->given['q'] ?? throw new Mistake('Name the place.');
-        if (preg_match('/^(-?\d+(?:\.\d+)?)\s*,\s*(-?\d+(?:\.\d+)?)$/', $text, $numbers)) {
+        if (preg_match('/^(-?\d+(?:\.\d+)?)\s*,\s*(-?\d+(?:\.\d+)?)$/', $text, $numbers) === 1) {
             return [(float) $numbers[1], (float) $numbers[2]];
         }
         $found = Gazetteer::named($text);

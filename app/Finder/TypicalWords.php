@@ -80,7 +80,7 @@ final class TypicalWords
             $wider = $step->with([
                 'q' => $isList
                     ? Pasted::short("$query\n$phrase")
-                    : (preg_match('/\s/', $query) ? "($query)" : $query).' OR '.self::quoted($phrase),
+                    : (preg_match('/\s/', $query) === 1 ? "($query)" : $query).' OR '.self::quoted($phrase),
             ]);
             $more = $search->withSteps(array_values(array_replace($search->steps, [$i => $wider])))->total()
                 - $search->total();

@@ -414,7 +414,7 @@ final class AccountRows implements RowReader
     /** A label such as "Glass, ceramics and other mineral products" has commas of its own. */
     private function isOneLabel(string $text): bool
     {
-        return ! preg_match('/[;|]/', $text);
+        return preg_match('/[;|]/', $text) !== 1;
     }
 
     /**

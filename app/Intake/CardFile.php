@@ -7,6 +7,7 @@ namespace App\Intake;
 use Sabre\VObject\Component\VCard;
 use Sabre\VObject\ParseException;
 use Sabre\VObject\Parser\Parser;
+use Sabre\VObject\Property;
 use Sabre\VObject\Splitter\VCard as Cards;
 
 /**
@@ -49,6 +50,14 @@ final class CardFile
         }
     }
 
+    /** @return array<int, string> what a property with several parts holds */
+    private static function parts(VCard $card, string $property): array
+    {
+        $first = $card->select($property)[0] ?? null;
+
+        return $first instanceof Property ? $first->getParts() : [];
+    }
+
     /** A card is taken apart whole, and costs many times its own size. */
     private static function mustBeSmall(string $path): void
     {
@@ -70,8 +79,8 @@ final class CardFile
     /** @return list<string> */
     private static function row(VCard $card): array
     {
-        $name = isset($card->N) ? $card->N->getParts() : [];
-        $address = isset($card->ADR) ? $card->ADR->getParts() : [];
+        $name = self::parts($card, 'N');
+        $address = self::parts($card, 'ADR');
         $one = fn (string $property): string => trim((string) ($card->preferred($property) ?? ''));
 
         return array_map(fn (string $text): string => trim($text), [

@@ -118,11 +118,11 @@ final readonly class Cells
     public function page(string $field, string $what): ?string
     {
         $text = $this->text($field);
-        if ($text === null || preg_match('~^https?://[^\s/]+\.~i', $text)) {
+        if ($text === null || preg_match('~^https?://[^\s/]+\.~i', $text) === 1) {
             return $text;
         }
 
-        return preg_match('~^[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)+(?:/\S*)?$~u', $text)
+        return preg_match('~^[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)+(?:/\S*)?$~u', $text) === 1
             ? "https://$text"
             : throw new RejectedRow("$what “{$text}” is no web address.");
     }
@@ -157,7 +157,7 @@ final readonly class Cells
     public function list(string $field): array
     {
         $text = $this->cells[$field] ?? '';
-        $parts = preg_split(preg_match('/[;|]/', $text) ? '/[;|]/' : '/,/', $text) ?: [];
+        $parts = preg_split(preg_match('/[;|]/', $text) === 1 ? '/[;|]/' : '/,/', $text) ?: [];
 
         return array_values(
             array_unique(array_filter(array_map(trim(...), $parts), fn (string $part): bool => $part !== '')),

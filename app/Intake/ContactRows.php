@@ -586,7 +586,7 @@ final class ContactRows implements RowReader
     /** International form where the number can be read, else as it was written. */
     private static function phone(string $number, ?string $country): string
     {
-        if (! preg_match('/\d.*\d.*\d/', $number)) {
+        if (preg_match('/\d.*\d.*\d/', $number) !== 1) {
             throw new RejectedRow("“{$number}” is not a phone number.");
         }
         try {
@@ -614,6 +614,7 @@ final class ContactRows implements RowReader
         $parts = array_map(trim(...), explode(',', $text));
         $years = count($parts) > 1
             && preg_match('~^((?:\d{1,2}/)?\d{4})(?:\s*[–-]\s*((?:\d{1,2}/)?\d{4}))?$~u', (string) end($parts), $y)
+                === 1
             ? array_map(self::month(...), array_slice($y, 1))
             : [];
         if ($years !== []) {

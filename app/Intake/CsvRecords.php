@@ -39,7 +39,7 @@ final readonly class CsvRecords
                 [$whole, $lines] = $this->close($file, $text);
                 if ($whole === null) {
                     fseek($file, $offset);
-                    if (preg_match('/(?:^|'.preg_quote($this->delimiter, '/').')\s*"/', $text)) {
+                    if (preg_match('/(?:^|'.preg_quote($this->delimiter, '/').')\s*"/', $text) === 1) {
                         yield self::unread(
                             $text,
                             $first,

@@ -8,6 +8,7 @@ use App\Contacts\Fingerprints;
 use App\Models\User;
 use App\Network\Acquaintance;
 use App\Support\Bulk;
+use App\Support\Same;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Text\Fold;
 use stdClass;
@@ -158,7 +159,7 @@ final class RelationRows implements RowReader
             }
             $after = array_filter(
                 array_intersect_key($record, array_flip(self::FIELDS)),
-                fn ($value, string $field): bool => $value !== null && $value != $there->$field,
+                fn ($value, string $field): bool => $value !== null && ! Same::value($value, $there->$field),
                 ARRAY_FILTER_USE_BOTH,
             );
             if ($after === []) {

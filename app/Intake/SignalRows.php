@@ -8,6 +8,7 @@ use App\Contacts\CareerSignals;
 use App\Contacts\OpeningFunctions;
 use App\Support\AccountIds;
 use App\Support\Bulk;
+use App\Support\Same;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Signal\Kind;
 use Luftig\Core\Signal\Strength;
@@ -112,7 +113,7 @@ final class SignalRows implements RowReader
         }
         $strength = $row->part('strength', 'The strength');
         $link = $row->text('link', 500);
-        if ($link !== null && ! preg_match('~^https?://~i', $link)) {
+        if ($link !== null && preg_match('~^https?://~i', $link) !== 1) {
             throw new RejectedRow("The link “{$link}” does not begin with http:// or https://.");
         }
 
@@ -187,8 +188,8 @@ final class SignalRows implements RowReader
             }
             $after = array_filter(
                 array_intersect_key($record, array_flip(self::FIELDS)),
-                fn ($value, $field): bool => $value !== null && $value != $existing->$field && ! (
-                    $field === 'facts' && json_decode($value, true) == json_decode((string) $existing->$field, true)
+                fn ($value, $field): bool => $value !== null && ! Same::value($value, $existing->$field) && ! (
+                    $field === 'facts' && Same::json($value, (string) $existing->$field)
                 ),
                 ARRAY_FILTER_USE_BOTH,
             );

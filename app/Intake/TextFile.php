@@ -63,7 +63,7 @@ final readonly class TextFile
             // Without a byte order mark: in Western text the zero bytes say which half of each pair is which.
             return $sample[1] === "\0" ? 'UTF-16LE' : 'UTF-16BE';
         }
-        if (preg_match('/[\x00-\x08\x0E-\x1A\x1C-\x1F]/', $sample)) {
+        if (preg_match('/[\x00-\x08\x0E-\x1A\x1C-\x1F]/', $sample) === 1) {
             throw UnreadableFile::binary();
         }
 
@@ -77,7 +77,7 @@ final readonly class TextFile
         while (! feof($file)) {
             $rest .= fread($file, 1 << 20);
             // A character may be cut at the end of what was read.
-            $whole = preg_match('/[\xC2-\xF4][\x80-\xBF]{0,2}$/', $rest, $cut)
+            $whole = preg_match('/[\xC2-\xF4][\x80-\xBF]{0,2}$/', $rest, $cut) === 1
                 ? substr($rest, 0, -strlen($cut[0]))
                 : $rest;
             if (! mb_check_encoding($whole, 'UTF-8')) {

@@ -10,6 +10,7 @@ use App\Lists\Belongings;
 use App\Models\Intake;
 use App\Models\IntakeState;
 use App\Support\AccountIds;
+use App\Support\Same;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -93,8 +94,8 @@ final class UndoIntake
             return 0;
         }
         $same = fn (string $field): bool => ! property_exists($row, $field)
-                || $after[$field] == $row->$field
-                || json_decode((string) $row->$field, true) == $after[$field];
+                || Same::value($after[$field], $row->$field)
+                || Same::value(json_decode((string) $row->$field, true), $after[$field]);
         $fields = array_filter($before, fn (string $field): bool => $same($field), ARRAY_FILTER_USE_KEY);
         if ($change->record === 'account') {
             (new AccountRows)->change($row->id, $fields);

@@ -10,7 +10,6 @@ use App\Models\IntakeState;
 use App\Standings\Standings;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use Illuminate\Support\Facades\Log;
 use Throwable;
 
 /** Takes a file in, or takes it back, in the background. A worker that dies leaves it to be continued. */
@@ -38,7 +37,7 @@ final class RunIntake implements ShouldQueue
 
     public function failed(Throwable $e): void
     {
-        Log::error($e);
+        report($e);
         Intake::query()->whereKey($this->intake)
             ->whereIn('state', [IntakeState::Queued, IntakeState::Running, IntakeState::Undoing])->update([
                 'state' => IntakeState::Stopped,

@@ -27,17 +27,15 @@ final readonly class EntriesInForce
 
     public static function now(): self
     {
-        $found = ['account' => [], 'domain' => [], 'contact' => [], 'address' => []];
+        $accounts = $domains = $contacts = $addresses = [];
         foreach (KeepOut::query()->inForce()->get() as $entry) {
-            $key = match ($entry->type) {
-                KeepOutType::Account => $entry->account_id,
-                KeepOutType::Contact => $entry->contact_id,
+            match ($entry->type) {
+                KeepOutType::Account => $accounts[(int) $entry->account_id] = $entry->reason,
+                KeepOutType::Contact => $contacts[(int) $entry->contact_id] = $entry->reason,
+                KeepOutType::Domain => $domains[mb_strtolower((string) $entry->value)] = $entry->reason,
+                KeepOutType::Address => $addresses[mb_strtolower((string) $entry->value)] = $entry->reason,
                 KeepOutType::Query => null,
-                default => mb_strtolower($entry->value),
             };
-            if ($key !== null) {
-                $found[$entry->type->value][$key] = $entry->reason;
-            }
         }
 
         foreach (
@@ -45,10 +43,10 @@ final readonly class EntriesInForce
                 ->where(fn ($either) => $either->whereNull('until')->orWhere('until', '>=', now()->toDateString()))
                 ->get(['recognised.account_id', 'because']) as $row
         ) {
-            $found['account'][$row->account_id] ??= $row->because;
+            $accounts[(int) $row->account_id] ??= $row->because;
         }
 
-        return new self($found['account'], $found['domain'], $found['contact'], $found['address']);
+        return new self($accounts, $domains, $contacts, $addresses);
     }
 
     public function account(int $id, ?string $domain): ?string

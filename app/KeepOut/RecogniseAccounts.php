@@ -79,11 +79,11 @@ final class RecogniseAccounts
     /** @return list<stdClass> */
     private static function accounts(string $which): array
     {
-        return DB::select(
+        return array_values(DB::select(
             'SELECT a.id, name, description, keywords, no_agency, (SELECT GROUP_CONCAT(code ORDER BY position) FROM '
                 .'account_industry i WHERE i.account_id = a.id) AS codes FROM accounts a WHERE merged_into IS NULL AND '
                 .str_replace('`id`', 'a.id', $which),
-        );
+        ));
     }
 
     /** What an account says of itself, as the Finder's words. */

@@ -13,7 +13,6 @@ use App\Models\Watch;
 use App\Support\Bulk;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Log;
 use Luftig\Core\Search\Subject;
 use Throwable;
 
@@ -66,7 +65,7 @@ final class RunWatch
                 self::run($watch);
             } catch (Throwable $e) {
                 // One that fails keeps none of the others from running, and is tried again at its next time.
-                Log::error($e);
+                report($e);
                 $watch->update(
                     ['next_at' => $watch->rhythm->after(CarbonImmutable::now(), $watch->hour, $watch->time_zone)],
                 );

@@ -44,7 +44,7 @@ final readonly class Sample
         // A first sample; then as many more as it takes.
         $more = $judged < self::DRAWN ? self::DRAWN : $judged + min(self::DRAWN, $check->more);
         $drawn = array_map(
-            fn (int $at): int => $members[$at]->record_id,
+            fn (int $at): int => (int) $members[$at]?->record_id,
             SpotCheck::draw($members->count(), $list->id, $more),
         );
         $next = array_values(array_diff($drawn, array_keys($fits)));
@@ -70,7 +70,7 @@ final readonly class Sample
             foreach ($this->list->subject === Subject::Accounts->value ? [$account] : $account->contacts as $record) {
                 if (isset($this->fits[$record->id])) {
                     $values = self::values($account, $record);
-                    $this->fits[$record->id] ? $hits[] = $values : $misses[] = $values;
+                    (bool) $this->fits[$record->id] ? $hits[] = $values : $misses[] = $values;
                 }
             }
         }

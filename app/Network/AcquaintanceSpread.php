@@ -123,7 +123,7 @@ final class AcquaintanceSpread
                 $contact, $where, , $first, $last,
             ]
         ) {
-            if (($spans[$where] ?? null)?->meets($first, $last)) {
+            if (($spans[$where] ?? null)?->meets($first, $last) === true) {
                 yield $contact;
             }
         }

@@ -42,10 +42,10 @@ final class UncommonPassword implements DataAwareRule, ValidationRule
         '0' => 'o', '1' => 'i', '3' => 'e', '4' => 'a', '5' => 's', '7' => 't', '@' => 'a', '$' => 's',
     ];
 
-    /** @var array<string, mixed> */
+    /** @var array<mixed> */
     private array $data = [];
 
-    /** @param  array<string, mixed>  $data */
+    /** @param  array<mixed>  $data */
     public function setData(array $data): self
     {
         $this->data = $data;

@@ -221,10 +221,11 @@ final class Standings
     /** @return list<RuleBook> */
     private function books(?Offer $offer = null): array
     {
-        return Offer::query()->when($offer !== null, fn ($query) => $query->whereKey($offer?->id))->orderBy('id')
+        return array_values(Offer::query()->when($offer !== null, fn ($query) => $query->whereKey($offer?->id))
+            ->orderBy('id')
             ->with('rules')->get()
             ->filter(fn (Offer $one): bool => $one->rules !== null)
             ->map(fn (Offer $one): RuleBook => RuleBook::of($one->rules ?? throw new \LogicException('filtered above')))
-            ->values()->all();
+            ->all());
     }
 }

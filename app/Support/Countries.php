@@ -35,7 +35,7 @@ final class Countries
     {
         $names = [];
         foreach (ResourceBundle::create('en', 'ICUDATA-region')?->get('Countries') ?? [] as $code => $name) {
-            if (preg_match('/^[A-Z]{2}$/', (string) $code)) {
+            if (preg_match('/^[A-Z]{2}$/', (string) $code) === 1) {
                 $names[(string) $code] = (string) $name;
             }
         }
@@ -49,7 +49,7 @@ final class Countries
         $codes = ['uk' => 'GB', 'england' => 'GB', 'usa' => 'US', 'holland' => 'NL'];
         foreach (self::LANGUAGES as $language) {
             foreach (ResourceBundle::create($language, 'ICUDATA-region')?->get('Countries') ?? [] as $code => $name) {
-                if (preg_match('/^[A-Z]{2}$/', (string) $code)) {
+                if (preg_match('/^[A-Z]{2}$/', (string) $code) === 1) {
                     $codes[Fold::letters((string) $name)] ??= (string) $code;
                     $codes[strtolower((string) $code)] ??= (string) $code;
                 }

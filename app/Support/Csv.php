@@ -32,6 +32,6 @@ final class Csv
     /** A spreadsheet would take a cell that begins so for a formula. */
     private static function harmless(string $cell): string
     {
-        return preg_match('/^[=+\-@\t\r]/', $cell) ? "'".$cell : $cell;
+        return preg_match('/^[=+\-@\t\r]/', $cell) === 1 ? "'".$cell : $cell;
     }
 }

@@ -51,12 +51,12 @@ final readonly class Figure
                 '/^(.*\d[^\d–—-]*?)\s*(?:–|—|-|\bto\b|\bbis\b|\btill\b|\btot\b|\btil\b|\bdo\b)\s*(\d.*)$/ui',
                 $plain,
                 $ends,
-            )
+            ) === 1
         ) {
             $high = self::single($ends[2]);
             // 1–2 Mio: the unit behind the range holds for both ends.
             $low = self::single(
-                preg_match('/\pL/u', $ends[1]) ? $ends[1] : $ends[1].preg_replace('/[\d.,\' ]+/', '', $ends[2]),
+                preg_match('/\pL/u', $ends[1]) === 1 ? $ends[1] : $ends[1].preg_replace('/[\d.,\' ]+/', '', $ends[2]),
             );
 
             return $low === null || $high === null
@@ -75,12 +75,14 @@ final readonly class Figure
     /** @return array{string, string|null} the text without a currency, and the currency */
     private static function currency(string $text): array
     {
-        if (! preg_match('/[\pL€£$]/u', $text)) {
+        if (preg_match('/[\pL€£$]/u', $text) !== 1) {
             return [$text, null];
         }
         foreach (self::CURRENCIES as $sign => $code) {
-            $pattern = preg_match('/\pL/u', $sign) ? '/(?<!\pL)'.$sign.'(?!\pL)/ui' : '/'.preg_quote($sign, '/').'/u';
-            if (preg_match($pattern, $text)) {
+            $pattern = preg_match('/\pL/u', $sign) === 1
+                ? '/(?<!\pL)'.$sign.'(?!\pL)/ui'
+                : '/'.preg_quote($sign, '/').'/u';
+            if (preg_match($pattern, $text) === 1) {
                 return [
                     trim(
                         in_array($sign, ['mkr', 'tkr', 'msek'], true)
@@ -97,7 +99,7 @@ final readonly class Figure
 
     private static function single(string $text): ?float
     {
-        if (! preg_match('/^([+-]?)\s*((?:[.,]\d|\d)[\d.,\' ]*)\s*(%|\pL*)\.?$/u', trim($text), $parts)) {
+        if (preg_match('/^([+-]?)\s*((?:[.,]\d|\d)[\d.,\' ]*)\s*(%|\pL*)\.?$/u', trim($text), $parts) !== 1) {
             return null;
         }
         $factor = self::MULTIPLES[mb_strtolower($parts[3])] ?? null;

@@ -6,7 +6,6 @@ namespace App\Support;
 
 use Closure;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Log;
 use RuntimeException;
 use Throwable;
 
@@ -60,7 +59,7 @@ final class Workers
 
             return true;
         } catch (Throwable $e) {
-            Log::error($e);
+            report($e);
 
             return false;
         }

@@ -58,12 +58,14 @@ final readonly class BuyerRole
             return null;
         }
         $line = Fold::line($text);
-        if ($this->exclude?->matchesLine($line)) {
+        if ($this->exclude?->matchesLine($line) === true) {
             return false;
         }
         $variant = $country === null ? null : $this->variants[$country] ?? null;
 
-        return $this->include?->matchesLine($line) || $variant?->matchesLine($line) ? true : null;
+        $isFound = $this->include?->matchesLine($line) === true || $variant?->matchesLine($line) === true;
+
+        return $isFound ? true : null;
     }
 
     /** How far somebody's functions are those of this role, 0–1. */

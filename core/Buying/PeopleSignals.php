@@ -64,7 +64,7 @@ final readonly class PeopleSignals
             $signals[] = new PeopleSignal(
                 Kind::CustomerAlum,
                 $joined,
-                $role?->isInRole() ? 1.0 : .5,
+                $role?->isInRole() === true ? 1.0 : .5,
                 $customer->byName ? min($confidence, self::BY_NAME) : $confidence,
                 $customer,
             );

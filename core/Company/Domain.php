@@ -28,7 +28,7 @@ final readonly class Domain
     private static function host(string $text): ?string
     {
         // An address as mail programs write it: Anna <anna@firm.example>.
-        $text = preg_match('~<([^<>]+)>~', $text, $address) ? $address[1] : $text;
+        $text = preg_match('~<([^<>]+)>~', $text, $address) === 1 ? $address[1] : $text;
         $host = mb_strtolower(trim($text));
         if (self::isHost($host)) {
             return $host;
@@ -39,7 +39,7 @@ final readonly class Domain
         $host = $at === false ? $host : substr($host, $at + 1);
         $host = preg_replace('~:\d*$~', '', $host) ?? '';
         $host = rtrim(strtr($host, ['。' => '.']), '.');
-        if (! preg_match('~^[a-z0-9.-]+$~', $host)) {
+        if (preg_match('~^[a-z0-9.-]+$~', $host) !== 1) {
             $ascii = idn_to_ascii($host, IDNA_NONTRANSITIONAL_TO_ASCII, INTL_IDNA_VARIANT_UTS46);
             $host = $ascii === false ? '' : $ascii;
         }

@@ -33,7 +33,7 @@ final class Industries
      */
     public static function read(string $label): array
     {
-        if (preg_match(self::CODE, $label, $digits)) {
+        if (preg_match(self::CODE, $label, $digits) === 1) {
             $code = $digits[1].($digits[2] ?? '').($digits[3] ?? '');
 
             return isset(self::names()[$digits[1]]) ? [$code, true] : [null, false];

@@ -130,11 +130,14 @@ final class Index
      */
     public function totals(Field $field): array
     {
-        return json_decode(
+        /** @var array<array-key, array{int, int}> $totals */
+        $totals = json_decode(
             $this->store->get("n:{$field->of()->value}:{$field->value}") ?? '[]',
             true,
             flags: JSON_THROW_ON_ERROR,
         );
+
+        return $totals;
     }
 
     /** How many of those found have a value. */

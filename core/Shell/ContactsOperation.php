@@ -141,8 +141,10 @@ final class ContactsOperation implements Operation
 
     /**
      * @param  list<BuyerRole>  $roles
-     * @return array{int|string, array<string, mixed>|null, Choosable}  id, how they are ranked, how rule 9 looks at
-     *     them
+     * @return array{int|string, array{id: int|string, priority: float|null, ...}|null, Choosable}  id, how they are
+     *     ranked,
+     *     with
+     *     all that is answered of them, how rule 9 looks at them
      */
     private static function contact(Input $input, int $place, array $roles, ?int $headcount, bool $association): array
     {

@@ -87,7 +87,7 @@ final class Input
         }
         $pattern = '~^(\d{4})-(\d\d)-(\d\d)(?:T\d\d:\d\d(?::\d\d(?:\.\d+)?)?(?:Z|[+-]\d\d:?\d\d)?)?$~';
         try {
-            if (! preg_match($pattern, $text, $day) || ! checkdate((int) $day[2], (int) $day[3], (int) $day[1])) {
+            if (preg_match($pattern, $text, $day) !== 1 || ! checkdate((int) $day[2], (int) $day[3], (int) $day[1])) {
                 throw new Mistake('not a time');
             }
 

@@ -193,7 +193,7 @@ final readonly class Pulse
     /** @return array{float, float} */
     private function onDay(int $day): array
     {
-        return $this->sides(($this->first + $day) * self::DAY + self::NOON);
+        return $this->sides(((int) $this->first + $day) * self::DAY + self::NOON);
     }
 
     /** @return array{float, float} what speaks for the account and what against it at a time, both from 0 */

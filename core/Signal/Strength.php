@@ -29,7 +29,7 @@ final class Strength
     public static function ofFunding(?string $round, ?float $amount, ?int $headcount): float
     {
         $round = self::round($round ?? '');
-        $weight = self::ROUNDS[$round] ?? (preg_match('/^[c-z]$/', $round) ? .6 : .5);
+        $weight = self::ROUNDS[$round] ?? (preg_match('/^[c-z]$/', $round) === 1 ? .6 : .5);
         if ($amount === null || $amount <= 0 || $headcount === null || $headcount <= 0) {
             return $weight * .6;
         }

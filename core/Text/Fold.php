@@ -29,7 +29,7 @@ final class Fold
     /** Case and accents folded; punctuation and spaces as they were. */
     public static function letters(string $text): string
     {
-        if (preg_match('/[^\x00-\x7F]/', $text)) {
+        if (preg_match('/[^\x00-\x7F]/', $text) === 1) {
             $text = strtr(preg_replace(self::UNSEEN, '', mb_scrub($text)) ?? $text, self::SIGNS);
             $text = Normalizer::normalize($text, Normalizer::FORM_KD) ?: mb_scrub($text);
             $text = preg_replace('/\p{Mn}+/u', '', mb_strtolower($text)) ?? '';

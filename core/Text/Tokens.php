@@ -104,7 +104,7 @@ final readonly class Tokens
     private static function hints(string $text, string $kind, bool $between): array
     {
         $hints = [];
-        if ($kind === 'quoted' && preg_match('~[«»]~u', $text)) {
+        if ($kind === 'quoted' && preg_match('~[«»]~u', $text) === 1) {
             $hints[] = '« and » are read as quotes.';
         }
         if ($kind !== 'word') {
@@ -113,11 +113,11 @@ final readonly class Tokens
         if ($between && in_array(strtoupper($text), self::OPERATORS, true) && $text === strtolower($text)) {
             $hints[] = "“{$text}” is read as a word; write ".strtoupper($text).' to join or exclude.';
         }
-        if (preg_match('~^[-‐‑‒–—―−]+(?=[\p{L}\p{N}])~u', $text, $dash)) {
+        if (preg_match('~^[-‐‑‒–—―−]+(?=[\p{L}\p{N}])~u', $text, $dash) === 1) {
             $word = mb_substr($text, mb_strlen($dash[0]));
             $hints[] = "“{$dash[0]}” before “{$word}” is no minus and is left out; write -$word to exclude.";
         }
-        if (preg_match('~\*(?=.*[\p{L}\p{N}])~u', $text)) {
+        if (preg_match('~\*(?=.*[\p{L}\p{N}])~u', $text) === 1) {
             $hints[] = "A star counts only at the end of a word; in “{$text}” it is read as a space.";
         }
 

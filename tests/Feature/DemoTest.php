@@ -94,7 +94,8 @@ final class DemoTest extends TestCase
 
         $addresses = Channel::query()->where('type', 'email')->get()->groupBy('value');
         self::assertSame([], $addresses->filter(
-            fn ($of): bool => $of->count() > 1 && $of->contains(fn (Channel $one): bool => $one->state->value !== 'shared'),
+            fn ($of): bool => $of->count() > 1
+                && $of->contains(fn (Channel $one): bool => $one->state->value !== 'shared'),
         )->keys()->all(), 'an address is one person’s, but for a mailbox of the house');
         self::assertGreaterThan(0, $addresses->filter(fn ($of): bool => $of->count() > 1)->count());
 
@@ -104,7 +105,10 @@ final class DemoTest extends TestCase
         self::assertGreaterThan(5, $adopted->count());
         foreach ($adopted as $signal) {
             $runs = $signal->account->technologies->pluck('name')->all();
-            self::assertContains(strtok($signal->title, ' '), array_map(fn (string $name) => strtok($name, ' '), $runs));
+            self::assertContains(
+                strtok($signal->title, ' '),
+                array_map(fn (string $name) => strtok($name, ' '), $runs),
+            );
         }
         self::assertSame(0, Signal::query()->where('kind', 'hiring')->whereNotIn('account_id', $this->stories())
             ->where(fn ($either) => $either->whereNull('link')->orWhereNull('quote'))->count());

@@ -42,7 +42,7 @@ final class FinderDemoTest extends TestCase
         'f=title&q=maintenance OR Instandhaltung -assistant', 'f=function&v=maintenance,operations',
         'f=seniority&v=head,manager', 'f=buyer_role&v=Maintenance', 'f=part&v=signs_off,shapes', 'f=in_position&hi=12',
         'f=in_company&lo=24', 'f=at_work&lo=30&hi=200', 'f=arrival&v=joined,promoted',
-        'f=before&q=maintenance&q2=verk*', 'f=before&hi=20', 'f=origin&v=customer', 'f=about&q=pumps',
+        'f=before&q=technician&q2=industri*', 'f=before&hi=20', 'f=origin&v=customer', 'f=about&q=pumps',
         'f=own_country&v=SE', 'f=own_city&v=Aarhus', 'f=language&v=german,Danish', 'f=school&v=Kråkvik tekniska skola',
         'f=association&v=circle of air users',
         'f=reach&w=leaders&n=1', 'f=reach&w=anyone&n=2&new=1', 'f=reach&w=anyone&n=worked',

@@ -764,7 +764,8 @@ final class PeopleTest extends TestCase
             ->assertDontSeeText('only that many');
         $account = $this->account->id;
         $rows = array_map(fn (int $i): array => [
-            'account_id' => $account, 'first_name' => "Planner $i", 'last_name' => 'Lie', 'title' => 'Head of Maintenance',
+            'account_id' => $account, 'first_name' => "Planner $i", 'last_name' => 'Lie',
+            'title' => 'Head of Maintenance',
             'reading' => (new Titles)->read('Head of Maintenance', null, 100),
         ], range(1, 2001));
         foreach (array_chunk($rows, 500) as $some) {

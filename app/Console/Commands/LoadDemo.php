@@ -21,16 +21,20 @@ final class LoadDemo extends Command
 
     public function handle(): int
     {
-        if (! config('luftig.demo')) {
+        if (config('luftig.demo') !== true) {
             Gazetteer::load();
-            User::query()->exists() || $this->begin();
+            if (! User::query()->exists()) {
+                $this->begin();
+            }
 
             return self::SUCCESS;
         }
         if (User::query()->exists()) {
-            $this->option('if-empty') || $this->warn('There is data already; ./luftig reset makes room.');
+            if ($this->option('if-empty') !== true) {
+                $this->warn('There is data already; ./luftig reset makes room.');
+            }
 
-            return $this->option('if-empty') ? self::SUCCESS : self::FAILURE;
+            return $this->option('if-empty') === true ? self::SUCCESS : self::FAILURE;
         }
         // All of it or nothing: the next start begins anew after an interruption.
         DB::transaction(fn () => (new Scenario)->load(fn (string $line) => $this->line($line)));

@@ -26,7 +26,11 @@ final class TidyUp extends Command
         $this->call('model:prune', ['--model' => [Intake::class]]);
         $known = Intake::query()->pluck('path')->flip();
         foreach (glob(config('luftig.intakes').'/*') ?: [] as $file) {
-            if (! isset($known[basename($file)]) && filemtime($file) < now()->getTimestamp() - self::FILE_SECONDS) {
+            if (
+                is_file($file)
+                && ! isset($known[basename($file)])
+                && filemtime($file) < now()->getTimestamp() - self::FILE_SECONDS
+            ) {
                 @unlink($file);
             }
         }

@@ -70,7 +70,7 @@ final class AccountController extends Controller
         }
 
         return view('accounts.show', [
-            'page' => AccountPage::of($offer, $account, $request->user(), $request->query->all()),
+            'page' => AccountPage::of($offer, $account, self::user($request), $request->query->all()),
         ]);
     }
 }

@@ -33,7 +33,7 @@ final class ApproachController extends Controller
             return back()->withErrors(['kind' => "This approach was not recorded: $why."]);
         }
         $approach = RecordApproach::record(
-            $request->approach(), $reason->offer, $reason->account, $reason->contact, $request->user(), $reason,
+            $request->approach(), $reason->offer, $reason->account, $reason->contact, self::user($request), $reason,
         );
 
         return redirect()->route('reasons.show', $reason)->with('said', 'The approach is recorded.')
@@ -50,9 +50,11 @@ final class ApproachController extends Controller
         }
         $words = $request->string('words')->trim()->toString();
         $reason = RecordApproach::reasonFor(
-            $offer, $account, $contact, $request->user(), $words, $request->string('kind')->toString(),
+            $offer, $account, $contact, self::user($request), $words, $request->string('kind')->toString(),
         );
-        $approach = RecordApproach::record($request->approach(), $offer, $account, $contact, $request->user(), $reason);
+        $approach = RecordApproach::record(
+            $request->approach(), $offer, $account, $contact, self::user($request), $reason,
+        );
 
         return back()->with('said', 'The approach to '.($contact?->name() ?? $account->name).' is recorded.')
             ->with('undo', Undo::by('delete', route('approaches.destroy', $approach)));
@@ -64,7 +66,7 @@ final class ApproachController extends Controller
         RecordResult::record(
             $approach,
             Result::from($request->string('result')->toString()),
-            $request->user(),
+            self::user($request),
             $later,
             $request->input('instead'),
         );
@@ -86,7 +88,7 @@ final class ApproachController extends Controller
         if ($barred !== null) {
             return "they are kept out ($barred)";
         }
-        $held = $contact === null ? null : TakeContact::colleagues($contact, $request->user());
+        $held = $contact === null ? null : TakeContact::colleagues($contact, self::user($request));
 
         return $held === null
             ? null

@@ -31,7 +31,7 @@ final class ContactController extends Controller
             return redirect()->route('contacts.show', $contact->merged_into);
         }
 
-        return view('contacts.show', ['page' => ContactPage::of($offer, $contact, $request->user())]);
+        return view('contacts.show', ['page' => ContactPage::of($offer, $contact, self::user($request))]);
     }
 
     /** Somebody whom no file brought. */
@@ -43,7 +43,7 @@ final class ContactController extends Controller
             $request->input('since'),
             $request->input('email'),
             $request->input('phone'),
-            $request->user(),
+            self::user($request),
         );
 
         return redirect()->route('accounts.show', $account)->with('said', $contact->name().' is added.');
@@ -66,7 +66,7 @@ final class ContactController extends Controller
             );
         }
         $account = $contact->account;
-        EraseContact::erase($contact, $request->user());
+        EraseContact::erase($contact, self::user($request));
 
         return redirect()->route('accounts.show', $account)
             ->with('said', 'The person is erased, and no file will bring them back.');

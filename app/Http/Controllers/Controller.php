@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Models\User;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Auth\Access\AuthorizesRequests;
 use Illuminate\Http\Request;
 
@@ -12,6 +14,12 @@ abstract class Controller
     use AuthorizesRequests;
 
     private const LAST_PAGE = 1_000_000;
+
+    /** Whoever is signed in; the routes let nobody else come here. */
+    protected static function user(Request $request): User
+    {
+        return $request->user() ?? throw new AuthenticationException;
+    }
 
     /** A text out of the address; empty where there is none, or something else. */
     protected static function text(Request $request, string $key, int $most = 100): string

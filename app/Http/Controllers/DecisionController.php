@@ -23,19 +23,19 @@ final class DecisionController extends Controller
     public function store(DecisionRequest $request, Offer $offer, Account $account): RedirectResponse
     {
         $decision = $request->string('decision')->toString();
-        $owner = $decision === 'kept' ? $account->claim($request->user()) : null;
+        $owner = $decision === 'kept' ? $account->claim(self::user($request)) : null;
         $may = Gate::inspect('decide', $account);
         if ($may->denied()) {
             return back()->withErrors(['decision' => $may->message()]);
         }
         $until = $decision === 'later' ? CarbonImmutable::parse($request->string('until')->toString()) : null;
         Decision::query()->updateOrCreate(['offer_id' => $offer->id, 'account_id' => $account->id], [
-            'decision' => $decision, 'until' => $until, 'user_id' => $owner->id ?? $request->user()->id,
+            'decision' => $decision, 'until' => $until, 'user_id' => $owner->id ?? self::user($request)->id,
         ]);
         AccountFactsChanged::dispatch([$account->id]);
 
         $what = $decision === 'kept'
-            ? ($owner?->is($request->user()) ? 'yours' : "{$owner?->name}'s")
+            ? ($owner?->is(self::user($request)) === true ? 'yours' : "{$owner?->name}'s")
             : $until?->isoFormat('dddd D MMMM');
 
         return redirect()->to($request->nextPage())

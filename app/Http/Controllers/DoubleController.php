@@ -17,8 +17,8 @@ final class DoubleController extends Controller
     {
         $request->validate(['decision' => ['required', 'in:same,separate']]);
         if ($request->input('decision') === 'separate') {
-            Doubles::separate($double, $request->user());
-        } elseif (! Doubles::merge($double, $request->user())) {
+            Doubles::separate($double, self::user($request));
+        } elseif (! Doubles::merge($double, self::user($request))) {
             return back()->withErrors(
                 ['decision' => 'Somebody decided this pair meanwhile, or one of the two is gone. Nothing was changed.'],
             );

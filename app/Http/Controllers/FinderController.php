@@ -37,7 +37,7 @@ final class FinderController extends Controller
         ];
         $columns = ResultColumn::chosen($request, $search->subject);
         $page = new FinderPage(
-            $offer, $request->user(), $search, self::page($request), $asked, $request->boolean('every'), $columns,
+            $offer, self::user($request), $search, self::page($request), $asked, $request->boolean('every'), $columns,
         );
 
         return view('finder.index', ['page' => $page]);
@@ -62,7 +62,7 @@ final class FinderController extends Controller
             ]);
         }
 
-        Conditions::remember($request->user(), Field::tryFrom($request->string('added')->toString()));
+        Conditions::remember(self::user($request), Field::tryFrom($request->string('added')->toString()));
 
         return redirect()->route('finder', Search::from($offer, $request->input())->parameters());
     }
@@ -89,7 +89,7 @@ final class FinderController extends Controller
             $offer,
             $search,
             $request->string('name')->trim()->toString(),
-            $request->user(),
+            self::user($request),
             $only === [] ? null : $only,
             $request->filled('per_account') ? $request->integer('per_account') : null,
         );

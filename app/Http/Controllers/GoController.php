@@ -16,8 +16,8 @@ final class GoController extends Controller
     {
         $text = self::text($request, 'q');
 
-        return view($request->header('HX-Request') ? 'go.results' : 'go.index', [
-            'text' => $text, 'found' => Found::of($request->user(), $offer, $text),
+        return view($request->hasHeader('HX-Request') ? 'go.results' : 'go.index', [
+            'text' => $text, 'found' => Found::of(self::user($request), $offer, $text),
         ]);
     }
 }

@@ -39,16 +39,20 @@ final class GroupPlaceController extends Controller
         if ($request->has('reports_to')) {
             $place->fill(['reports_to' => $request->reportsTo()]);
         }
-        $place->fill(['user_id' => $request->user()->id]);
+        $place->fill(['user_id' => self::user($request)->id]);
         $place->part === null && ! $place->removed && $place->reports_to === null ? $place->delete() : $place->save();
         AccountFactsChanged::dispatch([$account->id]);
-        if ($request->header('HX-Request')) {
+        if ($request->hasHeader('HX-Request')) {
             $changed->settle();
             $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)
                 ->where('account_id', $account->id)->firstOrFail();
 
             return response(Blade::renderComponent(
-                new Group($account, BuyingGroup::of($offer, $account, $standing, $request->user(), $contact), $contact),
+                new Group(
+                    $account,
+                    BuyingGroup::of($offer, $account, $standing, self::user($request), $contact),
+                    $contact,
+                ),
             ));
         }
 

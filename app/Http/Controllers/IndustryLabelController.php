@@ -20,7 +20,7 @@ final class IndustryLabelController extends Controller
             ['code.required' => 'Choose an industry.'],
         );
         $code = $request->string('code')->toString();
-        IndustryLabels::decide($label, $code, $request->user());
+        IndustryLabels::decide($label, $code, self::user($request));
 
         return back()->with('said', "“{$label->label}” means ".lcfirst(Industries::name($code)).' from now on.');
     }

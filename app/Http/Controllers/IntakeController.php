@@ -36,7 +36,7 @@ final class IntakeController extends Controller
     {
         $file = $request->upload();
         try {
-            $intake = ReceiveFile::file($file->getPathname(), $file->getClientOriginalName(), $request->user());
+            $intake = ReceiveFile::file($file->getPathname(), $file->getClientOriginalName(), self::user($request));
         } catch (UnreadableFile $e) {
             return back()->withErrors(['file' => $file->getClientOriginalName().' was refused. '.$e->getMessage()]);
         }
@@ -49,7 +49,7 @@ final class IntakeController extends Controller
         $intake->load('user');
 
         return $intake->state === IntakeState::Draft
-            ? view('intake.check', ['page' => CheckPage::of($intake, $request->user())])
+            ? view('intake.check', ['page' => CheckPage::of($intake, self::user($request))])
             : view('intake.show', ['page' => IntakePage::of($intake)]);
     }
 

@@ -22,7 +22,7 @@ final class KeepOutController extends Controller
 
     public function store(KeepOutRequest $request): RedirectResponse
     {
-        [$entry, $found] = KeepOutEntries::enter($request->entry() + ['user_id' => $request->user()->id]);
+        [$entry, $found] = KeepOutEntries::enter($request->entry() + ['user_id' => self::user($request)->id]);
         $said = $found === null ? "{$entry->value} is kept out."
             : Format::count($found, 'account').($found === 1 ? ' is' : ' are')
                 ." kept out by “{$entry->value}”; whoever comes in later and matches is, too.";

@@ -64,7 +64,7 @@ final class ListController extends Controller
             ['by.*' => 'Choose by what to split.', 'parts.*' => 'Into how many parts: a number from 2 to 20.'],
         );
         $batches = SplitList::split(
-            $list, SplitBy::from($request->string('by')->toString()), $request->integer('parts'), $request->user(),
+            $list, SplitBy::from($request->string('by')->toString()), $request->integer('parts'), self::user($request),
         );
 
         return redirect()->route('lists.index')->with(
@@ -84,7 +84,7 @@ final class ListController extends Controller
             ['trial' => ['required', 'integer', 'min:1', 'max:'.max(1, $size - 1)]],
             ['trial.*' => 'A trial is a part of the list: a number from 1 to '.max(1, $size - 1).'.'],
         );
-        [$trial, $held] = Trial::begin($list, $request->integer('trial'), $request->user());
+        [$trial, $held] = Trial::begin($list, $request->integer('trial'), self::user($request));
 
         return redirect()->route('lists.show', $trial)->with(
             'said',
@@ -141,7 +141,7 @@ final class ListController extends Controller
                     ['f' => 'list', 'v' => (string) $first->id],
                     ['f' => 'list', 'v' => (string) $second->id, 'x' => '1'],
                 ],
-            }]), $request->string('name')->trim()->toString(), $request->user());
+            }]), $request->string('name')->trim()->toString(), self::user($request));
 
         return redirect()->route('lists.show', $list)->with('said', "The list “{$list->name}” is kept.")
             ->with('undo', Undo::by('delete', route('lists.destroy', $list)));

@@ -26,7 +26,7 @@ final class NetworkController extends Controller
     {
         $find = trim((string) ($request->validate(['find' => ['nullable', 'string', 'max:190']])['find'] ?? ''));
 
-        return view('network.relations', ['page' => RelationsPage::of($request->user(), $find)]);
+        return view('network.relations', ['page' => RelationsPage::of(self::user($request), $find)]);
     }
 
     public function withdraw(Relation $relation): RedirectResponse
@@ -45,7 +45,7 @@ final class NetworkController extends Controller
             ['user' => ['required', 'integer'], 'source' => ['nullable', 'string', 'max:80'], 'sure' => ['accepted']],
             ['sure.accepted' => 'Tick that you are sure; what is withdrawn has to be brought again.'],
         );
-        $gone = Relation::query()->seenBy($request->user())->where('user_id', $request->integer('user'))
+        $gone = Relation::query()->seenBy(self::user($request))->where('user_id', $request->integer('user'))
             ->where('source', $request->input('source'))->delete();
 
         return redirect()->route('network.relations')

@@ -17,7 +17,7 @@ final class NoteController extends Controller
         $request->validate(['text' => ['required', 'string', 'max:5000']], ['text.required' => 'The note is empty.']);
         Note::query()->create([
             'account_id' => $account->id,
-            'user_id' => $request->user()->id,
+            'user_id' => self::user($request)->id,
             'text' => $request->string('text')->toString(),
         ]);
 

@@ -46,7 +46,7 @@ final class OfferController extends Controller
         );
         $offer = Offer::query()->create($request->only('name', 'about'));
         $offer->ruleSets()->create([
-            'version' => 1, 'criteria' => [], 'kinds' => [], 'author_id' => $request->user()->id,
+            'version' => 1, 'criteria' => [], 'kinds' => [], 'author_id' => self::user($request)->id,
             'note' => 'begun with the standard catalogue',
         ]);
         $request->session()->put('offer', $offer->id);

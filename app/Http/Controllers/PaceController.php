@@ -21,7 +21,7 @@ final class PaceController extends Controller
             ['pace' => ['required', 'integer', 'between:1,100']],
             ['pace.*' => 'A pace is a number of approaches a day, from 1 to 100.'],
         );
-        $request->user()->update(['pace' => $request->integer('pace')]);
+        self::user($request)->update(['pace' => $request->integer('pace')]);
 
         return back()->with('said', 'Your pace is '.$request->integer('pace').' approaches a day.');
     }

@@ -12,7 +12,7 @@ final class PasswordController extends Controller
     /** Ends what was begun elsewhere with the old one. */
     public function update(PasswordRequest $request): RedirectResponse
     {
-        $request->user()->update(['password' => $request->string('password')->toString()]);
+        self::user($request)->update(['password' => $request->string('password')->toString()]);
         $request->session()->regenerate();
 
         return redirect()->route('pace.edit')

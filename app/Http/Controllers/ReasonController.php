@@ -43,7 +43,7 @@ final class ReasonController extends Controller
         $contacts = $this->contacts($offer, $standing, $request->integer('contact'));
         $contact = $contacts->firstWhere('id', $request->integer('contact')) ?? $contacts->firstWhere(
             'id',
-            (new ContactChoice($offer, $request->user()))->of(
+            (new ContactChoice($offer, self::user($request)))->of(
                 collect([$standing->setRelation('account', $account)]),
                 $contacts->toBase(),
             )[$account->id]->taken[0] ?? null,
@@ -88,7 +88,7 @@ final class ReasonController extends Controller
                 'words' => "The words greet $greeted, and are for {$contact->name()}. Greet whom they are for.",
             ]);
         }
-        $taken = $contact === null ? null : TakeContact::take($offer, $contact, $request->user());
+        $taken = $contact === null ? null : TakeContact::take($offer, $contact, self::user($request));
         if ($taken !== null) {
             return back()->withInput()->withErrors([
                 'contact' => $taken->user->name.' has reserved '.$contact->name().' until '
@@ -100,7 +100,7 @@ final class ReasonController extends Controller
             $offer,
             $account,
             $contact,
-            $request->user(),
+            self::user($request),
             $standing,
             $request->words(),
             $request->channel(),

@@ -16,7 +16,7 @@ final class ReservationController extends Controller
 {
     public function store(Request $request, Offer $offer, Contact $contact): RedirectResponse
     {
-        $taken = TakeContact::take($offer, $contact, $request->user());
+        $taken = TakeContact::take($offer, $contact, self::user($request));
         if ($taken !== null) {
             return back()->withErrors([
                 'taken' => $contact->name().' was reserved by '.$taken->user->name.' just before you, until '
@@ -30,7 +30,7 @@ final class ReservationController extends Controller
 
     public function destroy(Request $request, Contact $contact): RedirectResponse
     {
-        TakeContact::release($contact, $request->user());
+        TakeContact::release($contact, self::user($request));
 
         return back()->with('said', $contact->name().' is free again.');
     }

@@ -16,7 +16,7 @@ final class SignInController extends Controller
     public function create(): View
     {
         return view('sign-in', [
-            'people' => config('luftig.demo')
+            'people' => config('luftig.demo') === true
                 ? User::query()->where('signs_in', true)->orderBy('id')->get()
                 : collect(),
         ]);

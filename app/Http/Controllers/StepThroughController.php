@@ -60,7 +60,7 @@ final class StepThroughController extends Controller
             $list,
             'kept',
             array_values($list->members()->where('keep', true)->pluck('record_id')->all()),
-            $request->user(),
+            self::user($request),
         );
 
         return redirect()->route('lists.show', $kept)

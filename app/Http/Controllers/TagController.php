@@ -44,7 +44,7 @@ final class TagController extends Controller
             default => Search::from($offer, $request->input() + ['on' => $subject])->ids(),
         };
         $tag = Tag::query()->firstOrCreate(['name' => $request->string('tag')->trim()->toString()]);
-        $new = RecordTags::put($tag, $subject, $ids, $request->user());
+        $new = RecordTags::put($tag, $subject, $ids, self::user($request));
 
         return back()->with(
             'said',

@@ -39,7 +39,7 @@ final class TitleLessonController extends Controller
             return back()
                 ->withErrors(['seniority' => 'Choose a seniority or a function; as it stands this teaches nothing.']);
         }
-        $lesson = Titles::teach($request->string('title')->toString(), $says, $request->user());
+        $lesson = Titles::teach($request->string('title')->toString(), $says, self::user($request));
 
         return back()->with('said', "“{$lesson->title}” is read as {$says->inWords()} from now on.")
             ->with('undo', Undo::by('delete', route('titles.destroy', $lesson)));

@@ -16,9 +16,9 @@ final class TodayController extends Controller
     {
         $focus = $request->integer('focus');
         if ($request->header('HX-Target') === 'focus') {
-            return view('today.focus', ['page' => TodayFocus::of($offer, $request->user(), $focus)]);
+            return view('today.focus', ['page' => TodayFocus::of($offer, self::user($request), $focus)]);
         }
 
-        return view('today.index', ['page' => TodayPage::of($offer, $request->user(), $focus)]);
+        return view('today.index', ['page' => TodayPage::of($offer, self::user($request), $focus)]);
     }
 }

@@ -38,7 +38,7 @@ final class WatchController extends Controller
             $offer,
             Search::from($offer, $request->input()),
             $request->string('name')->trim()->toString(),
-            $request->user(),
+            self::user($request),
             Rhythm::from($request->string('rhythm')->toString()),
             $request->integer('hour'),
             $request->string('time_zone')->toString(),

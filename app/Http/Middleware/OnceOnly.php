@@ -60,7 +60,7 @@ final class OnceOnly
     private static function applies(Request $request): bool
     {
         return $request->isMethod('post') && is_string($request->input(self::FIELD)) && $request->user() !== null
-            && ! $request->header('HX-Request') && $request->allFiles() === [];
+            && ! $request->hasHeader('HX-Request') && $request->allFiles() === [];
     }
 
     private function asBefore(string $key): RedirectResponse

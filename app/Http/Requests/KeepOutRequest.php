@@ -68,7 +68,7 @@ final class KeepOutRequest extends FormRequest
             return ['type' => KeepOutType::Query, 'value' => $query] + $rest;
         }
         $value = $this->string('value')->trim()->lower()->toString();
-        if (filter_var($value, FILTER_VALIDATE_EMAIL)) {
+        if (filter_var($value, FILTER_VALIDATE_EMAIL) !== false) {
             return ['type' => KeepOutType::Address, 'value' => $value] + $rest;
         }
         $domain = Domain::from($value);

@@ -72,7 +72,7 @@ final class RulesRequest extends FormRequest
     {
         if (
             ! is_string($mistake->at)
-            || ! preg_match('/(criteria|buyer_roles|roles_of_interest)\[(\d+)\]/', $mistake->at, $found)
+            || preg_match('/(criteria|buyer_roles|roles_of_interest)\[(\d+)\]/', $mistake->at, $found) !== 1
         ) {
             return $mistake->inWords();
         }
@@ -114,7 +114,7 @@ final class RulesRequest extends FormRequest
         }
         $variants = [];
         foreach (preg_split('/\R/', $text('variants')) ?: [] as $line) {
-            if (preg_match('/^\s*([A-Za-z]{2})\s*:\s*(.+)$/', $line, $parts)) {
+            if (preg_match('/^\s*([A-Za-z]{2})\s*:\s*(.+)$/', $line, $parts) === 1) {
                 $variants[strtoupper($parts[1])] = trim($parts[2]);
             }
         }

@@ -17,7 +17,7 @@ final class StationRequest extends FormRequest
     {
         $of = User::query()->find($this->integer('user'));
 
-        return $of === null || $this->user()->can('createFor', [Station::class, $of]);
+        return $of === null || (bool) $this->user()?->can('createFor', [Station::class, $of]);
     }
 
     /** @return array<string, list<string>> */
@@ -55,7 +55,7 @@ final class StationRequest extends FormRequest
             'user_id' => $this->integer('user'), 'kind' => $this->input('kind'), 'name' => $account->name ?? $name,
             'account_id' => $account->merged_into ?? $account?->id, 'title' => $title,
             'reading' => (new Titles)->read($title, null, $account?->headcount), 'since' => $this->input('since'),
-            'until' => $this->input('until'), 'brought_by' => $this->user()->id,
+            'until' => $this->input('until'), 'brought_by' => $this->user()?->id,
         ];
     }
 }

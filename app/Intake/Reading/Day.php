@@ -29,28 +29,32 @@ final class Day
     public static function read(string $text): ?string
     {
         $text = trim($text);
-        if (preg_match('/^\d{4}-\d\d-\d\d(?:[T ]\d\d:\d\d(?::\d\d(?:\.\d+)?)?\s*(?:Z|[+-]\d\d:?\d\d)?)?$/', $text)) {
+        if (
+            preg_match('/^\d{4}-\d\d-\d\d(?:[T ]\d\d:\d\d(?::\d\d(?:\.\d+)?)?\s*(?:Z|[+-]\d\d:?\d\d)?)?$/', $text) === 1
+        ) {
             return self::exact($text);
         }
         if (
             preg_match('~^(\d{1,2})[./-]\s?(\d{1,2})[./-]\s?(\d{4}|\d\d)(?:\s+(\d{1,2}:\d\d(?::\d\d)?))?$~', $text, $p)
+                === 1
         ) {
             [$day, $month] = (int) $p[2] > 12 ? [(int) $p[2], (int) $p[1]] : [(int) $p[1], (int) $p[2]];
 
             return self::of(strlen($p[3]) === 2 ? 2000 + (int) $p[3] : (int) $p[3], $month, $day, $p[4] ?? '');
         }
-        if (preg_match('~^(\d{4})[./](\d{1,2})[./](\d{1,2})$~', $text, $p)) {
+        if (preg_match('~^(\d{4})[./](\d{1,2})[./](\d{1,2})$~', $text, $p) === 1) {
             return self::of((int) $p[1], (int) $p[2], (int) $p[3]);
         }
         if (
-            preg_match('~^(\d{1,2})[./-](\d{4})$~', $text, $p) || preg_match('~^(?<y>\d{4})-(?<m>\d{1,2})$~', $text, $p)
+            preg_match('~^(\d{1,2})[./-](\d{4})$~', $text, $p) === 1
+                || preg_match('~^(?<y>\d{4})-(?<m>\d{1,2})$~', $text, $p) === 1
         ) {
             return self::of((int) ($p['y'] ?? $p[2]), (int) ($p['m'] ?? $p[1]), 1);
         }
-        if (preg_match('/^(?:19|20)\d\d$/', $text)) {
+        if (preg_match('/^(?:19|20)\d\d$/', $text) === 1) {
             return self::of((int) $text, 1, 1);
         }
-        if (preg_match('/^[34]\d{4}(?:\.\d+)?$/', $text)) {
+        if (preg_match('/^[34]\d{4}(?:\.\d+)?$/', $text) === 1) {
             return gmdate('Y-m-d H:i:s', (int) round(((float) $text - 25569) * 86400));
         }
 
@@ -60,16 +64,16 @@ final class Day
     private static function inWords(string $text): ?string
     {
         if (
-            ! preg_match(
+            preg_match(
                 '/^(?:(\d{1,2})(?:\.|st|nd|rd|th)?\s+(?:de\s+)?)?([a-z]{3,})\.?\s*(?:(\d{1,2}),\s*)?(\d{4})$/',
                 $text,
                 $p,
-            )
+            ) !== 1
         ) {
             return null;
         }
         foreach (self::MONTHS as $month => $beginnings) {
-            if (preg_match("/^(?:$beginnings)/", $p[2])) {
+            if (preg_match("/^(?:$beginnings)/", $p[2]) === 1) {
                 return self::of((int) $p[4], $month, (int) ($p[1] ?: $p[3] ?: 1));
             }
         }

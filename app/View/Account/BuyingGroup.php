@@ -113,7 +113,9 @@ final readonly class BuyingGroup
     {
         $reached = array_filter(
             [...array_merge([], ...array_values($this->parts)), ...$this->others],
-            fn (GroupRow $row): bool => $row->barred === null && ! $row->place?->removed && $row->reach->access > 0,
+            fn (GroupRow $row): bool => $row->barred === null
+                && $row->place?->removed !== true
+                && $row->reach->access > 0,
         );
         $eligible = array_filter($reached, fn (GroupRow $row): bool => $row->ranked !== null);
         $inRole = array_filter($eligible, fn (GroupRow $row): bool => (bool) $row->ranked?->role->isInRole());

@@ -38,7 +38,7 @@ final readonly class GroupRow
 
     public function part(): ?Part
     {
-        return $this->place?->removed ? null : $this->place->part ?? $this->ranked?->part;
+        return $this->place?->removed === true ? null : $this->place->part ?? $this->ranked?->part;
     }
 
     public function isByHand(): bool

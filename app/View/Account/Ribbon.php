@@ -68,7 +68,10 @@ final readonly class Ribbon
         $most = $pushes === [] ? 1.0 : max(array_map(fn (array $byDay): float => max($byDay), $pushes));
         $wedges = [];
         foreach (array_slice($pushes, 0, self::WEDGES, true) as $id => $byDay) {
-            $signal = $signals[$id];
+            $signal = $signals[$id] ?? null;
+            if ($signal === null) {
+                continue;
+            }
             $wedges[] = [
                 'signal' => $signal,
                 'kind' => $signal->kind,

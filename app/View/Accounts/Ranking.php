@@ -48,7 +48,9 @@ final readonly class Ranking
     public function query(): Builder
     {
         $query = $this->unordered()->select('standings.*');
-        $this->search === '' && $query->join('accounts', 'accounts.id', '=', 'standings.account_id');
+        if ($this->search === '') {
+            $query->join('accounts', 'accounts.id', '=', 'standings.account_id');
+        }
 
         match ($this->sort) {
             'name' => $query->orderBy('accounts.name'),

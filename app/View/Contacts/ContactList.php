@@ -145,9 +145,9 @@ final readonly class ContactList
         do {
             $rows = (clone $query)->limit(self::CHUNK)->when(
                 $last !== null,
-                fn ($query) => $query->where(fn ($either) => $either->where('best_contact', '<', $last->best_contact)
-                    ->orWhere(fn ($same) => $same->where('best_contact', $last->best_contact)
-                        ->where('account_id', '>', $last->account_id))),
+                fn ($query) => $query->where(fn ($either) => $either->where('best_contact', '<', $last?->best_contact)
+                    ->orWhere(fn ($same) => $same->where('best_contact', $last?->best_contact)
+                        ->where('account_id', '>', $last?->account_id))),
             )->get();
             yield from $rows;
             $last = $rows->last();

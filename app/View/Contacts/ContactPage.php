@@ -155,7 +155,7 @@ final readonly class ContactPage
 
     public function partBy(): string
     {
-        return $this->row?->isByHand()
+        return $this->row?->isByHand() === true
             ? 'set by hand; the rules say '.($this->row->ranked?->part->label() ?? 'no part')
             : 'part in buying';
     }

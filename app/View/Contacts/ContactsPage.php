@@ -107,10 +107,10 @@ final readonly class ContactsPage
         $rows = [];
         foreach ($this->pages->items() as [$id, $priority, $part, $account]) {
             $contact = $this->contacts[$id] ?? null;
-            if ($contact === null) {
+            $standing = $this->standings[$account] ?? null;
+            if ($contact === null || $standing === null) {
                 continue;
             }
-            $standing = $this->standings[$account];
             $isBarred = $this->barred->contact($id) !== null;
             $rows[] = [
                 'contact' => $contact,

@@ -69,7 +69,7 @@ final readonly class ListsPage
             $row = $this->sizes[$list->id] ?? null;
             $size = (int) ($row->size ?? 0);
             $judged = (int) ($row->judged ?? 0);
-            $check = $judged > 0 ? SpotCheck::of((int) $row->fits, $judged, $size) : null;
+            $check = $judged > 0 ? SpotCheck::of((int) $row?->fits, $judged, $size) : null;
 
             return [
                 'list' => $list, 'url' => route('lists.show', $list),

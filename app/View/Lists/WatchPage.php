@@ -75,10 +75,10 @@ final readonly class WatchPage
             $isContact = $record instanceof Contact;
 
             return [
-                'name' => $isContact ? $record->name() : $record->name, 'isUnread' => (bool) $find->unread,
+                'name' => $isContact ? $record->name() : $record->name, 'isUnread' => (bool) $find?->unread,
                 'about' => $isContact ? Format::line($record->title, $record->account->name) : (string) $record->domain,
                 'url' => $isContact ? route('contacts.show', $record) : route('accounts.show', $record),
-                'why' => (string) $find->why, 'at' => CarbonImmutable::parse($find->found_at, 'UTC'),
+                'why' => (string) $find?->why, 'at' => CarbonImmutable::parse($find?->found_at, 'UTC'),
                 'priority' => Format::priority($this->rows->priority($record)),
             ];
         }, $this->rows->records);

@@ -118,7 +118,7 @@ final readonly class RulesPage
 
             return [
                 'kind' => $kind, 'counts' => is_string($counts) ? $counts : '', 'numbers' => $numbers,
-                'changed' => $rule == $base
+                'changed' => get_object_vars($rule) === get_object_vars($base)
                     ? null
                     : "The standard: weight {$base->weight}, rises {$base->ramp}, holds {$base->hold}, "
                     ."half-life {$base->halfLife}, counts {$base->counts->value}",
@@ -163,7 +163,7 @@ final readonly class RulesPage
     /** @return list<RoleRow> */
     private function roles(string $field): array
     {
-        $rows = is_array(old('criteria')) ? (array) old($field, []) : $this->rules->$field;
+        $rows = is_array(old('criteria')) ? (array) old($field, []) : $this->rules->getAttribute($field);
         $rows = array_values(array_filter($rows, is_array(...)));
 
         return array_map(
