@@ -32,8 +32,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->render(fn (HttpException $e, Request $request) =>
-            $e->getStatusCode() !== 419 ? null : redirect()->back()
+        $exceptions->render(fn (HttpException $e, Request $request) => $e->getStatusCode() !== 419 ? null : redirect()->back()
             ->withInput($request->except('password', '_token', 'file'))
             ->with(
                 'warning',

@@ -35,6 +35,9 @@ final readonly class Dictionary
         private array $endings,
         private array $inflections,
         private int $longest,
+        private Spelling $wholeWords,
+        private Spelling $firstPieces,
+        private Spelling $lastPieces,
     ) {
     }
 
@@ -85,12 +88,13 @@ final readonly class Dictionary
             ? 1
             : max(array_map(static fn (string $phrase): int => substr_count($phrase, ' ') + 1, array_keys($phrases)));
 
+        $beginnings += $base === null ? [] : $base->beginnings;
+        $endings += $base === null ? [] : $base->endings;
+        $spelling = static fn (array $words): Spelling => new Spelling(array_map(strval(...), array_keys($words)));
+
         return new self(
-            $phrases,
-            $beginnings + ($base === null ? [] : $base->beginnings),
-            $endings + ($base === null ? [] : $base->endings),
-            $inflections,
-            $longest,
+            $phrases, $beginnings, $endings, $inflections, $longest, $spelling($phrases), $spelling($beginnings),
+            $spelling($endings),
         );
     }
 
@@ -143,7 +147,36 @@ final readonly class Dictionary
             }
         }
 
-        return $best;
+        return $best[1] < strlen($word) ? $this->misspelled($word, $best) : $best;
+    }
+
+    /**
+     * A word that is not understood, or not as a whole, may be one that is known, with a letter wrong.
+     *
+     * @param  array{list<Meaning>, int}  $best  what is understood of it as it stands
+     * @return array{list<Meaning>, int}
+     */
+    private function misspelled(string $word, array $best): array
+    {
+        $meant = $this->wholeWords->nearest($word);
+        if ($meant !== null) {
+            return [[$this->phrases[$meant]], strlen($word)];
+        }
+        for ($length = strlen($word) - 3; $length > 3; $length--) {
+            $ending = substr($word, -$length);
+            $last = isset($this->endings[$ending]) ? $ending : $this->lastPieces->nearest($ending);
+            if ($last === null) {
+                continue;
+            }
+            $rest = rtrim(substr($word, 0, -$length), 's');
+            $first = $this->beginning($rest) ?? $this->firstPieces->nearest($rest);
+            if ($first !== null) {
+                return [[$this->endings[$last], $this->beginnings[$first]], strlen($word)];
+            }
+        }
+        $meant = $best[0] === [] ? $this->firstPieces->nearest($word) : null;
+
+        return $meant === null ? $best : [[$this->beginnings[$meant]], strlen($word)];
     }
 
     /** @return list<string> the word, and what is left without an ending that says nothing */

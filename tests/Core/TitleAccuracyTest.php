@@ -88,13 +88,57 @@ final class TitleAccuracyTest extends TestCase
         }
     }
 
+    public function test_titles_in_the_wild(): void
+    {
+        $all = ['n' => 0, 'status' => 0, 'seniority' => 0, 'functions' => 0];
+        $wrongNow = [];
+        fwrite(STDERR, "\nin the wild\n");
+        foreach (array_keys(self::COUNTRIES) as $language) {
+            $right = ['n' => 0, 'status' => 0, 'seniority' => 0, 'functions' => 0];
+            foreach (self::labelled("wild/$language") as [$title, $expected, $country, $headcount]) {
+                $read = TitleReader::standard()->read($title, $country, $headcount);
+                $right['n']++;
+                $right['status'] += (int) ($read->status === $expected->status);
+                $right['seniority'] += (int) ($read->seniority === $expected->seniority);
+                $right['functions'] += (int) ($read->functions === $expected->functions);
+                if ($read->status->holds() && in_array($expected->status, [Status::Former, Status::Assistant], true)) {
+                    $wrongNow[] = $title;
+                }
+            }
+            $this->say($language, $right);
+            self::assertGreaterThanOrEqual(.88, min($right['seniority'], $right['functions']) / $right['n'], $language);
+            foreach ($right as $field => $count) {
+                $all[$field] += $count;
+            }
+        }
+        $this->say('all', $all);
+        self::assertSame(300, $all['n']);
+        self::assertSame([], $wrongNow);
+        self::assertGreaterThanOrEqual(.95, $all['seniority'] / $all['n']);
+        self::assertGreaterThanOrEqual(.93, $all['functions'] / $all['n']);
+    }
+
+    /** @param  array{n: int, status: int, seniority: int, functions: int}  $right */
+    private function say(string $of, array $right): void
+    {
+        fwrite(STDERR, sprintf(
+            "  %-3s %3d titles  status %.1f  seniority %.1f  functions %.1f\n",
+            $of,
+            $right['n'],
+            ...array_map(
+                fn (string $field): float => 100 * $right[$field] / $right['n'],
+                ['status', 'seniority', 'functions'],
+            ),
+        ));
+    }
+
     /** @return list<array{string, Title, string|null, int|null}> */
     private static function labelled(string $language): array
     {
         $titles = [];
         foreach (file(__DIR__."/titles/$language.txt", FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [] as $line) {
             [$title, $seniority, $functions, $more] = array_map(trim(...), explode('|', $line)) + [3 => ''];
-            $country = self::COUNTRIES[$language];
+            $country = self::COUNTRIES[basename($language)];
             $headcount = null;
             $status = Status::Current;
             foreach (array_filter(array_map(trim(...), explode(',', $more))) as $part) {
