@@ -32,11 +32,15 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->render(fn (HttpException $e, Request $request) => $e->getStatusCode() !== 419 ? null : redirect()->back()
-            ->withInput($request->except('password', '_token', 'file'))
-            ->with(
+        $exceptions->render(function (HttpException $e, Request $request) {
+            if ($e->getStatusCode() !== 419) {
+                return null;
+            }
+
+            return redirect()->back()->withInput($request->except('password', '_token', 'file'))->with(
                 'warning',
                 'The page had been open too long, so nothing was saved. What you typed is still here; send it again.',
-            ));
+            );
+        });
     })
     ->create();
