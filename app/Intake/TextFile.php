@@ -101,9 +101,14 @@ final readonly class TextFile
         } elseif (fread($in, 3) !== "\xEF\xBB\xBF") {
             rewind($in);
         }
-        stream_copy_to_stream($in, $out);
-        fclose($in);
-        fclose($out);
+        set_error_handler(static fn (): bool => throw UnreadableFile::encoding($encoding));
+        try {
+            stream_copy_to_stream($in, $out);
+        } finally {
+            restore_error_handler();
+            fclose($in);
+            fclose($out);
+        }
     }
 
     private static function countRows(string $path): void

@@ -27,6 +27,12 @@ final class UnreadableFile extends RuntimeException
         return new self('This is not a text file. Bring a CSV file with a line of column names at its top.');
     }
 
+    public static function encoding(string $encoding): self
+    {
+        return new self("The file is written in $encoding, and has characters that are none. Save it as UTF-8, and bring "
+            .'that file.');
+    }
+
     public static function oneColumn(): self
     {
         return new self(

@@ -20,10 +20,14 @@ final class WatchDigest extends Mailable implements ShouldQueue
     use Queueable;
     use SerializesModels;
 
-    /** @param  array<int, string>  $why  of each newcomer, by its id */
+    /**
+     * @param  array<int, string>  $why  of those told by name, by their ids; not of all, who may be very many
+     * @param  int  $count  of all
+     */
     public function __construct(
         public readonly Watch $watch,
         public readonly array $why,
+        public readonly int $count,
         public readonly CarbonImmutable $since,
     ) {
     }
@@ -40,6 +44,6 @@ final class WatchDigest extends Mailable implements ShouldQueue
 
     private function digest(): Digest
     {
-        return new Digest($this->watch, $this->why, $this->since);
+        return new Digest($this->watch, $this->why, $this->count, $this->since);
     }
 }

@@ -253,6 +253,8 @@ final class IntakeTest extends TestCase
             'nothing' => [" \n", 'empty'],
             'one column' => ["name\nTunhede\n", 'Only one column'],
             'headings only' => ["domain;name\n", 'nothing under it'],
+            'half a character of UTF-16' => ["\xFF\xFEd\x00;\x00\x00\xD8\n\x00a\x00;\x00b", 'Save it as UTF-8'],
+            'UTF-16 that is none' => ["\xFE\xFF\xD8\x00", 'Save it as UTF-8'],
             'too many columns' => [implode(';', range(1, 501))."\n1\n", 'names 501 columns; at most 500'],
             'a hundred thousand columns' => [implode(';', range(1, 100_000))."\n1\n", 'cannot be read. This row has'],
             'separators only' => ['domain;name'.str_repeat(';', 3_000_000)."\n1;2\n", 'longer than 1 MB'],
@@ -381,6 +383,17 @@ final class IntakeTest extends TestCase
 
         $this->artisan('luftig:tidy')->assertSuccessful();
         self::assertSame([false, false, true, false], array_map(Pasted::isGone(...), $marks));
+    }
+
+    public function test_a_draft_whose_file_is_gone_says_so_and_goes(): void
+    {
+        $draft = $this->receive(IntakeKind::Accounts, "domain;name\na.example;A\n", $this->rep);
+        $draft->update(['state' => 'draft']);
+        unlink(Importer::path($draft));
+        $this->actingAs($this->rep)->get(route('intake.show', $draft))->assertRedirect(route('intake.index'))
+            ->assertSessionHasErrors(['file' => "{$draft->name} was put aside. The file is no longer on this machine; "
+                .'bring it again.']);
+        self::assertSame(0, Intake::query()->count());
     }
 
     public function test_a_file_of_200_megabytes_is_refused(): void

@@ -44,13 +44,21 @@ final class IntakeController extends Controller
         return redirect()->route('intake.show', $intake);
     }
 
-    public function show(Request $request, Intake $intake): View
+    public function show(Request $request, Intake $intake): View|RedirectResponse
     {
         $intake->load('user');
 
-        return $intake->state === IntakeState::Draft
-            ? view('intake.check', ['page' => CheckPage::of($intake, self::user($request))])
-            : view('intake.show', ['page' => IntakePage::of($intake)]);
+        if ($intake->state !== IntakeState::Draft) {
+            return view('intake.show', ['page' => IntakePage::of($intake)]);
+        }
+        try {
+            return view('intake.check', ['page' => CheckPage::of($intake, self::user($request))]);
+        } catch (UnreadableFile $e) {
+            $intake->delete();
+
+            return redirect()->route('intake.index')
+                ->withErrors(['file' => "{$intake->name} was put aside. {$e->getMessage()}"]);
+        }
     }
 
     /** Another kind of rows, or other columns. */

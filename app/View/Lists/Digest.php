@@ -15,16 +15,24 @@ use Luftig\Core\Search\Subject;
 /** Who is new on a watch, as a mail tells it: the first of them by name. */
 final readonly class Digest
 {
-    private const NAMED = 20;
+    /** So many are told by name. */
+    public const NAMED = 20;
 
-    /** @param  array<int, string>  $why  of each newcomer, by its id */
-    public function __construct(public Watch $watch, private array $why, private CarbonImmutable $since)
-    {
+    /**
+     * @param  array<int, string>  $why  of those told by name, by their ids
+     * @param  int  $count  of all
+     */
+    public function __construct(
+        public Watch $watch,
+        private array $why,
+        private int $count,
+        private CarbonImmutable $since,
+    ) {
     }
 
     public function subject(): string
     {
-        return "{$this->watch->name}: ".count($this->why).' new';
+        return "{$this->watch->name}: ".Format::number($this->count).' new';
     }
 
     public function about(): string
@@ -38,7 +46,7 @@ final readonly class Digest
     /** @return list<string> */
     public function lines(): array
     {
-        $ids = array_slice(array_keys($this->why), 0, self::NAMED);
+        $ids = array_keys($this->why);
         $records = ResultRows::of($this->watch->offer, Subject::from($this->watch->subject), $ids)->records;
 
         return array_map(
@@ -49,7 +57,7 @@ final readonly class Digest
 
     public function more(): int
     {
-        return max(0, count($this->why) - self::NAMED);
+        return max(0, $this->count - count($this->why));
     }
 
     private static function name(Account|Contact $record): string
