@@ -50,6 +50,12 @@ final class DoorsTest extends TestCase
         ],
     ];
 
+    /** What addresses carry. */
+    private const IN_ADDRESSES = [
+        'page', 'on', 'c', 'q', 'sort', 'tab', 'add', 'edit', 'vary', 'over', 'every', 'owner', 'part', 'columns', 'state',
+        'find', 'contact', 'next', 'focus', 'value', 'field',
+    ];
+
     public function test_nobody_gets_in_without_signing_in(): void
     {
         $tried = 0;
@@ -146,32 +152,19 @@ final class DoorsTest extends TestCase
             ) {
                 continue;
             }
-            foreach (
-                [
-                    ['page' => $value],
-                    array_fill_keys(
-                        [
-                            'on', 'c', 'q', 'sort', 'tab', 'add', 'edit', 'vary', 'over', 'every', 'owner', 'part',
-                            'columns', 'state', 'find', 'contact', 'next',
-                        ],
-                        $value,
-                    ),
-                ] as $query
-            ) {
-                $bad[] = $this->fails($url.'?'.http_build_query($query));
-                $tried++;
-            }
+            $bad[] = $this->fails($url.'?'.http_build_query(array_fill_keys(self::IN_ADDRESSES, $value)));
+            $tried++;
         }
         $fields = [
             'country', 'near', 'event', 'before', 'reach', 'attribute', 'spending', 'list', 'revenue', 'words', 'title',
             'work', 'tag', 'approached', 'known_contacts',
         ];
-        foreach (['f', 'v', 'w', 'lo', 'hi', 'cur', 'q', 'km', 'st', 'n', 'x', 'u', 'off'] as $key) {
+        foreach ([['f'], ['v'], ['w', 'st', 'n'], ['lo', 'cur'], ['hi', 'km'], ['q'], ['x', 'u', 'off']] as $keys) {
             $bad[] = $this->fails(
                 '/finder?'.http_build_query([
                     'c' => [
                         ...array_map(
-                            fn (string $field): array => [$key => $value] + [
+                            fn (string $field): array => array_fill_keys($keys, $value) + [
                                 'f' => $field, 'v' => 'SE', 'q' => 'pump', 'km' => '5', 'lo' => '1',
                             ],
                             $fields,
@@ -182,7 +175,7 @@ final class DoorsTest extends TestCase
             );
         }
         self::assertSame([], array_values(array_filter($bad)));
-        self::assertGreaterThan(50, $tried);
+        self::assertGreaterThan(25, $tried);
     }
 
     #[DataProvider('nonsense')]
