@@ -31,7 +31,7 @@ final class ContactExportController extends Controller
     public function index(Request $request, Offer $offer, string $format): StreamedResponse
     {
         $list = ContactList::from($offer, $request->query->all());
-        RecordsExported::dispatch(self::user($request), $format, route('contacts.index', $list->parameters()));
+        RecordsExported::dispatch($request->user(), $format, route('contacts.index', $list->parameters()));
 
         $columns = ResultColumn::of(Subject::Contacts);
 
@@ -54,7 +54,7 @@ final class ContactExportController extends Controller
             'They asked not to be contacted; only an admin gives out what is known of them.',
         );
 
-        RecordsExported::dispatch(self::user($request), 'vcf', route('contacts.show', $contact));
+        RecordsExported::dispatch($request->user(), 'vcf', route('contacts.show', $contact));
 
         return response(
             ContactCard::of($contact->load('account', 'channels'), $barred),
@@ -68,7 +68,7 @@ final class ContactExportController extends Controller
 
     public function known(Request $request, Contact $contact): JsonResponse
     {
-        RecordsExported::dispatch(self::user($request), 'json', route('contacts.show', $contact));
+        RecordsExported::dispatch($request->user(), 'json', route('contacts.show', $contact));
 
         return response()->json(
             EraseContact::known($contact),

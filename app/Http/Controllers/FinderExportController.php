@@ -28,7 +28,7 @@ final class FinderExportController extends Controller
         $search = Search::from($offer, $request->query->all());
         $address = route('finder', $search->parameters());
         $name = "{$search->subject->value}.$format";
-        RecordsExported::dispatch(self::user($request), $format, $address);
+        RecordsExported::dispatch($request->user(), $format, $address);
         $columns = ResultColumn::chosen($request, $search->subject);
         if ($request->has('columns')) {
             Cookie::queue(Cookie::forever(
