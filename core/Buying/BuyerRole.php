@@ -37,7 +37,7 @@ final readonly class BuyerRole
         public float $weight = 1.0,
         public array $variants = [],
     ) {
-        if ($weight <= 0) {
+        if (! is_finite($weight) || $weight <= 0) {
             throw Mistake::at('weight', 'The weight of a buyer role is a number above 0.');
         }
         if ($functions === 0 && $include === null && $variants === []) {

@@ -15,7 +15,7 @@ final readonly class Criterion
         public Question $test,
         public float $weight = 1.0,
     ) {
-        if ($mode === Mode::Prefer && $weight <= 0) {
+        if ($mode === Mode::Prefer && (! is_finite($weight) || $weight <= 0)) {
             throw Mistake::at('weight', 'A weight is a number above 0.');
         }
     }

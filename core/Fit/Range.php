@@ -17,6 +17,9 @@ final readonly class Range implements Question
         if ($field->test() !== 'range') {
             throw Mistake::at('range', "A range needs a number; {$field->value} is none.");
         }
+        if (! is_finite($low ?? 0.0) || ! is_finite($high ?? 0.0)) {
+            throw Mistake::at('range', 'A bound of a range is a number.');
+        }
         if ($low !== null && $high !== null && $low > $high) {
             throw Mistake::at('range', 'The lower bound of a range is not above the upper one.');
         }

@@ -12,7 +12,7 @@ final readonly class Within implements Question
 {
     public function __construct(public Coordinates $centre, public float $km)
     {
-        if ($km <= 0) {
+        if (! is_finite($km) || $km <= 0) {
             throw Mistake::at('within', 'A radius is a number of km above 0.');
         }
     }

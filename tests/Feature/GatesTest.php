@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Route as Routes;
+use Luftig\Core\Signal\Catalogue;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Finder\Finder;
 use Tests\TestCase;
@@ -123,6 +124,36 @@ final class GatesTest extends TestCase
             $before,
             [KeptList::query()->count(), Watch::query()->count(), Note::query()->count(), User::query()->count()],
         );
+    }
+
+    /** @return array<string, array{array<string, mixed>, string}> */
+    public static function beyondNumbers(): array
+    {
+        $criterion = ['name' => 'size', 'field' => 'headcount', 'mode' => 'prefer', 'weight' => '1', 'low' => '1'];
+        $place = ['name' => 'near', 'field' => 'place', 'mode' => 'must', 'value' => '57.7, 11.9', 'low' => '1e309'];
+
+        return [
+            'the weight of a criterion' => [['criteria' => [['weight' => '1e309'] + $criterion]], 'number'],
+            'a bound' => [['criteria' => [['low' => '1e309'] + $criterion]], 'number'],
+            'a radius' => [['criteria' => [$place]], 'number'],
+            'the weight of a role' => [
+                ['buyer_roles' => [['name' => 'M', 'functions' => ['maintenance'], 'weight' => '1e309']]],
+                'number',
+            ],
+        ];
+    }
+
+    /** @param  array<string, mixed>  $form */
+    #[DataProvider('beyondNumbers')]
+    public function test_rules_beyond_any_number_are_refused_in_a_sentence(array $form, string $says): void
+    {
+        $kinds = array_map(fn ($rule): array => [
+            'weight' => $rule->weight, 'ramp' => $rule->ramp, 'hold' => $rule->hold, 'half_life' => $rule->halfLife,
+            'counts' => $rule->counts->value,
+        ], Catalogue::standard()->rules);
+        $form += ['version' => $this->offer->rules->version, 'kinds' => $kinds, 'criteria' => []];
+        $this->actingAs($this->lead)->post(route('rules.store', $this->offer), $form)->assertRedirect();
+        self::assertStringContainsString($says, implode(' ', session('errors')?->all() ?? []));
     }
 
     public function test_a_list_is_removed_and_brought_back_by_its_owner_or_a_lead_and_by_nobody_else(): void

@@ -67,6 +67,14 @@ final class RulesRequest extends FormRequest
         ]);
     }
 
+    /** What is no number, or beyond any, stays as it was typed, and the core says that it is none. */
+    private static function number(string $text): float|string
+    {
+        $plain = str_replace([' ', ','], ['', '.'], trim($text));
+
+        return is_numeric($plain) && is_finite((float) $plain) ? (float) $plain : $text;
+    }
+
     /** The mistake of a criterion, with the name that stands in the form. */
     public function explain(Mistake $mistake): string
     {
@@ -125,7 +133,7 @@ final class RulesRequest extends FormRequest
             'functions' => $functions('functions'),
             'neighbours' => $functions('neighbours'),
             'include' => $text('include'), 'exclude' => $text('exclude'),
-            'weight' => is_numeric($weight) ? (float) $weight : 1.0, 'variants' => $variants,
+            'weight' => $weight === '' ? 1.0 : self::number($weight), 'variants' => $variants,
         ];
     }
 
@@ -163,11 +171,7 @@ final class RulesRequest extends FormRequest
             ) {
                 continue;
             }
-            $number = fn (string $key): float|string|null => $text($key) === '' ? null : (
-                is_numeric(str_replace([' ', ','], ['', '.'], $text($key)))
-                    ? (float) str_replace([' ', ','], ['', '.'], $text($key))
-                    : $text($key)
-            );
+            $number = fn (string $key): float|string|null => $text($key) === '' ? null : self::number($text($key));
             $criteria[] = [
                 'name' => $text('name') === '' ? $text('field') : $text('name'),
                 'field' => $text('field'),
@@ -178,7 +182,7 @@ final class RulesRequest extends FormRequest
                     'any' => ['any' => self::values($text('field'), (array) ($row['any'] ?? []), $text('value'))],
                     'within' => [
                         'within' => ['km' => $number('low'), 'of' => array_map(
-                            fn (string $part): float|string => is_numeric(trim($part)) ? (float) $part : $part,
+                            self::number(...),
                             explode(',', $text('value')),
                         )],
                     ],
