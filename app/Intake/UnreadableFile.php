@@ -29,7 +29,8 @@ final class UnreadableFile extends RuntimeException
 
     public static function encoding(string $encoding): self
     {
-        return new self("The file is written in $encoding, and has characters that are none. Save it as UTF-8, and bring "
+        return new self("The file is written in $encoding, and has characters that are none. Save it as UTF-8, and "
+            .'bring '
             .'that file.');
     }
 

@@ -119,7 +119,11 @@ final class FinderTest extends BrowserTestCase
         $name = $this->find('tbody a.fw-semibold')->getText();
         $this->keys('/');
         $this->find('#go-q')->sendKeys(mb_strtolower($name));
-        $this->until('document.querySelector("#go-found").innerText.includes(arguments[0])', "$name is not found.", $name);
+        $this->until(
+            'document.querySelector("#go-found").innerText.includes(arguments[0])',
+            "$name is not found.",
+            $name,
+        );
         $this->keys(WebDriverKeys::ESCAPE);
         $this->open('/finder?on=accounts&add=words');
         $all = $this->total();

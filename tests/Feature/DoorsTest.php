@@ -52,7 +52,8 @@ final class DoorsTest extends TestCase
 
     /** What addresses carry. */
     private const IN_ADDRESSES = [
-        'page', 'on', 'c', 'q', 'sort', 'tab', 'add', 'edit', 'vary', 'over', 'every', 'owner', 'part', 'columns', 'state',
+        'page', 'on', 'c', 'q', 'sort', 'tab', 'add', 'edit', 'vary', 'over', 'every', 'owner', 'part', 'columns',
+        'state',
         'find', 'contact', 'next', 'focus', 'value', 'field',
     ];
 
