@@ -99,11 +99,8 @@ final readonly class ResultRows
     public function out(Account|Contact $record): ?string
     {
         $standing = $this->standing($record);
-        if ($standing === null || ! $standing->state->isOut()) {
-            return null;
-        }
 
-        return lcfirst($standing->state->label()).($standing->cause === null ? '' : ": {$standing->cause}");
+        return $standing?->state->isOut() === true ? lcfirst($standing->inWords()) : null;
     }
 
     /** The priority of an account, or of a contact; null where the account is out. */

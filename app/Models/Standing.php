@@ -82,4 +82,10 @@ final class Standing extends Model
     {
         return $this->push < 0;
     }
+
+    /** Where it stands, and why there: “Out: dropped by Mira”. */
+    public function inWords(): string
+    {
+        return $this->state->label().($this->cause === null ? '' : ": {$this->cause}");
+    }
 }

@@ -15,7 +15,7 @@ final class Arrivals
         ],
         'SE' => [['Underhållschef', 'Underhållsplanerare']],
         'DK' => [['Vedligeholdelseschef', 'Vedligeholdstekniker']],
-        'DE' => [['Leiter Instandhaltung', 'Instandhaltungsplaner']],
+        'DE' => [['Leitung Instandhaltung', 'Instandhaltungsplanung']],
         'PL' => [['Kierownik Utrzymania Ruchu', 'Inżynier Utrzymania Ruchu']],
     ];
 

@@ -194,7 +194,7 @@ final class Words
         'maintenance' => [
             'EN' => ['Head of Maintenance', 'Maintenance Manager', 'Maintenance Lead', 'Maintenance Planner'],
             'SE' => ['Underhållschef', 'Maintenance Manager'],
-            'DE' => ['Instandhaltungsleiterin', 'Leiter Instandhaltung', 'Head of Maintenance'],
+            'DE' => ['Instandhaltungsleitung', 'Leitung Instandhaltung', 'Head of Maintenance'],
             'DK' => ['Vedligeholdelseschef', 'Teknisk chef'],
             'NL' => ['Hoofd Technische Dienst'],
             'PL' => ['Kierownik Utrzymania Ruchu'],
@@ -205,7 +205,7 @@ final class Words
         'energy' => [
             'EN' => ['Energy Manager', 'Utilities Engineer', 'Sustainability Manager'],
             'SE' => ['Energiansvarig', 'Energisamordnare'],
-            'DE' => ['Energiemanager', 'Leiter Versorgungstechnik'],
+            'DE' => ['Energiemanagement', 'Leitung Versorgungstechnik'],
             'DK' => ['Energichef'],
             'PL' => ['Specjalista ds. energii'],
             'FI' => ['Energiapäällikkö'],
@@ -213,7 +213,7 @@ final class Words
         'plant' => [
             'EN' => ['Plant Manager', 'Site Manager', 'Operations Manager', 'COO'],
             'SE' => ['Platschef', 'Produktionschef'],
-            'DE' => ['Werkleiter', 'Produktionsleiterin', 'Betriebsleiter'],
+            'DE' => ['Werkleitung', 'Produktionsleitung', 'Betriebsleitung'],
             'DK' => ['Fabrikschef', 'Produktionschef'],
             'NL' => ['Bedrijfsleider', 'Fabrieksdirecteur'],
             'PL' => ['Dyrektor Zakładu'],
@@ -223,7 +223,7 @@ final class Words
         'chief' => [
             'EN' => ['Managing Director', 'CEO', 'Chief Executive Officer', 'CFO'],
             'SE' => ['VD', 'Verkställande direktör'],
-            'DE' => ['Geschäftsführer', 'Geschäftsführerin'],
+            'DE' => ['Geschäftsführung', 'Vorsitz der Geschäftsführung'],
             'DK' => ['Administrerende direktør'],
             'NL' => ['Directeur', 'Algemeen directeur'],
             'PL' => ['Prezes Zarządu'],
@@ -237,7 +237,7 @@ final class Words
                 'Warehouse Lead',
             ],
             'SE' => ['Kvalitetschef', 'Inköpschef', 'Ekonomichef', 'IT-ansvarig'],
-            'DE' => ['Qualitätsleiter', 'Einkaufsleiterin', 'Assistenz der Geschäftsführung', 'Leiter Controlling'],
+            'DE' => ['Qualitätsleitung', 'Einkaufsleitung', 'Assistenz der Geschäftsführung', 'Leitung Controlling'],
             'PL' => ['Kierownik ds. jakości', 'Kupiec'],
             'NL' => ['Inkoper', 'Kwaliteitsmanager'],
             'DK' => ['Kvalitetschef', 'Indkøbschef', 'Økonomichef'],

@@ -194,7 +194,7 @@ final class FinderTest extends BrowserTestCase
         $this->keepAs('All Swedes');
         $this->open($search);
         $this->all('input[name="only[]"]')[1]->click();
-        $this->see('1 chosen, on this page and others.');
+        $this->see('1 chosen, over all pages.');
         $this->open($search.'&page=2');
         $this->see('1 chosen');
         $this->all('input[name="only[]"]')[0]->sendKeys(WebDriverKeys::SPACE);
@@ -208,7 +208,7 @@ final class FinderTest extends BrowserTestCase
         $this->see('2 accounts, by Selma');
         $this->open($search);
         $this->see('What is in here');
-        self::assertStringNotContainsString('chosen, on this page', $this->text(), 'what was kept is ticked no longer');
+        self::assertStringNotContainsString('chosen, over all pages', $this->text(), 'what was kept is ticked no longer');
     }
 
     public function test_a_list_is_stepped_through_by_keys_and_its_search_watched(): void

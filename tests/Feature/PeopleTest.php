@@ -773,7 +773,7 @@ final class PeopleTest extends TestCase
         }
         app(Standings::class)->all();
         $this->get(route('contacts.index', ['q' => 'Planner']))->assertOk()
-            ->assertSeeText('More than 2,000 contacts are called');
+            ->assertSeeText('More than 2,000 contacts are');
     }
 
     public function test_everybody_is_listed_once_whatever_their_priority(): void

@@ -24,9 +24,9 @@
                 they stand here. @endif
         </x-empty>
     @else
-        @if ($page->list->isCut())<p class="small text-body-secondary">More than {{ $page->most() }} contacts are called
-            so; only that many were looked at. Type more of the name or title, or <a
-                href="{{ $page->inFinder() }}">ask the Finder</a>, which looks at all.</p>@endif
+        @if ($page->list->isCut())<p class="small text-body-secondary mt-2">More than {{ $page->most() }} contacts are
+            called so; only that many were looked at. Type more of the name or title, or look for the <a
+                href="{{ $page->inFinder() }}">title in the Finder</a>, which looks at all.</p>@endif
         <x-table :heads="['#Priority', 'Contact', 'Part', 'Account', 'Why now', 'In the position', 'In the company',
             'Channel']">
             @foreach ($page->rows() as $row)<x-contacts.row :$row />@endforeach

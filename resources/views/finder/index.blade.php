@@ -30,8 +30,8 @@
             @include('finder.found')
             <x-wrong :for="['rhythm', 'hour', 'time_zone', 'tag', ...old('rhythm') === null ? [] : ['name']]" />
             @if ($page->total > 0)
-                <p class="small text-body-secondary mb-1" x-cloak x-show="any"><span x-text="says"></span>, on this
-                    page and others. <button class="btn btn-sm btn-link p-0 align-baseline" type="button"
+                <p class="small text-body-secondary mb-1" x-cloak x-show="any"><span x-text="says"></span>, over
+                    all pages. <button class="btn btn-sm btn-link p-0 align-baseline" type="button"
                         @click="clear">Choose none</button></p>
                 <x-finder.table :results="$page->results" />
                 <x-pager :pages="$page->pages" />
