@@ -114,7 +114,8 @@ final readonly class AccountPage
     {
         return match (true) {
             $this->standing === null || $this->standing->state === StandingState::Ranked => null,
-            $this->standing->state === StandingState::Waiting && $this->standing->cause === null => 'Waiting: no live signal counts for it',
+            $this->standing->cause !== null => $this->standing->inWords(),
+            $this->standing->state === StandingState::Waiting => 'Waiting: no live signal counts for it',
             default => $this->standing->inWords(),
         };
     }
