@@ -8,6 +8,7 @@ use App\Contacts\CareerSignals;
 use App\Contacts\Doubles;
 use App\Contacts\Titles;
 use App\Support\Bulk;
+use App\Support\Countries;
 use App\Support\Gazetteer;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Company\CompanyName;
@@ -138,7 +139,7 @@ final class AccountRows implements RowReader
             'other_sites' => new FileColumn(
                 'Cities of other sites',
                 ['other sites', 'site cities', 'weitere standorte'],
-                'Aalborg; Skive',
+                'Aalborg; Malmö (Sweden)',
             ),
             'technologies' => new FileColumn(
                 'Technologies',
@@ -446,10 +447,9 @@ final class AccountRows implements RowReader
             $facts['place'] = $this->located($record['place']);
         }
         if (isset($record['other_sites'])) {
+            $home = $record['place']['country'] ?? null;
             $facts['other_places'] = array_map(
-                fn (string $city): array => $this->located(
-                    ['city' => mb_substr($city, 0, 100), 'country' => $record['place']['country'] ?? null],
-                ),
+                fn (string $site): array => $this->site($site, $home),
                 $record['other_sites'],
             );
         }
@@ -459,6 +459,24 @@ final class AccountRows implements RowReader
         }
 
         return $facts;
+    }
+
+    /**
+     * “Göteborg (Sweden)”, or a city alone: at home where there is one of its name, else the only one of its name.
+     *
+     * @return array<string, mixed>
+     */
+    private function site(string $text, ?string $home): array
+    {
+        if (preg_match('/^(.+?)\s*\(([^()]+)\)$/u', $text, $parts) === 1 && Countries::code($parts[2]) !== null) {
+            return $this->located(['city' => mb_substr($parts[1], 0, 100), 'country' => Countries::code($parts[2])]);
+        }
+        $city = mb_substr($text, 0, 100);
+        $country = $home !== null && $this->gazetteer->find($city, $home) !== null
+            ? $home
+            : $this->gazetteer->find($city, null)[3] ?? null;
+
+        return $this->located(['city' => $city] + ($country === null ? [] : ['country' => $country]));
     }
 
     /**

@@ -29,7 +29,8 @@ final class FactsReader
     /** @var array<string, float> types and states of channels → what they are worth together */
     private array $accesses = [];
 
-    public function __construct(private readonly CarbonImmutable $now)
+    /** @param  bool  $otherSites  whether the places beside the headquarters are asked for */
+    public function __construct(private readonly CarbonImmutable $now, private readonly bool $otherSites = false)
     {
         $this->barred = EntriesInForce::now();
         $this->kinds = array_column(Kind::cases(), null, 'value');
@@ -49,6 +50,7 @@ final class FactsReader
             'SELECT account_id, name FROM account_technology JOIN technologies ON technologies.id = technology_id '
                 ."WHERE {$this->on($which)} ORDER BY account_id",
         );
+        $otherSites = $this->otherSites ? $this->otherSites($which) : [];
         $contacts = $this->contacts($which);
         [$series, $marks] = $this->signals($which);
         $removed = [];
@@ -104,6 +106,7 @@ final class FactsReader
                     $latitude === null ? null : new Coordinates($latitude, $longitude),
                     $technologies[$id] ?? [],
                     $keywords === null ? $description : $keywords.' '.$description,
+                    $otherSites[$id] ?? [],
                 ),
                 $contacts[$id] ?? [],
                 $series[$id] ?? [],
@@ -270,6 +273,27 @@ final class FactsReader
         }
 
         return $channel;
+    }
+
+    /** @return array<int, list<AccountFacts>> */
+    private function otherSites(string $which): array
+    {
+        $sites = [];
+        foreach (
+            $this->rows(
+                'SELECT account_id, country, region, postal_code, latitude, longitude FROM places WHERE '
+                    ."{$this->on($which)} AND headquarters = 0",
+            ) as [$id, $country, $region, $postalCode, $latitude, $longitude]
+        ) {
+            $sites[$id][] = new AccountFacts(
+                country: $country,
+                region: $region,
+                postalCode: $postalCode,
+                place: $latitude === null ? null : new Coordinates($latitude, $longitude),
+            );
+        }
+
+        return $sites;
     }
 
     /** @return array<int, list<string>> */

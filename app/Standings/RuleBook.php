@@ -6,14 +6,14 @@ namespace App\Standings;
 
 use App\Models\RuleSet;
 use Luftig\Core\Buying\BuyerRoles;
+use Luftig\Core\Fit\AnySite;
 use Luftig\Core\Fit\TargetProfile;
 use Luftig\Core\Mistake;
-use Luftig\Core\Shell\ContactsOperation;
-use Luftig\Core\Shell\FitOperation;
-use Luftig\Core\Shell\Input;
+use Luftig\Core\Rules\Criteria;
+use Luftig\Core\Rules\Input;
+use Luftig\Core\Rules\Kinds;
+use Luftig\Core\Rules\Roles;
 use Luftig\Core\Signal\Catalogue;
-use Luftig\Core\Signal\Counts;
-use Luftig\Core\Signal\Kind;
 use Luftig\Core\Signal\RoleOfInterest;
 
 /** A saved version of an offer's rules, as the core takes it. */
@@ -36,27 +36,11 @@ final readonly class RuleBook
         return new self(
             (int) $rules->offer_id,
             (int) $rules->id,
-            new TargetProfile(...self::each($rules->criteria, 'criteria', FitOperation::criterion(...))),
+            new TargetProfile(...self::each($rules->criteria, 'criteria', Criteria::read(...))),
             self::catalogueOf($rules),
-            new BuyerRoles(self::each($rules->buyer_roles, 'buyer_roles', ContactsOperation::role(...))),
-            self::each($rules->roles_of_interest, 'roles_of_interest', self::interest(...)),
+            new BuyerRoles(self::each($rules->buyer_roles, 'buyer_roles', Roles::buyer(...))),
+            self::each($rules->roles_of_interest, 'roles_of_interest', Roles::ofInterest(...)),
         );
-    }
-
-    private static function interest(Input $input): RoleOfInterest
-    {
-        $role = new RoleOfInterest(
-            $input->string('name'),
-            $input->optionalQuery('title_query') ?? throw Mistake::at(
-                $input->place('title_query'),
-                'A role of interest needs a query that finds its titles.',
-            ),
-            $input->optionalQuery('text_query'),
-            $input->functions('functions'),
-        );
-        $input->done();
-
-        return $role;
     }
 
     /**
@@ -78,18 +62,23 @@ final readonly class RuleBook
     /** The kinds of signals as the rules have them, where nothing else of the rules is wanted. */
     public static function catalogueOf(RuleSet $rules): Catalogue
     {
-        $catalogue = Catalogue::standard();
-        foreach ($rules->kinds as $name => $change) {
-            $kind = Kind::from($name);
-            $catalogue = $catalogue->with($catalogue->of($kind)->with(
-                isset($change['weight']) ? (float) $change['weight'] : null,
-                isset($change['ramp']) ? (float) $change['ramp'] : null,
-                isset($change['hold']) ? (float) $change['hold'] : null,
-                isset($change['half_life']) ? (float) $change['half_life'] : null,
-                isset($change['counts']) ? Counts::from($change['counts']) : null,
-            ));
+        $changes = [];
+        foreach ($rules->kinds as $kind => $change) {
+            $changes[$kind] = Input::of($change, "kinds.$kind");
         }
 
-        return $catalogue;
+        return Kinds::read($changes, 'kinds');
+    }
+
+    /** Whether a criterion looks beyond the headquarters. */
+    public function asksAnySite(): bool
+    {
+        foreach ($this->profile->criteria as $criterion) {
+            if ($criterion->test instanceof AnySite) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

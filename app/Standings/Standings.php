@@ -105,7 +105,7 @@ final class Standings
     {
         $book = RuleBook::of($rules);
         $now = CarbonImmutable::now();
-        $reader = new FactsReader($now);
+        $reader = new FactsReader($now, $book->asksAnySite());
         $last = (int) Account::query()->max('id');
         for ($from = 1; $from <= $last; $from += self::CHUNK) {
             foreach ($reader->read("`id` BETWEEN $from AND ".($from + self::CHUNK - 1)) as $id => $facts) {
@@ -132,7 +132,8 @@ final class Standings
             $time = $now->getTimestamp();
             $stamp = $now->toDateTimeString();
             $rows = [];
-            foreach ((new FactsReader($now))->read($which) as $facts) {
+            $anySite = array_filter($books, static fn (RuleBook $book): bool => $book->asksAnySite()) !== [];
+            foreach ((new FactsReader($now, $anySite))->read($which) as $facts) {
                 foreach ($books as $book) {
                     $rows[] = $this->row($book, $facts, $time, $stamp);
                 }

@@ -38,7 +38,7 @@ final class Gazetteer
         });
     }
 
-    /** @return array{float, float, string|null}|null latitude, longitude, region */
+    /** @return array{float, float, string|null, string}|null latitude, longitude, region, country */
     public function find(string $city, ?string $country): ?array
     {
         $key = $city.'|'.$country;
@@ -50,7 +50,7 @@ final class Gazetteer
             $city = $found->count() === 1 ? $found->first() : null;
             $this->known[$key] = $city === null
                 ? null
-                : [(float) $city->latitude, (float) $city->longitude, $city->region];
+                : [(float) $city->latitude, (float) $city->longitude, $city->region, $city->country];
         }
 
         return $this->known[$key];
@@ -67,11 +67,12 @@ final class Gazetteer
         if ($folded === '') {
             return [];
         }
+        $cities = City::query()->where('folded', 'like', $folded.'%')->orderByDesc('population')->limit($most)->get();
+        $namesakes = City::query()->whereIn('folded', $cities->pluck('folded'))->get(['folded', 'country'])
+            ->countBy(fn (City $city): string => $city->folded.'|'.$city->country);
         $suggested = [];
-        foreach (
-            City::query()->where('folded', 'like', $folded.'%')->orderByDesc('population')->limit($most)->get() as $city
-        ) {
-            $twice = City::query()->where('folded', $city->folded)->where('country', $city->country)->count() > 1;
+        foreach ($cities as $city) {
+            $twice = $namesakes[$city->folded.'|'.$city->country] > 1;
             $name = implode(', ', array_filter(
                 [$city->name, $twice ? $city->region : null, Countries::name($city->country)],
             ));

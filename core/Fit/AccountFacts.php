@@ -17,6 +17,7 @@ final class AccountFacts
      * @param  float|null  $growth  of headcount over a year, as a fraction
      * @param  list<string>  $industries  ISIC codes, the main one first
      * @param  list<string>  $technologies
+     * @param  list<self>  $otherSites  what is known of the places beside the headquarters
      */
     public function __construct(
         public readonly ?int $headcount = null,
@@ -30,6 +31,7 @@ final class AccountFacts
         public readonly ?Coordinates $place = null,
         public readonly array $technologies = [],
         public readonly ?string $text = null,
+        public readonly array $otherSites = [],
     ) {
     }
 

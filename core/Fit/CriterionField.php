@@ -36,6 +36,12 @@ enum CriterionField: string
         };
     }
 
+    /** Whether the headquarters can be asked, or any site. */
+    public function isOfSite(): bool
+    {
+        return in_array($this, [self::Country, self::Region, self::PostalCode, self::Place], true);
+    }
+
     public function label(): string
     {
         return match ($this) {

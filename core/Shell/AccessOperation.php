@@ -8,6 +8,7 @@ use Luftig\Core\Reach\Access;
 use Luftig\Core\Reach\AddressState;
 use Luftig\Core\Reach\Channel;
 use Luftig\Core\Reach\ChannelType;
+use Luftig\Core\Rules\Input;
 
 /** Rule 5. */
 final class AccessOperation implements Operation

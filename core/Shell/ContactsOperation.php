@@ -13,6 +13,8 @@ use Luftig\Core\Mistake;
 use Luftig\Core\Person\BusinessFunction;
 use Luftig\Core\Person\TitleReader;
 use Luftig\Core\Priority\ContactPoints;
+use Luftig\Core\Rules\Input;
+use Luftig\Core\Rules\Roles;
 
 /** Rules 7 to 9. */
 final class ContactsOperation implements Operation
@@ -71,7 +73,7 @@ final class ContactsOperation implements Operation
     {
         $headcount = $input->optionalInteger('headcount');
         $association = $input->boolean('association');
-        $roles = array_map(self::role(...), $input->objects('buyer_roles'));
+        $roles = array_map(Roles::buyer(...), $input->objects('buyer_roles'));
         $approached = $input->optionalNumber('approached_14d', 0) ?? 0.0;
         $most = $input->optionalInteger('take') ?? Choice::most($headcount);
         $ranked = $choosable = $ids = [];
@@ -112,31 +114,6 @@ final class ContactsOperation implements Operation
     private static function order(int|string $a, int|string $b): int
     {
         return [is_string($a), $a] <=> [is_string($b), $b];
-    }
-
-    /** Also how a stored rule set is read. */
-    public static function role(Input $input): BuyerRole
-    {
-        $variants = [];
-        $given = $input->optionalObject('variants');
-        foreach ($given?->names() ?? [] as $country) {
-            $query = $given?->optionalQuery($country);
-            if ($query !== null) {
-                $variants[strtoupper($country)] = $query;
-            }
-        }
-        $role = $input->make(static fn (): BuyerRole => new BuyerRole(
-            $input->string('name'),
-            $input->functions('functions'),
-            $input->functions('neighbours'),
-            $input->optionalQuery('include'),
-            $input->optionalQuery('exclude'),
-            $input->optionalNumber('weight') ?? 1.0,
-            $variants,
-        ));
-        $input->done();
-
-        return $role;
     }
 
     /**

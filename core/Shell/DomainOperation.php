@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Luftig\Core\Shell;
 
 use Luftig\Core\Company\Domain;
+use Luftig\Core\Rules\Input;
 
 /** Rule 15, first sentences. */
 final class DomainOperation implements Operation

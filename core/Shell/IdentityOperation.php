@@ -7,6 +7,7 @@ namespace Luftig\Core\Shell;
 use Luftig\Core\Company\CompanyFacts;
 use Luftig\Core\Company\Identity;
 use Luftig\Core\Company\Verdict;
+use Luftig\Core\Rules\Input;
 
 /** Rule 15. */
 final class IdentityOperation implements Operation

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Luftig\Core\Shell;
 
 use Luftig\Core\Mistake;
+use Luftig\Core\Rules\Input;
 
 /** A rule as the shell reaches it: an object in, an object out. */
 interface Operation

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Luftig\Core\Shell;
 
 use Luftig\Core\Priority\Points;
+use Luftig\Core\Rules\Input;
 
 /** Rule 6. */
 final class PriorityOperation implements Operation

@@ -6,6 +6,7 @@ namespace Luftig\Core\Shell;
 
 use Luftig\Core\Mistake;
 use Luftig\Core\Reach\RelationStrength;
+use Luftig\Core\Rules\Input;
 
 /** Rule 10, its edges. */
 final class RelationOperation implements Operation

@@ -6,6 +6,7 @@ namespace Luftig\Core\Shell;
 
 use JsonException;
 use Luftig\Core\Mistake;
+use Luftig\Core\Rules\Input;
 
 /** The rules from the command line: JSON in, JSON out. */
 final class Shell

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Shell;
 
+use Luftig\Core\Rules\Input;
 use Luftig\Core\Search\SpotCheck;
 
 /** Rule 13. */

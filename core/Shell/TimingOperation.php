@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Luftig\Core\Shell;
 
 use Luftig\Core\Mistake;
-use Luftig\Core\Signal\Catalogue;
+use Luftig\Core\Rules\Input;
+use Luftig\Core\Rules\Kinds;
 use Luftig\Core\Signal\Counts;
 use Luftig\Core\Signal\Kind;
 use Luftig\Core\Signal\Pulse;
@@ -62,7 +63,7 @@ final class TimingOperation implements Operation
     public static function answer(Input $input): array
     {
         $now = $input->time('now');
-        $catalogue = self::catalogue($input->optionalMap('catalogue'));
+        $catalogue = Kinds::read($input->optionalMap('catalogue'), 'catalogue');
         $signals = array_map(self::signal(...), $input->objects('signals'));
         $input->done();
         $ids = array_map(static fn (Signal $signal): int|string => $signal->id, $signals);
@@ -105,25 +106,5 @@ final class TimingOperation implements Operation
         $input->done();
 
         return $signal;
-    }
-
-    /** @param  array<string, Input>  $changes by kind */
-    private static function catalogue(array $changes): Catalogue
-    {
-        $catalogue = Catalogue::standard();
-        foreach ($changes as $name => $change) {
-            $kind = Kind::tryFrom($name)
-                ?? throw Mistake::at("catalogue.$name", 'A kind is one of: '.Input::values(Kind::class).'.');
-            $catalogue = $catalogue->with($change->make(static fn () => $catalogue->of($kind)->with(
-                $change->optionalNumber('weight'),
-                $change->optionalNumber('ramp'),
-                $change->optionalNumber('hold'),
-                $change->optionalNumber('half_life'),
-                $change->optionalChoice('counts', Counts::class),
-            )));
-            $change->done();
-        }
-
-        return $catalogue;
     }
 }

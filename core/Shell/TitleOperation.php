@@ -8,6 +8,7 @@ use Luftig\Core\Person\BusinessFunction;
 use Luftig\Core\Person\Seniority;
 use Luftig\Core\Person\Status;
 use Luftig\Core\Person\TitleReader;
+use Luftig\Core\Rules\Input;
 
 /** Rule 7. */
 final class TitleOperation implements Operation

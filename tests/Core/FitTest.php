@@ -9,6 +9,7 @@ use Eris\TestTrait;
 use Luftig\Core\Company\IndustryTree;
 use Luftig\Core\Fit\AccountFacts;
 use Luftig\Core\Fit\AnyOf;
+use Luftig\Core\Fit\AnySite;
 use Luftig\Core\Fit\Criterion;
 use Luftig\Core\Fit\CriterionField;
 use Luftig\Core\Fit\Mode;
@@ -19,6 +20,7 @@ use Luftig\Core\Fit\Within;
 use Luftig\Core\Geo\Coordinates;
 use Luftig\Core\Mistake;
 use Luftig\Core\Text\Query;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** Rule 4. */
@@ -309,5 +311,45 @@ final class FitTest extends TestCase
                 self::assertStringEndsWith('.', $mistake->getMessage());
             }
         }
+    }
+
+    /** @return array<string, array{float|null, AccountFacts}> */
+    public static function sites(): array
+    {
+        $sweden = new AccountFacts(country: 'SE');
+        $denmark = new AccountFacts(country: 'DK');
+        $unknown = new AccountFacts;
+
+        return [
+            'the headquarters' => [1.0, new AccountFacts(country: 'SE', otherSites: [$denmark])],
+            'another site' => [1.0, new AccountFacts(country: 'DK', otherSites: [$denmark, $sweden])],
+            'none' => [0.0, new AccountFacts(country: 'DK', otherSites: [$denmark])],
+            'an unknown headquarters, another that is not' => [0.0, new AccountFacts(otherSites: [$denmark])],
+            'an unknown headquarters, another that is' => [1.0, new AccountFacts(otherSites: [$unknown, $sweden])],
+            'nothing known of any' => [null, new AccountFacts(otherSites: [$unknown])],
+            'nothing known at all' => [null, $unknown],
+        ];
+    }
+
+    #[DataProvider('sites')]
+    public function test_any_site_may_answer_where_the_profile_says_so(?float $membership, AccountFacts $account): void
+    {
+        $question = new AnySite(CriterionField::Country, new AnyOf(CriterionField::Country, ['se']));
+
+        self::assertSame($membership, $question->membership($account, true));
+    }
+
+    public function test_a_radius_asks_each_site_and_a_headcount_none(): void
+    {
+        $near = new Within(new Coordinates(57.7, 11.97), 50);
+        $account = new AccountFacts(
+            place: new Coordinates(52.5, 13.4),
+            otherSites: [new AccountFacts(place: new Coordinates(57.5, 12.1))],
+        );
+        self::assertSame(0.0, $near->membership($account, true));
+        self::assertSame(1.0, (new AnySite(CriterionField::Place, $near))->membership($account, true));
+
+        $this->expectExceptionMessage('A criterion on headcount has nothing to do with sites.');
+        new AnySite(CriterionField::Headcount, new Range(CriterionField::Headcount, 1, 2));
     }
 }

@@ -22,6 +22,7 @@ use App\Models\Note;
 use App\Models\Signal;
 use App\Models\Watch;
 use App\Standings\Standings;
+use App\Support\Gazetteer;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -203,6 +204,32 @@ final class IntakeTest extends TestCase
         self::assertSame(1.0, (float) $this->standing('a.example')->criteria[0]);
         IndustryLabels::decide($label, '28', $this->lead);
         self::assertSame(['28', '28'], DB::table('account_industry')->pluck('code')->all(), 'it can be decided anew');
+    }
+
+    public function test_a_profile_asks_the_headquarters_or_any_site_as_it_says(): void
+    {
+        Gazetteer::load();
+        $this->bring(
+            IntakeKind::Accounts,
+            "domain;name;country;city;other sites\na.example;A;Denmark;Aalborg;Göteborg | Zyxville | Malmö (SE) | Skive\nb.example;B;Denmark;Aalborg;\n",
+        );
+        self::assertSame(
+            ['Göteborg in SE', 'Zyxville in none that is known', 'Malmö in SE', 'Skive in DK'],
+            DB::table('places')->where('headquarters', 0)->orderBy('id')->get()
+                ->map(fn ($place): string => "$place->city in ".($place->country ?? 'none that is known'))->all(),
+        );
+        $states = function (bool $anySite): array {
+            $this->offer->rules->update(['criteria' => [[
+                'name' => 'in Sweden', 'field' => 'country', 'mode' => 'must', 'any' => ['SE'], 'any_site' => $anySite,
+            ]]]);
+            Account::query()->update(['stale' => true]);
+            (new Standings)->refresh();
+
+            return [$this->standing('a.example')->state->value, $this->standing('b.example')->state->value];
+        };
+
+        self::assertSame(['out', 'out'], $states(false));
+        self::assertSame(['waiting', 'out'], $states(true));
     }
 
     public function test_contacts_are_joined_by_address_and_by_name_within_an_account(): void

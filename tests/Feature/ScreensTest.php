@@ -297,6 +297,9 @@ final class ScreensTest extends TestCase
             [['name' => 'size', 'field' => 'headcount', 'mode' => 'prefer', 'weight' => 2.0, 'range' => [40.0, null]]],
             [['name' => 'land', 'field' => 'country', 'mode' => 'must', 'any' => ['SE', 'DK']]],
             [[
+                'name' => 'a plant there', 'field' => 'country', 'mode' => 'must', 'any' => ['SE'], 'any_site' => true,
+            ]],
+            [[
                 'name' => 'near', 'field' => 'place', 'mode' => 'must_not',
                 'within' => ['km' => 700.0, 'of' => [57.7, 11.97]],
             ]],
@@ -340,6 +343,7 @@ final class ScreensTest extends TestCase
         $row = CriterionRow::stored('0', $criterion);
         $fields = array_map($row->given(...), [
             'name' => 'name', 'weight' => 'weight', 'value' => 'value', 'low' => 'low', 'high' => 'high',
+            'where' => 'where',
         ]);
 
         return $fields + ['field' => $row->field()->value, 'mode' => $row->mode(), 'any' => array_map(

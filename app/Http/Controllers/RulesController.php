@@ -22,8 +22,8 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
 use Luftig\Core\Fit\CriterionField;
 use Luftig\Core\Mistake;
-use Luftig\Core\Shell\ContactsOperation;
-use Luftig\Core\Shell\Input;
+use Luftig\Core\Rules\Input;
+use Luftig\Core\Rules\Roles;
 
 final class RulesController extends Controller
 {
@@ -60,7 +60,7 @@ final class RulesController extends Controller
         try {
             return view('rules.matches', [
                 'mistake' => $role === null ? 'Give the role a name and a function first.' : null,
-                'matches' => $role === null ? null : RoleMatches::of(ContactsOperation::role(Input::of($role))),
+                'matches' => $role === null ? null : RoleMatches::of(Roles::buyer(Input::of($role))),
             ]);
         } catch (Mistake $mistake) {
             return view('rules.matches', ['mistake' => $mistake->inWords(), 'matches' => null]);

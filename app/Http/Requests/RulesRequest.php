@@ -172,12 +172,13 @@ final class RulesRequest extends FormRequest
                 continue;
             }
             $number = fn (string $key): float|string|null => $text($key) === '' ? null : self::number($text($key));
+            $field = CriterionField::tryFrom($text('field'));
             $criteria[] = [
                 'name' => $text('name') === '' ? $text('field') : $text('name'),
                 'field' => $text('field'),
                 'mode' => $text('mode'),
                 ...($text('mode') === 'prefer' ? ['weight' => $number('weight') ?? 1.0] : []),
-                ...match (CriterionField::tryFrom($text('field'))?->test()) {
+                ...match ($field?->test()) {
                     'range' => ['range' => [$number('low'), $number('high')]],
                     'any' => ['any' => self::values($text('field'), (array) ($row['any'] ?? []), $text('value'))],
                     'within' => [
@@ -188,6 +189,7 @@ final class RulesRequest extends FormRequest
                     ],
                     default => ['query' => $text('value')],
                 },
+                ...($field?->isOfSite() === true && $text('where') === 'any' ? ['any_site' => true] : []),
             ];
         }
 

@@ -12,7 +12,7 @@ use Luftig\Core\Fit\Mode;
 /** A criterion of a target profile as the fields of a form, with words where it holds codes. */
 final readonly class CriterionRow
 {
-    /** @param  array<string, mixed>  $given  as a form has it: name, field, mode, weight, any, value, low, high */
+    /** @param  array<string, mixed>  $given  as a form has it: name, field, mode, weight, any, value, low, high, where */
     private function __construct(public string $key, private array $given)
     {
     }
@@ -34,7 +34,7 @@ final readonly class CriterionRow
     {
         $row = array_intersect_key($criterion, array_flip(['name', 'field', 'mode', 'weight']));
 
-        return new self($key, $row + match (true) {
+        return new self($key, $row + ['where' => ($criterion['any_site'] ?? false) === true ? 'any' : ''] + match (true) {
             isset($criterion['range']) => ['low' => $criterion['range'][0], 'high' => $criterion['range'][1]],
             isset($criterion['any']) => ['any' => $criterion['any']],
             isset($criterion['within']) => [
@@ -69,6 +69,12 @@ final readonly class CriterionRow
     public function test(): string
     {
         return $this->field()->test();
+    }
+
+    /** @return array<string, string> which places are asked, for a field of a place; none for others */
+    public function places(): array
+    {
+        return $this->field()->isOfSite() ? ['' => 'the headquarters', 'any' => 'any site'] : [];
     }
 
     /** @return array<string, string> value → as people read it */

@@ -21,3 +21,7 @@
 @else
     <x-query :name="$row->name('value')" label="Words they use, as a query" :value="$row->given('value')" />
 @endif
+@if ($row->places() !== [])
+    <div class="row g-2 mt-0"><x-field width="col-6 col-md-4" label="Asked of" :name="$row->name('where')"
+        :options="$row->places()" :value="$row->given('where')" /></div>
+@endif

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Luftig\Core\Shell;
+namespace Luftig\Core\Rules;
 
 use BackedEnum;
 use DateTimeImmutable;
