@@ -559,6 +559,7 @@ final class ContactRows implements RowReader
             $state = $row->choice('email_state', 'The state of the address', self::STATES);
             $channels[] = ['type' => 'email', 'value' => $email] + match (true) {
                 $state === null && preg_match(self::SHARED, $email) === 1 => ['state' => 'shared'],
+                $state === null && Domain::from($email)?->disposable === true => ['state' => 'disposable'],
                 $state === null => [],
                 default => ['state' => $state],
             };

@@ -18,13 +18,28 @@ use Illuminate\Support\Facades\DB;
 /** Enters who is kept out, and ends that, so that the accounts it concerns follow. */
 final class KeepOutEntries
 {
+    private const SAME = ['type', 'value', 'reason', 'account_id', 'contact_id'];
+
     /**
+     * What two people enter for the same reason is one entry, for the longer of both times.
+     *
      * @param  array<string, mixed>  $entry
      * @return array{KeepOut, int|null} how many accounts a query found
      */
     public static function enter(array $entry): array
     {
         return DB::transaction(function () use ($entry): array {
+            // The lock also holds the gap, so that of two at once one waits.
+            $there = KeepOut::query()->inForce()->lockForUpdate()
+                ->where(array_intersect_key($entry, array_flip(self::SAME)))->first();
+            if ($there !== null) {
+                $until = $entry['until'] ?? null;
+                if ($there->until !== null && ($until === null || $there->until->lessThan($until))) {
+                    $there->update(['until' => $until]);
+                }
+
+                return [$there, null];
+            }
             $entry = KeepOut::query()->create($entry);
             AccountIds::markStale(self::accounts($entry));
 

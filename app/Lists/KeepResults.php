@@ -9,7 +9,9 @@ use App\Models\KeptList;
 use App\Models\Offer;
 use App\Models\User;
 use App\Support\Bulk;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 use Luftig\Core\Search\Subject;
 
 /** Keeps what a search finds as a list that remembers how it was made. */
@@ -48,28 +50,38 @@ final class KeepResults
      */
     public static function part(KeptList $list, string $label, array $ids, User $by): KeptList
     {
-        $name = mb_substr("{$list->name} · $label", 0, 90);
-        for (
-            $n = 2,
-            $free = $name; KeptList::query()->where('offer_id', $list->offer_id)->where('name', $free)->exists(); $n++
-        ) {
+        return self::keep(
+            ['name' => self::free(mb_substr("{$list->name} · $label", 0, 90), $list->offer_id), 'user_id' => $by->id]
+                + $list->only('offer_id', 'subject', 'search', 'per_account'),
+            $ids,
+        );
+    }
+
+    /** The name, or with a number where another list has it. */
+    public static function free(string $name, int $offer): string
+    {
+        $taken = fn (string $name): bool => KeptList::query()->where('offer_id', $offer)->where('name', $name)->exists();
+        for ($n = 2, $free = $name; $taken($free); $n++) {
             $free = "$name ($n)";
         }
 
-        return self::keep(
-            ['name' => $free, 'user_id' => $by->id] + $list->only('offer_id', 'subject', 'search', 'per_account'),
-            $ids,
-        );
+        return $free;
     }
 
     /**
      * @param  array<string, mixed>  $columns
      * @param  list<int>  $ids
+     *
+     * @throws ValidationException where somebody took the name a moment ago
      */
     private static function keep(array $columns, array $ids): KeptList
     {
         return DB::transaction(function () use ($columns, $ids): KeptList {
-            $list = KeptList::query()->create($columns);
+            try {
+                $list = KeptList::query()->create($columns);
+            } catch (UniqueConstraintViolationException) {
+                throw ValidationException::withMessages(['name' => 'There is a list of this name.']);
+            }
             Bulk::insert(
                 'list_members',
                 ['list_id', 'record_id', 'position'],

@@ -11,7 +11,7 @@ use Luftig\Core\Text\Fold;
 /** Where cities are; of several of one name in a country the largest is meant. */
 final class Gazetteer
 {
-    /** @var array<string, array{float, float, string|null}|null> */
+    /** @var array<string, array{float, float, string|null, string}|null> */
     private array $known = [];
 
     public static function load(): void

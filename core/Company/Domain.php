@@ -9,7 +9,11 @@ namespace Luftig\Core\Company;
  */
 final readonly class Domain
 {
-    private function __construct(public string $name, public bool $freeMail)
+    /**
+     * @param  bool  $freeMail  whether anybody can have an address there, so that it identifies no company
+     * @param  bool  $disposable  whether such an address is made to be thrown away
+     */
+    private function __construct(public string $name, public bool $freeMail, public bool $disposable)
     {
     }
 
@@ -22,7 +26,12 @@ final readonly class Domain
         $host = self::host($text);
         $name = $host === null ? null : self::registrable($host);
 
-        return $name === null ? null : new self($name, isset(self::freeMail()[$name]));
+        if ($name === null) {
+            return null;
+        }
+        $disposable = isset(self::list('disposable')[$name]);
+
+        return new self($name, $disposable || isset(self::list('free-mail')[$name]), $disposable);
     }
 
     private static function host(string $text): ?string
@@ -59,7 +68,7 @@ final readonly class Domain
     /** The public suffix and one label more; an unlisted top level is a suffix of one label (publicsuffix.org). */
     private static function registrable(string $host): ?string
     {
-        $suffixes = self::suffixes();
+        $suffixes = self::list('public-suffixes');
         $labels = explode('.', $host);
         $count = count($labels);
         $length = 1;
@@ -84,18 +93,10 @@ final readonly class Domain
     }
 
     /** @return array<string, true> */
-    private static function suffixes(): array
+    private static function list(string $name): array
     {
-        static $suffixes = null;
+        static $lists = [];
 
-        return $suffixes ??= require __DIR__.'/data/public-suffixes.php';
-    }
-
-    /** @return array<string, true> */
-    private static function freeMail(): array
-    {
-        static $domains = null;
-
-        return $domains ??= require __DIR__.'/data/free-mail.php';
+        return $lists[$name] ??= require __DIR__."/data/$name.php";
     }
 }

@@ -35,6 +35,10 @@ final class DomainOperation implements Operation
         $domain = Domain::from($input->string('text'));
         $input->done();
 
-        return ['domain' => $domain?->name, 'free_mail' => $domain !== null && $domain->freeMail];
+        return [
+            'domain' => $domain?->name,
+            'free_mail' => $domain->freeMail ?? false,
+            'disposable' => $domain->disposable ?? false,
+        ];
     }
 }

@@ -40,6 +40,34 @@ final class FirmTest extends TestCase
         self::assertFalse(Domain::from('tunhede.example')?->freeMail);
     }
 
+    public function test_where_addresses_are_thrown_away_is_known_apart_from_where_people_have_theirs(): void
+    {
+        $of = function (string $text): array {
+            $domain = Domain::from($text);
+
+            return [$domain?->freeMail, $domain?->disposable];
+        };
+        self::assertSame([true, true], $of('someone@trashmail.com'));
+        self::assertSame([true, false], $of('someone@posteo.de'));
+        self::assertSame([false, false], $of('someone@tunhede.example'));
+    }
+
+    public function test_lists_of_providers_hold_what_can_match_and_no_company(): void
+    {
+        $free = require __DIR__.'/../../core/Company/data/free-mail.php';
+        $disposable = require __DIR__.'/../../core/Company/data/disposable.php';
+        self::assertSame([], array_intersect_key($free, $disposable));
+        foreach ([...array_keys($free), ...array_keys($disposable)] as $name) {
+            self::assertSame($name, Domain::from('someone@'.$name)?->name);
+        }
+        foreach (['gmail.com', 'web.de', 't-online.de', 'wp.pl', 'hotmail.se', 'laposte.net', 'icloud.com'] as $name) {
+            self::assertArrayHasKey($name, $free);
+        }
+        foreach (['insurer.com', 'ukbuilder.com', 'shipfromto.com', '1000acres.co.uk'] as $name) {
+            self::assertFalse(Domain::from($name)?->freeMail, "$name may be a company's own");
+        }
+    }
+
     public function test_labels_are_read_and_doubtful_ones_are_not_sure(): void
     {
         self::assertSame(['2310', true], Industries::read('Glasbruk'));

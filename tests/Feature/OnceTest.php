@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Finder\Search;
+use App\Lists\KeepResults;
 use App\Models\Approach;
 use App\Models\KeepOut;
+use App\Models\KeptList;
 use App\Models\Note;
 use App\Models\Submission;
 use Illuminate\Support\Sleep;
+use Illuminate\Validation\ValidationException;
 use Tests\TestCase;
 
 /** Two clicks on one button do one thing. */
@@ -77,5 +81,49 @@ final class OnceTest extends TestCase
         $this->travel(2)->days();
         $this->artisan('model:prune', ['--model' => [Submission::class]]);
         self::assertSame(0, Submission::query()->count());
+    }
+
+    public function test_two_people_keep_the_same_out_once_and_for_the_longer_time(): void
+    {
+        $says = [];
+        foreach (
+            [['2031-01-31', $this->rep], ['2030-01-31', $this->lead], ['2032-01-31', $this->lead], [null, $this->rep]] as $i => [$until, $person]
+        ) {
+            $this->actingAs($person)->post(route('keep-out.store'), [
+                '_once' => "page $i", 'type' => 'domain', 'value' => 'tunhede.example', 'reason' => 'a partner of ours',
+                'until' => $until,
+            ])->assertSessionHasNoErrors();
+            $says[] = session('said');
+        }
+        self::assertSame([
+            'tunhede.example is kept out.',
+            'tunhede.example is on the keep-out for this reason already until 31 January 2031.',
+            'tunhede.example is on the keep-out for this reason already until 31 January 2032.',
+            'tunhede.example is on the keep-out for this reason already.',
+        ], $says);
+        self::assertNull(KeepOut::query()->sole()->until);
+
+        $this->post(route('keep-out.store'), [
+            '_once' => 'page 5', 'type' => 'domain', 'value' => 'tunhede.example', 'reason' => KeepOut::ASKED,
+        ]);
+        self::assertSame(2, KeepOut::query()->count(), 'another reason is another entry');
+    }
+
+    public function test_a_list_has_its_name_alone_also_where_two_are_kept_at_once(): void
+    {
+        $keep = fn (string $name): KeptList => KeepResults::asList(
+            $this->offer, Search::from($this->offer, ['on' => 'accounts']), $name, $this->rep,
+        );
+        $first = $keep('Glassworks');
+        try {
+            $keep('glassworks');
+            self::fail('The name is taken.');
+        } catch (ValidationException $mistake) {
+            self::assertSame('There is a list of this name.', $mistake->getMessage());
+        }
+        $this->actingAs($this->rep)->delete(route('lists.destroy', $first))->assertRedirect();
+        $second = $keep('Glassworks');
+        $this->post(route('lists.restore', $first->id))->assertSessionHas('said', 'The list “Glassworks (2)” is back.');
+        self::assertSame('Glassworks', $second->refresh()->name);
     }
 }

@@ -23,6 +23,12 @@ final class KeepOutController extends Controller
     public function store(KeepOutRequest $request): RedirectResponse
     {
         [$entry, $found] = KeepOutEntries::enter($request->entry() + ['user_id' => self::user($request)->id]);
+        if (! $entry->wasRecentlyCreated) {
+            $until = $entry->until === null ? '' : ' until '.Format::date($entry->until);
+
+            return redirect()->to($request->nextPage())
+                ->with('said', "{$entry->value} is on the keep-out for this reason already{$until}.");
+        }
         $said = $found === null ? "{$entry->value} is kept out."
             : Format::count($found, 'account').($found === 1 ? ' is' : ' are')
                 ." kept out by “{$entry->value}”; whoever comes in later and matches is, too.";

@@ -159,6 +159,7 @@ final class ListController extends Controller
     {
         $kept = KeptList::withTrashed()->findOrFail($list);
         $this->authorize('update', $kept);
+        $kept->name = KeepResults::free($kept->name, $kept->offer_id);
         $kept->restore();
 
         return redirect()->route('lists.show', $kept)->with('said', "The list “{$kept->name}” is back.");
