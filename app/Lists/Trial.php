@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Lists;
 
-use App\Models\Approach;
 use App\Models\KeptList;
 use App\Models\Offer;
 use App\Models\User;
+use Illuminate\Database\Query\JoinClause;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Search\SpotCheck;
+use stdClass;
 
 /** A part of a list that is approached first; the rest is held until its answers are in. */
 final readonly class Trial
@@ -44,25 +46,7 @@ final readonly class Trial
     /** The trial that a list waits for; null: it waits for none. */
     public static function of(KeptList $held): ?self
     {
-        $trial = $held->held_for === null ? null : KeptList::query()->find($held->held_for);
-        if ($trial === null) {
-            return null;
-        }
-        $members = $trial->members()->pluck('record_id')->all();
-        $column = $trial->subject === 'accounts' ? 'account_id' : 'contact_id';
-        $approaches = fn () => Approach::query()->where('offer_id', $trial->offer_id)->whereIn($column, $members)
-            ->where('made_at', '>=', $trial->created_at);
-
-        return new self(
-            $trial,
-            count($members),
-            $approaches()->distinct()->count($column),
-            $approaches()->where(
-                fn ($either) => $either->whereNotNull('result')->orWhere('made_at', '<', now()->subDays(self::SILENT)),
-            )
-                ->distinct()
-                ->count($column),
-        );
+        return self::ofEach(collect([$held]))[$held->id] ?? null;
     }
 
     /**
@@ -74,13 +58,64 @@ final readonly class Trial
     public static function holding(Offer $offer, string $subject, array $ids): array
     {
         $lists = KeptList::query()->where('offer_id', $offer->id)->where('subject', $subject)->whereNotNull('held_for')
-            ->get()->reject(fn (KeptList $list): bool => self::of($list)?->isIn() ?? true);
+            ->get();
+        $waiting = array_keys(array_filter(self::ofEach($lists), fn (self $trial): bool => ! $trial->isIn()));
 
-        return $lists->isEmpty() ? [] : array_fill_keys(
-            DB::table('list_members')->whereIn('list_id', $lists->pluck('id'))->whereIn('record_id', $ids)
+        return $waiting === [] ? [] : array_fill_keys(
+            DB::table('list_members')->whereIn('list_id', $waiting)->whereIn('record_id', $ids)
                 ->pluck('record_id')->all(),
             true,
         );
+    }
+
+    /**
+     * @param  Collection<int, KeptList>  $held
+     * @return array<int, self> held list → the trial that it waits for
+     */
+    private static function ofEach(Collection $held): array
+    {
+        $trials = KeptList::query()->whereIn('id', $held->pluck('held_for')->filter())->get()->keyBy('id');
+        $sizes = DB::table('list_members')->whereIn('list_id', $trials->modelKeys())->groupBy('list_id')
+            ->selectRaw('list_id, COUNT(*) AS size')->pluck('size', 'list_id');
+        $answers = [];
+        foreach ($trials->groupBy('subject') as $subject => $of) {
+            $answers += self::answers($subject === 'accounts' ? 'account_id' : 'contact_id', $of->modelKeys());
+        }
+        $each = [];
+        foreach ($held as $list) {
+            $trial = $trials[$list->held_for] ?? null;
+            if ($trial !== null) {
+                $each[$list->id] = new self(
+                    $trial, (int) ($sizes[$trial->id] ?? 0), ...$answers[$trial->id] ?? [0, 0],
+                );
+            }
+        }
+
+        return $each;
+    }
+
+    /**
+     * @param  string  $column  of approaches, that members are found by
+     * @param  array<int>  $trials
+     * @return array<int, array{int, int}> how many were approached since the trial began, and of these have answered
+     */
+    private static function answers(string $column, array $trials): array
+    {
+        return DB::table('list_members')->join('lists', 'lists.id', '=', 'list_id')
+            ->join('approaches', fn (JoinClause $on) => $on->on("approaches.$column", '=', 'record_id')
+                ->on('approaches.offer_id', '=', 'lists.offer_id')
+                ->on('made_at', '>=', 'lists.created_at'))
+            ->whereIn('list_id', $trials)->groupBy('list_id')
+            ->selectRaw(
+                'list_id, COUNT(DISTINCT record_id) AS approached, '
+                    .'COUNT(DISTINCT IF(result IS NOT NULL OR made_at < ?, record_id, NULL)) AS answered',
+                [now()->subDays(self::SILENT)],
+            )
+            ->get()
+            ->mapWithKeys(fn (stdClass $row): array => [
+                (int) $row->list_id => [(int) $row->approached, (int) $row->answered],
+            ])
+            ->all();
     }
 
     public function isIn(): bool

@@ -197,7 +197,19 @@ final class IntakeTest extends TestCase
         (new Standings)->refresh();
         $label = IndustryLabel::query()->sole();
         self::assertNull($label->code);
-        $this->actingAs($this->rep)->patch(route('labels.update', $label), ['code' => '2592'])->assertRedirect();
+        foreach (
+            [
+                'blobs' => '“blobs” is no industry that is known; choose one that is offered while you type.',
+                'plastics and more' => '“plastics and more” is no industry that is known; choose one that is offered '
+                    .'while you type. Do you mean “2220 Plastics products”?',
+                '' => 'Say which industry is meant.',
+            ] as $typed => $says
+        ) {
+            $this->actingAs($this->rep)->patch(route('labels.update', $label), ['code' => $typed])
+                ->assertSessionHasErrors(['code' => $says]);
+        }
+        $this->patch(route('labels.update', $label), ['code' => '2592 Treatment and coating of metals'])
+            ->assertRedirect()->assertSessionHasNoErrors();
         $this->bring(IntakeKind::Accounts, "domain;name;industry\nb.example;B;Surface Solutions\n");
 
         self::assertSame(['2592', '2592'], DB::table('account_industry')->pluck('code')->all());

@@ -8,6 +8,7 @@ use App\Intake\IndustryLabels;
 use App\Models\IndustryLabel;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
 use Luftig\Core\Company\Industries;
 
 /** Decides what an industry label of a file means. */
@@ -16,10 +17,17 @@ final class IndustryLabelController extends Controller
     public function update(Request $request, IndustryLabel $label): RedirectResponse
     {
         $request->validate(
-            ['code' => ['required', 'in:'.implode(',', array_keys(Industries::names()))]],
-            ['code.required' => 'Choose an industry.'],
+            ['code' => ['required', 'string', 'max:190']],
+            ['code.required' => 'Say which industry is meant.'],
         );
-        $code = $request->string('code')->toString();
+        $typed = $request->string('code')->toString();
+        [$code, $isSure] = Industries::read($typed);
+        if ($code === null || ! $isSure) {
+            throw ValidationException::withMessages([
+                'code' => "“{$typed}” is no industry that is known; choose one that is offered while you type."
+                    .($code === null ? '' : ' Do you mean “'."$code ".Industries::name($code).'”?'),
+            ]);
+        }
         IndustryLabels::decide($label, $code, self::user($request));
 
         return back()->with('said', "“{$label->label}” means ".lcfirst(Industries::name($code)).' from now on.');

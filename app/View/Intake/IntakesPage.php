@@ -90,15 +90,15 @@ final readonly class IntakesPage
         return $this->pairs === [] && $this->labels->isEmpty();
     }
 
-    /** @return array<int|string, string> */
+    /** @return list<string> to choose from while one types */
     public function industries(): array
     {
-        $names = Industries::names();
+        return array_map($this->industry(...), array_keys(Industries::names()));
+    }
 
-        return ['' => 'choose …'] + array_combine(
-            array_keys($names),
-            array_map(fn (int|string $code, string $name): string => "$name ($code)", array_keys($names), $names),
-        );
+    public function industry(int|string|null $code): string
+    {
+        return $code === null ? '' : "$code ".Industries::name((string) $code);
     }
 
     public static function name(Account|Contact $record): string

@@ -29,10 +29,12 @@
                     class="small text-body-secondary">{{ $one['used'] }}</span></p>
                 <div class="d-flex gap-2 mt-1">
                     <x-field hidden class="flex-grow-1 min-w-0" :label="'What '.$one['label']->label.' means'"
-                        name="code"
-                        :options="$page->industries()" :value="$one['label']->suggested" />
+                        name="code" list="industries" autocomplete="off" placeholder="type a word or an ISIC code"
+                        :value="$page->industry($one['label']->suggested)" />
                     <x-button>Decide</x-button></div>
             </x-form>
         @endforeach
+        <datalist id="industries">@foreach ($page->industries() as $industry)<option>{{
+            $industry }}</option>@endforeach</datalist>
     @endif
 </section>
