@@ -1,5 +1,6 @@
 <?php
 
+use App\Exports\ExportFormats;
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ApproachController;
 use App\Http\Controllers\ContactController;
@@ -81,7 +82,7 @@ Route::middleware('auth')->group(function (): void {
         ->can('update', 'account');
     Route::get('/contacts', [ContactController::class, 'index'])->name('contacts.index')
         ->can('viewAny', Contact::class);
-    Route::get('/contacts.{format}', [ContactExportController::class, 'index'])->whereIn('format', ['csv', 'vcf'])
+    Route::get('/contacts.{format}', [ContactExportController::class, 'index'])->whereIn('format', ExportFormats::endings())
         ->name('contacts.export')->can('viewAny', Contact::class);
     Route::get('/contacts/{contact}', [ContactController::class, 'show'])->whereNumber('contact')
         ->name('contacts.show')->can('view', 'contact');
@@ -127,7 +128,7 @@ Route::middleware('auth')->group(function (): void {
         ->can('viewAny', Account::class);
     Route::post('/finder/lists', [FinderController::class, 'keep'])->name('finder.keep')
         ->can('create', KeptList::class);
-    Route::get('/finder/found.{format}', FinderExportController::class)->whereIn('format', ['csv', 'jsonl', 'vcf'])
+    Route::get('/finder/found.{format}', FinderExportController::class)->whereIn('format', ExportFormats::endings())
         ->name('finder.export')->can('viewAny', Account::class);
     Route::get('/lists', [ListController::class, 'index'])->name('lists.index')->can('viewAny', KeptList::class);
     Route::get('/lists/{list}', [ListController::class, 'show'])->name('lists.show')->can('view', 'list');

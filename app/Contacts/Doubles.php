@@ -7,6 +7,7 @@ namespace App\Contacts;
 use App\Lists\Belongings;
 use App\Models\Double;
 use App\Models\User;
+use App\Support\AccountField;
 use App\Support\AccountIds;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Company\CompanyFacts;
@@ -41,13 +42,16 @@ final class Doubles
         'affiliations' => ['kind', 'name'],
     ]];
 
-    private const FILLED = [
-        'account' => [
-            'headcount', 'headcount_given', 'growth', 'revenue', 'revenue_amount', 'revenue_currency', 'revenue_given',
-            'sites', 'founded', 'description', 'keywords', 'status', 'owner_id',
-        ],
-        'contact' => ['title', 'reading', 'about', 'interests', 'city', 'country'],
-    ];
+    /** @return list<string> what of the second fills gaps of the first */
+    private static function filled(string $record): array
+    {
+        return $record === 'contact'
+            ? ['title', 'reading', 'about', 'interests', 'city', 'country']
+            : [
+                ...AccountField::columns(), 'revenue', 'revenue_amount', 'revenue_currency', 'revenue_given', 'status',
+                'owner_id',
+            ];
+    }
 
     /**
      * @param  list<int>  $ids  accounts that are new
@@ -144,7 +148,7 @@ final class Doubles
             }
             $moved['belonging'] = Belongings::move($table, $merged->id, $kept->id);
             $fill = [];
-            foreach (self::FILLED[$double->record] as $field) {
+            foreach (self::filled($double->record) as $field) {
                 if (
                     ($kept->$field === null || $field === 'reading' && isset($fill['title']))
                     && $merged->$field !== null

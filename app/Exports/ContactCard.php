@@ -8,23 +8,10 @@ use App\KeepOut\EntriesInForce;
 use App\Models\Contact;
 use Luftig\Core\Reach\ChannelType;
 use Sabre\VObject\Component\VCard;
-use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** A contact as a vCard 4.0 (RFC 6350). Addresses that are known to be dead, or kept out, are left out. */
 final class ContactCard
 {
-    /** @param  iterable<Contact>  $contacts  with their account and channels */
-    public static function download(string $name, iterable $contacts): StreamedResponse
-    {
-        $barred = EntriesInForce::now();
-
-        return response()->streamDownload(function () use ($contacts, $barred): void {
-            foreach ($contacts as $contact) {
-                echo self::of($contact, $barred);
-            }
-        }, $name, ['Content-Type' => 'text/vcard; charset=UTF-8']);
-    }
-
     public static function of(Contact $contact, EntriesInForce $barred): string
     {
         $card = new VCard([

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Finder;
 
+use App\Support\AccountField;
 use Luftig\Core\Search\Field;
 
 /** Numbers in bands, by which they are counted and varied; in the units of a step's form. */
@@ -52,19 +53,14 @@ final class Bands
     private static function bounds(Field $field): array
     {
         return match ($field) {
-            // The size classes of the EU, and above.
-            Field::Headcount => [null, 9, 49, 249, 999, null],
             Field::Revenue => [null, 2e6, 1e7, 5e7, 2.5e8, null],
-            Field::Growth => [null, -.05, 0, .05, .2, null],
-            Field::Sites => [null, 1, 3, 10, null],
-            Field::Founded => [null, 1949, 1989, 2009, null],
             Field::KnownContacts => [null, 0, 3, 10, null],
             Field::Fit, Field::Coverage, Field::Timing, Field::Access => [null, .2, .4, .6, .8, null],
             Field::Priority => [null, 20, 40, 60, 80, null],
             Field::NewestSignal, Field::LastApproach, Field::Engaged => [null, 1, 3, 6, 12, null],
             Field::InPosition, Field::InCompany => [null, 3, 6, 12, 36, null],
             Field::AtWork => [null, 24, 60, 120, 240, null],
-            default => [],
+            default => AccountField::boundsOf($field),
         };
     }
 }

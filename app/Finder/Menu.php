@@ -8,34 +8,12 @@ use App\Models\KeptList;
 use App\Models\Relation;
 use App\Models\Station;
 use App\Models\Tag;
+use App\Support\AccountField;
 use Luftig\Core\Search\Field;
 
 /** The conditions as they are offered, those together that a rep looks for together. */
 final class Menu
 {
-    private const GROUPS = [
-        'Who they are' => [
-            Field::Title, Field::BusinessFunction, Field::Seniority, Field::BuyerRole, Field::Part, Field::InPosition,
-            Field::InCompany, Field::AtWork, Field::Arrival, Field::Before, Field::Origin, Field::About,
-            Field::OwnCountry, Field::OwnCity, Field::Language, Field::School, Field::Association,
-        ],
-        'The way to them' => [Field::Reach, Field::Channel, Field::Engaged],
-        'The account' => [
-            Field::Name, Field::Domain, Field::Parent, Field::Industry, Field::MainIndustry, Field::Country,
-            Field::Region, Field::City, Field::PostalArea, Field::Near, Field::Sites, Field::Headcount, Field::Growth,
-            Field::Revenue, Field::Spending,
-            Field::Founded, Field::Technology, Field::Words, Field::Attribute, Field::KnownContacts,
-        ],
-        'How it stands' => [
-            Field::Event, Field::Signal, Field::NewestSignal, Field::State, Field::Fit, Field::Coverage, Field::Timing,
-            Field::Access, Field::Priority,
-        ],
-        'Our work' => [
-            Field::Owner, Field::Approached, Field::LastApproach, Field::Work, Field::ListOf, Field::Tag,
-            Field::KeptOut,
-        ],
-    ];
-
     /** Counted beside the results at first. */
     private const COUNTED = [
         Field::Industry, Field::Country, Field::City, Field::Headcount, Field::Technology, Field::Signal, Field::State,
@@ -52,8 +30,34 @@ final class Menu
                     && $search->knows($field)
                     && self::canBeChosen($field),
             )),
-            self::GROUPS,
+            self::groups(),
         ));
+    }
+
+    /** @return array<string, list<Field>> */
+    private static function groups(): array
+    {
+        return [
+            'Who they are' => [
+                Field::Title, Field::BusinessFunction, Field::Seniority, Field::BuyerRole, Field::Part, Field::InPosition,
+                Field::InCompany, Field::AtWork, Field::Arrival, Field::Before, Field::Origin, Field::About,
+                Field::OwnCountry, Field::OwnCity, Field::Language, Field::School, Field::Association,
+            ],
+            'The way to them' => [Field::Reach, Field::Channel, Field::Engaged],
+            'The account' => [
+                Field::Name, Field::Domain, Field::Parent, Field::Industry, Field::MainIndustry, Field::Country,
+                Field::Region, Field::City, Field::PostalArea, Field::Near, ...array_values(AccountField::conditions()),
+                Field::Revenue, Field::Spending, Field::Technology, Field::Words, Field::Attribute, Field::KnownContacts,
+            ],
+            'How it stands' => [
+                Field::Event, Field::Signal, Field::NewestSignal, Field::State, Field::Fit, Field::Coverage, Field::Timing,
+                Field::Access, Field::Priority,
+            ],
+            'Our work' => [
+                Field::Owner, Field::Approached, Field::LastApproach, Field::Work, Field::ListOf, Field::Tag,
+                Field::KeptOut,
+            ],
+        ];
     }
 
     /** Of what is kept outside the index there may be nothing yet. */

@@ -6,56 +6,31 @@ namespace App\Finder;
 
 use App\Models\Account;
 use App\Models\Contact;
+use App\Support\AccountField;
+use Closure;
 use Illuminate\Http\Request;
 use Luftig\Core\Person\Title;
 use Luftig\Core\Reach\ChannelType;
 use Luftig\Core\Search\Subject;
 
-/** What can be given out of an account or a contact; the value is the heading. */
-enum ResultColumn: string
+/** What can be given out of an account or a contact, under its heading. */
+final readonly class ResultColumn
 {
-    case Priority = 'priority';
-    case Part = 'part';
-    case FirstName = 'first name';
-    case LastName = 'last name';
-    case Title = 'title';
-    case ReadAs = 'read as';
-    case InPositionSince = 'in the position since';
-    case Account = 'account';
-    case Domain = 'domain';
-    case Email = 'e-mail';
-    case EmailState = 'state of the e-mail';
-    case Phone = 'phone';
-    case Profile = 'profile';
-    case Industry = 'industry';
-    case Country = 'country';
-    case City = 'city';
-    case Headcount = 'headcount';
-    case Revenue = 'revenue (EUR)';
-    case ContactsKnown = 'contacts known';
-    case Owner = 'owner';
-    case Fit = 'fit';
-    case ActBy = 'act by';
-    case Source = 'source';
-    case KeptOut = 'kept out';
-    case State = 'state';
+    /** @param  Closure(Account|Contact, ResultRows): (float|int|string|null)  $reads */
+    private function __construct(public string $heading, private Closure $reads)
+    {
+    }
 
-    private const OF_CONTACTS = [
-        self::Part, self::FirstName, self::LastName, self::Title, self::ReadAs, self::InPositionSince, self::Email,
-        self::EmailState, self::Phone, self::Profile,
-    ];
-
-    /** @return list<self> */
+    /** @return array<string, self> by heading */
     public static function of(Subject $subject): array
     {
-        return array_values(array_filter(
-            self::cases(),
-            fn (self $column): bool => $subject === Subject::Contacts ? $column !== self::ContactsKnown : ! in_array(
-                $column,
-                self::OF_CONTACTS,
-                true,
-            ),
-        ));
+        return array_column(
+            $subject === Subject::Contacts
+                ? [self::priority(), ...self::ofContacts(), ...self::ofAccounts(), ...self::standing()]
+                : [self::priority(), ...self::ofAccounts(), self::contactsKnown(), ...self::standing()],
+            null,
+            'heading',
+        );
     }
 
     /**
@@ -67,15 +42,13 @@ enum ResultColumn: string
     {
         $kept = $request->cookie(self::cookie($subject));
         $names = $request->query('columns') ?? (is_string($kept) ? json_decode($kept, true) : null);
-        $known = array_filter(
-            array_map(
-                fn (mixed $name): ?self => is_string($name) ? self::tryFrom($name) : null,
-                is_array($names) ? $names : [],
-            ),
-            fn (?self $column): bool => in_array($column, self::of($subject), true),
+        $all = self::of($subject);
+        $chosen = array_map(
+            fn (string $name): ?self => $all[$name] ?? null,
+            array_unique(array_filter(is_array($names) ? $names : [], is_string(...))),
         );
 
-        return array_values(array_unique($known, SORT_REGULAR)) ?: self::of($subject);
+        return array_values(array_filter($chosen)) ?: array_values($all);
     }
 
     public static function cookie(Subject $subject): string
@@ -85,35 +58,93 @@ enum ResultColumn: string
 
     public function value(Account|Contact $record, ResultRows $rows): string
     {
-        $contact = $record instanceof Contact ? $record : null;
-        $account = $record instanceof Contact ? $record->account : $record;
+        return (string) ($this->reads)($record, $rows);
+    }
 
-        return (string) match ($this) {
-            self::Priority => ($priority = $rows->priority($record)) === null ? '' : number_format($priority, 1),
-            self::Part => $contact === null ? '' : $rows->part($contact)?->label(),
-            self::FirstName => $contact?->first_name,
-            self::LastName => $contact?->last_name,
-            self::Title => $contact?->title,
-            self::ReadAs => $contact === null ? '' : Title::unpacked($contact->reading)->inWords(),
-            self::InPositionSince => $contact?->positions->firstWhere('until', null)?->since?->toDateString(),
-            self::Account => $account->name,
-            self::Domain => $account->domain,
-            self::Email => $contact === null ? '' : $rows->channel($contact, ChannelType::Email)?->value,
-            self::EmailState => $contact === null ? '' : $rows->channel($contact, ChannelType::Email)?->state->label(),
-            self::Phone => $contact === null ? '' : $rows->channel($contact, ChannelType::DirectPhone)?->value,
-            self::Profile => $contact?->profile,
-            self::Industry => $account->industries->pluck('code')->filter()->implode(' '),
-            self::Country => $account->headquarters()?->country,
-            self::City => $account->headquarters()?->city,
-            self::Headcount => $account->headcount,
-            self::Revenue => $account->revenue,
-            self::ContactsKnown => $account->getAttribute('contacts_count'),
-            self::Owner => $account->owner?->name,
-            self::Fit => ($standing = $rows->standing($record)) === null ? '' : number_format($standing->fit, 2),
-            self::ActBy => $rows->standing($record)?->act_by?->toDateString(),
-            self::Source => $record->source,
-            self::KeptOut => $rows->keptOut($record),
-            self::State => $rows->out($record) ?? lcfirst((string) $rows->standing($record)?->state->label()),
-        };
+    private static function priority(): self
+    {
+        return new self('priority', function (Account|Contact $record, ResultRows $rows): ?string {
+            $priority = $rows->priority($record);
+
+            return $priority === null ? null : number_format($priority, 1);
+        });
+    }
+
+    /** @return list<self> */
+    private static function ofContacts(): array
+    {
+        $of = fn (string $heading, Closure $reads): self => new self(
+            $heading,
+            fn (Account|Contact $record, ResultRows $rows): ?string => $record instanceof Contact
+                ? $reads($record, $rows)
+                : null,
+        );
+        $channel = fn (ChannelType $type): Closure => fn (Contact $contact, ResultRows $rows): ?string => $rows
+            ->channel($contact, $type)?->value;
+
+        return [
+            $of('part', fn (Contact $contact, ResultRows $rows): ?string => $rows->part($contact)?->label()),
+            $of('first name', fn (Contact $contact): string => $contact->first_name),
+            $of('last name', fn (Contact $contact): string => $contact->last_name),
+            $of('title', fn (Contact $contact): ?string => $contact->title),
+            $of('read as', fn (Contact $contact): string => Title::unpacked($contact->reading)->inWords()),
+            $of('in the position since', fn (Contact $contact): ?string => $contact->positions
+                ->firstWhere('until', null)?->since?->toDateString()),
+            $of('e-mail', $channel(ChannelType::Email)),
+            $of('state of the e-mail', fn (Contact $contact, ResultRows $rows): ?string => $rows
+                ->channel($contact, ChannelType::Email)?->state->label()),
+            $of('phone', $channel(ChannelType::DirectPhone)),
+            $of('profile', fn (Contact $contact): ?string => $contact->profile),
+        ];
+    }
+
+    /** @return list<self> */
+    private static function ofAccounts(): array
+    {
+        $of = fn (string $heading, Closure $reads): self => new self(
+            $heading,
+            fn (Account|Contact $record): float|int|string|null => $reads(
+                $record instanceof Contact ? $record->account : $record,
+            ),
+        );
+        $fields = array_filter(AccountField::all(), fn (AccountField $field): bool => $field->heading !== null);
+
+        return [
+            $of('account', fn (Account $account): string => $account->name),
+            $of('domain', fn (Account $account): ?string => $account->domain),
+            $of('industry', fn (Account $account): string => $account->industries->pluck('code')->filter()
+                ->implode(' ')),
+            $of('country', fn (Account $account): ?string => $account->headquarters()?->country),
+            $of('city', fn (Account $account): ?string => $account->headquarters()?->city),
+            ...array_values(array_map(fn (AccountField $field): self => $of(
+                (string) $field->heading,
+                fn (Account $account): float|int|string|null => $account->getAttribute($field->column),
+            ), $fields)),
+            $of('revenue (EUR)', fn (Account $account): ?float => $account->revenue),
+            $of('owner', fn (Account $account): ?string => $account->owner?->name),
+        ];
+    }
+
+    private static function contactsKnown(): self
+    {
+        return new self('contacts known', fn (Account|Contact $record): ?int => $record->getAttribute('contacts_count'));
+    }
+
+    /** @return list<self> */
+    private static function standing(): array
+    {
+        return [
+            new self('fit', function (Account|Contact $record, ResultRows $rows): ?string {
+                $standing = $rows->standing($record);
+
+                return $standing === null ? null : number_format($standing->fit, 2);
+            }),
+            new self('act by', fn (Account|Contact $record, ResultRows $rows): ?string => $rows->standing($record)
+                ?->act_by?->toDateString()),
+            new self('source', fn (Account|Contact $record): ?string => $record->source),
+            new self('kept out', fn (Account|Contact $record, ResultRows $rows): ?string => $rows->keptOut($record)),
+            new self('state', fn (Account|Contact $record, ResultRows $rows): string => $rows->out($record)
+                ?? lcfirst((string) $rows->standing($record)?->state->label())),
+        ];
     }
 }

@@ -8,10 +8,12 @@ use App\Contacts\CareerSignals;
 use App\Contacts\Doubles;
 use App\Contacts\Fingerprints;
 use App\Contacts\Titles;
+use App\Intake\Accounts\AccountColumns;
 use App\Intake\Reading\Day;
 use App\Network\Acquaintance;
 use App\Support\AccountIds;
 use App\Support\Bulk;
+use App\Support\FileColumn;
 use Illuminate\Support\Facades\DB;
 use libphonenumber\NumberParseException;
 use libphonenumber\PhoneNumberFormat;
@@ -53,7 +55,7 @@ final class ContactRows implements RowReader
 
     public static function columns(): array
     {
-        $accounts = AccountRows::columns();
+        $accounts = AccountColumns::all();
 
         return [
             'domain' => new FileColumn(

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Contacts\CareerSignals;
+use App\Intake\Accounts\AccountColumns;
 use App\Support\AccountIds;
+use App\Support\FileColumn;
 use Illuminate\Support\Facades\DB;
 
 /** Customers: since when and until when an account is one. */
@@ -13,7 +15,7 @@ final class CustomerRows implements RowReader
 {
     public static function columns(): array
     {
-        $accounts = AccountRows::columns();
+        $accounts = AccountColumns::all();
 
         return [
             'domain' => $accounts['domain'],

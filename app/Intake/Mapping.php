@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Models\IntakeKind;
+use App\Support\FileColumn;
 use Luftig\Core\Text\Fold;
 
 /** Which column of a file fills which field. */

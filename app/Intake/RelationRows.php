@@ -8,6 +8,7 @@ use App\Contacts\Fingerprints;
 use App\Models\User;
 use App\Network\Acquaintance;
 use App\Support\Bulk;
+use App\Support\FileColumn;
 use App\Support\Same;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Text\Fold;

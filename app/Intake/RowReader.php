@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Support\FileColumn;
+
 /** What the rows of one kind of file mean, and how they become facts. */
 interface RowReader
 {

@@ -6,8 +6,10 @@ namespace App\Intake;
 
 use App\Contacts\CareerSignals;
 use App\Contacts\OpeningFunctions;
+use App\Intake\Accounts\AccountColumns;
 use App\Support\AccountIds;
 use App\Support\Bulk;
+use App\Support\FileColumn;
 use App\Support\Same;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Signal\Kind;
@@ -40,7 +42,7 @@ final class SignalRows implements RowReader
 
     public static function columns(): array
     {
-        $accounts = AccountRows::columns();
+        $accounts = AccountColumns::all();
 
         return [
             'domain' => new FileColumn(

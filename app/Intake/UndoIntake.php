@@ -6,6 +6,7 @@ namespace App\Intake;
 
 use App\Contacts\CareerSignals;
 use App\Finder\Indexes;
+use App\Intake\Accounts\StoredAccounts;
 use App\Lists\Belongings;
 use App\Models\Intake;
 use App\Models\IntakeState;
@@ -98,7 +99,7 @@ final class UndoIntake
                 || Same::value(json_decode((string) $row->$field, true), $after[$field]);
         $fields = array_filter($before, fn (string $field): bool => $same($field), ARRAY_FILTER_USE_KEY);
         if ($change->record === 'account') {
-            (new AccountRows)->change($row->id, $fields);
+            (new StoredAccounts)->change($row->id, $fields);
         } elseif ($fields !== []) {
             DB::table($table)->where('id', $row->id)->update($fields);
             $this->remember($change->record, [$row->id]);

@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\Finder\Indexes;
 use App\Finder\Records;
-use App\Finder\ResultColumn;
 use App\Finder\Search;
 use App\Finder\Sets;
 use App\Finder\StepForm;
@@ -197,7 +196,7 @@ final class FinderDemoTest extends TestCase
         }
         $this->post(route('finder.keep'), ['name' => 'These'] + $query)->assertSessionHasNoErrors();
         self::assertSame($search->ids(), KeptList::query()->sole()->members()->pluck('record_id')->all());
-        $csv = $this->get(route('finder.export', ['csv', 'columns' => [ResultColumn::LastName->value]] + $query))
+        $csv = $this->get(route('finder.export', ['csv', 'columns' => ['last name']] + $query))
             ->streamedContent();
         self::assertSame(
             $search->total() + 2,

@@ -7,13 +7,15 @@ namespace App\Http\Controllers;
 use App\Contacts\EraseContact;
 use App\Events\RecordsExported;
 use App\Exports\ContactCard;
+use App\Exports\Export;
+use App\Exports\ExportFormats;
 use App\Finder\ResultColumn;
 use App\Finder\ResultRows;
 use App\KeepOut\EntriesInForce;
+use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Role;
-use App\Support\Csv;
 use App\View\Contacts\ContactList;
 use Generator;
 use Illuminate\Http\JsonResponse;
@@ -33,16 +35,11 @@ final class ContactExportController extends Controller
         $list = ContactList::from($offer, $request->query->all());
         RecordsExported::dispatch($request->user(), $format, route('contacts.index', $list->parameters()));
 
-        $columns = ResultColumn::of(Subject::Contacts);
-
-        return $format === 'csv'
-            ? Csv::download('contacts.csv', array_column($columns, 'value'), $this->rows($offer, $list, $columns))
-            : ContactCard::download('contacts.vcf',
-                (function () use ($offer, $list): Generator {
-                    foreach ($this->contacts($offer, $list) as [$contact]) {
-                        yield $contact;
-                    }
-                })());
+        return ExportFormats::of($format)->download(new Export(
+            'contacts',
+            array_values(ResultColumn::of(Subject::Contacts)),
+            fn (): Generator => $this->records($offer, $list),
+        ));
     }
 
     public function card(Request $request, Contact $contact): Response
@@ -78,19 +75,8 @@ final class ContactExportController extends Controller
         );
     }
 
-    /**
-     * @param  list<ResultColumn>  $columns
-     * @return Generator<list<string>>
-     */
-    private function rows(Offer $offer, ContactList $list, array $columns): Generator
-    {
-        foreach ($this->contacts($offer, $list) as [$contact, $rows]) {
-            yield array_map(fn (ResultColumn $column): string => $column->value($contact, $rows), $columns);
-        }
-    }
-
-    /** @return Generator<array{Contact, ResultRows}> whoever is kept out is left out */
-    private function contacts(Offer $offer, ContactList $list): Generator
+    /** @return Generator<array{Account|Contact, ResultRows}> whoever is kept out is left out */
+    private function records(Offer $offer, ContactList $list): Generator
     {
         $barred = EntriesInForce::now();
         foreach (LazyCollection::make(fn (): Generator => $list->rows())->chunk(self::CHUNK) as $chunk) {

@@ -19,6 +19,7 @@ use App\Models\User;
 use App\Reasons\Drafts;
 use App\Standings\RuleBook;
 use App\Standings\SignalLine;
+use App\Support\AccountField;
 use App\Support\Countries;
 use App\Support\Format;
 use App\View\Happened;
@@ -186,8 +187,8 @@ final readonly class AccountPage
         $account = $this->account;
 
         return array_filter([
-            'Revenue' => $this->revenue(), 'Description' => $account->description, 'Keywords' => $account->keywords,
-            'Founded' => $account->founded === null ? null : (string) $account->founded,
+            'Revenue' => $this->revenue(),
+            ...$this->fields(),
             'Parent' => $account->parent?->name,
             'Places' => $account->places
                 ->map(
@@ -206,6 +207,20 @@ final readonly class AccountPage
                 $account->source, $account->seen_at === null ? null : 'seen '.Format::date($account->seen_at),
             ])),
         ], fn (?string $value): bool => $value !== null && $value !== '');
+    }
+
+    /** @return array<string, string> the facts of one value that the page has no other place for */
+    private function fields(): array
+    {
+        $shown = [];
+        foreach (AccountField::all() as $column => $field) {
+            $value = $this->account->getAttribute($column);
+            if ($field->isListed && $value !== null) {
+                $shown[$field->label] = $field->kind->shown($value);
+            }
+        }
+
+        return $shown;
     }
 
     /** @return array<int, array{at: CarbonImmutable, says: string, result: string}> */

@@ -235,10 +235,8 @@ final readonly class FinderPage
     /** @return array<string, bool> column → whether it is exported, in the order last chosen */
     public function columns(): array
     {
-        $all = array_column(ResultColumn::of($this->search->subject), 'value');
-        $chosen = array_column($this->columns, 'value');
-
-        return array_fill_keys($chosen, true) + array_fill_keys($all, false);
+        return array_fill_keys(array_column($this->columns, 'heading'), true)
+            + array_fill_keys(array_keys(ResultColumn::of($this->search->subject)), false);
     }
 
     /** @return Collection<int, string> */

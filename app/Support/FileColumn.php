@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Intake;
+namespace App\Support;
 
 /** A field that a column of a file can fill. */
 final readonly class FileColumn
