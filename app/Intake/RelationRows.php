@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Contacts\Fingerprints;
+use App\Intake\Contacts\ContactColumns;
+use App\Intake\Contacts\ContactReading;
 use App\Models\User;
 use App\Network\Acquaintance;
 use App\Support\Bulk;
@@ -28,7 +30,7 @@ final class RelationRows implements RowReader
 
     public static function columns(): array
     {
-        $contacts = ContactRows::columns();
+        $contacts = ContactColumns::all();
 
         return [
             'known_by' => new FileColumn(
@@ -64,7 +66,7 @@ final class RelationRows implements RowReader
     public function read(array $cells): array
     {
         $row = new Cells($cells);
-        [$first, $last] = ContactRows::name($row);
+        [$first, $last] = ContactReading::name($row);
         $day = fn (string $field, string $what): ?string => ($given = $row->day($field, $what)) === null
             ? null
             : substr($given, 0, 10);
@@ -74,7 +76,7 @@ final class RelationRows implements RowReader
         return [
             'known_by' => $row->text('known_by'), 'person' => trim("$first $last"), 'first' => $first, 'last' => $last,
             'email' => $email, 'profile' => $row->page('profile', 'The profile'),
-            'domain' => $row->domain('domain') ?? ($email === null ? null : ContactRows::ofAddress($email)),
+            'domain' => $row->domain('domain') ?? ($email === null ? null : ContactReading::ofAddress($email)),
             'since' => $day('since', 'The day since when'),
             'exchanges' => $exchanges === null ? null : (int) round($exchanges),
             'last_exchange' => $day('last_exchange', 'The day of the last exchange'),

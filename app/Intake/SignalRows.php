@@ -31,7 +31,7 @@ final class SignalRows implements RowReader
         'promotion' => ['promoted', 'beförderung'], 'customer_alum' => ['came from a customer'],
         'leadership_change' => ['new chief'],
         'tech_adopted' => ['technology adopted', 'adopted'], 'tech_dropped' => ['technology dropped', 'dropped'],
-        'post_engagement' => ['position', 'engaged with a position'], 'own_engagement' => ['engaged with us'],
+        'post_engagement' => ['post', 'engaged with a post'], 'own_engagement' => ['engaged with us'],
         'topic_interest' => ['topic', 'interest'], 'news' => ['press', 'presse'],
         'expansion' => ['new site', 'new plant', 'neues werk', 'contract'],
         'hiring_freeze' => ['layoffs', 'hiring stop', 'einstellungsstopp'],
@@ -76,6 +76,9 @@ final class SignalRows implements RowReader
             'before' => new FileColumn('Headcount before', ['heads before', 'headcount before', 'before'], ''),
             'after' => new FileColumn('Headcount after', ['heads after', 'headcount after', 'after'], ''),
             'deed' => new FileColumn('What they did', ['deed', 'engagement', 'action'], ''),
+            'technology' => new FileColumn(
+                'Technology adopted or dropped', ['technology', 'tech', 'system', 'technologie', 'teknik'], 'Tryklog',
+            ),
             'person' => new FileColumn(
                 'E-mail address of the person',
                 ['person', 'contact', 'contact email', 'email', 'e mail'],
@@ -108,6 +111,7 @@ final class SignalRows implements RowReader
             'openings' => self::whole($row->count('openings', 'The number of openings')?->value),
             'before' => self::whole($row->count('before', 'The headcount before')?->value),
             'after' => self::whole($row->count('after', 'The headcount after')?->value),
+            'technology' => in_array($kind, NamedTechnologies::KINDS, true) ? $row->text('technology', 100) : null,
             'deed' => $row->choice('deed', 'What they did', array_fill_keys(Strength::engagements(), [])),
         ], fn ($value): bool => $value !== null);
         if ($amount !== null) {
@@ -155,6 +159,7 @@ final class SignalRows implements RowReader
         $now = now()->toDateTimeString();
         $concerns = new OpeningFunctions;
         $new = [];
+        $named = [];
         $touched = [];
         foreach ($records as $line => $record) {
             $account = $accounts[$record['domain']] ?? null;
@@ -162,6 +167,9 @@ final class SignalRows implements RowReader
                 $tally->rejected[$line] = AccountIds::unknown($record['domain']);
 
                 continue;
+            }
+            if (isset($record['facts']['technology'])) {
+                $named[$account][] = $record['facts']['technology'];
             }
             $record['strength'] ??= self::strength(
                 Kind::from($record['kind']),
@@ -215,6 +223,7 @@ final class SignalRows implements RowReader
         );
         $ledger->created('signal', $ids);
         $tally->created = count($ids);
+        (new NamedTechnologies)->follow($named, $ledger);
         // A signal that was brought stands for one that follows from positions.
         (new CareerSignals)->refresh(array_filter(array_column($new, 1)));
         AccountIds::markStale($touched);

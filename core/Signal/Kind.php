@@ -47,7 +47,7 @@ enum Kind: string
             self::LeadershipChange => 'leadership change',
             self::TechAdopted => 'technology adopted',
             self::TechDropped => 'technology dropped',
-            self::PostEngagement => 'engaged with a position',
+            self::PostEngagement => 'engaged with a post',
             self::OwnEngagement => 'engaged with us',
             self::TopicInterest => 'interest in a topic',
             self::News => 'news',

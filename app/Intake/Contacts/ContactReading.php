@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake\Contacts;
+
+use App\Intake\Cells;
+use App\Intake\Reading\Day;
+use App\Intake\RejectedRow;
+use libphonenumber\NumberParseException;
+use libphonenumber\PhoneNumberFormat;
+use libphonenumber\PhoneNumberUtil;
+use Luftig\Core\Company\Domain;
+
+/** One row of a file of contacts, read; what it leaves blank is absent. */
+final class ContactReading
+{
+    /** Kinds of what people share besides positions; each has a column. */
+    private const AFFILIATIONS = ['language', 'school', 'association'];
+
+    private const STATES = [
+        'valid' => ['checked', 'ok', 'verified', 'gültig', 'gultig', 'giltig'],
+        'catch_all' => ['catchall', 'accept all'],
+        'unknown' => ['', 'not checked', 'unchecked', 'unbekannt', 'okänd'],
+        'guess' => ['guessed', 'pattern', 'geraten'], 'invalid' => ['dead', 'bounced', 'ungültig', 'ogiltig'],
+        'disposable' => [], 'off' => ['switched off'], 'shared' => ['role', 'shared mailbox', 'generic'],
+    ];
+
+    private const SHARED = '/^(info|kontakt|contact|office|sales|mail|post|service|hello|biuro|firma|support|'
+        .'reception|empfang|vaxel|kundservice)@/';
+
+    /**
+     * @param  array<string, string>  $cells  by field, trimmed, not empty
+     * @return array<string, mixed>
+     *
+     * @throws RejectedRow
+     */
+    public static function of(array $cells): array
+    {
+        $row = new Cells($cells);
+        [$first, $last] = self::name($row);
+        $email = $row->email('email');
+        $domain = $row->domain('domain') ?? ($email === null ? null : self::ofAddress($email))
+            ?? throw new RejectedRow('The domain of the account is missing, and the address does not tell it.');
+        $record = array_filter([
+            'title' => $row->text('title'),
+            'about' => $row->text('about', 5000),
+            'interests' => $row->text('interests', 500),
+            'city' => $row->text('city', 100),
+            'country' => $row->country('country'),
+            'profile' => $row->page('profile', 'The profile'),
+            'source' => $row->text('source', 80),
+        ], fn ($value): bool => $value !== null);
+        $since = $row->day('since', 'The day since when');
+
+        return [
+            'domain' => $domain, 'first_name' => $first, 'last_name' => $last, ...$record,
+            'since' => $since === null ? null : substr($since, 0, 10),
+            'channels' => self::channels($row, $email, $record['country'] ?? null),
+            'affiliations' => array_merge(...array_map(
+                fn (string $kind): array => array_map(
+                    fn (string $name): array => [$kind, mb_substr($name, 0, 120)],
+                    $row->list($kind),
+                ),
+                self::AFFILIATIONS,
+            )),
+            'before' => array_map(
+                self::position(...),
+                preg_split('/\s*[;|]\s*/', $cells['before'] ?? '', flags: PREG_SPLIT_NO_EMPTY) ?: [],
+            ),
+        ];
+    }
+
+    /** @return array{string, string} */
+    public static function name(Cells $row): array
+    {
+        $first = $row->text('first_name', 100);
+        $last = $row->text('last_name', 100);
+        $whole = $row->text('name');
+        if ($first === null && $last === null && $whole !== null) {
+            if (str_contains($whole, ',')) {
+                [$last, $first] = array_map(trim(...), explode(',', $whole, 2));
+            } else {
+                $parts = preg_split('/\s+/', $whole) ?: [];
+                $last = (string) array_pop($parts);
+                $first = implode(' ', $parts);
+            }
+        }
+        if (($first ?? '') === '' && ($last ?? '') === '') {
+            throw new RejectedRow('The name is missing.');
+        }
+
+        return [$first ?? '', $last ?? ''];
+    }
+
+    /** @return list<array<string, string|null>> */
+    private static function channels(Cells $row, ?string $email, ?string $country): array
+    {
+        $channels = [];
+        if ($email !== null) {
+            $state = $row->choice('email_state', 'The state of the address', self::STATES);
+            $channels[] = ['type' => 'email', 'value' => $email] + match (true) {
+                $state === null && preg_match(self::SHARED, $email) === 1 => ['state' => 'shared'],
+                $state === null && Domain::from($email)?->disposable === true => ['state' => 'disposable'],
+                $state === null => [],
+                default => ['state' => $state],
+            };
+        }
+        foreach (['phone' => 'direct_phone', 'switchboard' => 'switchboard'] as $field => $type) {
+            $number = $row->text($field, 60);
+            if ($number !== null) {
+                $channels[] = ['type' => $type, 'value' => self::phone($number, $country)];
+            }
+        }
+        $profile = $row->text('profile');
+        $active = $row->day('active', 'The day of activity');
+        if ($profile !== null || $active !== null) {
+            $channels[] = ['type' => 'social', 'value' => $profile ?? 'social']
+                + ($active === null ? [] : ['active_at' => $active]);
+        }
+        $asked = $row->text('asked');
+        if ($asked !== null) {
+            $channels[] = ['type' => 'asked', 'value' => $asked];
+        }
+
+        return $channels;
+    }
+
+    /** International form where the number can be read, else as it was written. */
+    private static function phone(string $number, ?string $country): string
+    {
+        if (preg_match('/\d.*\d.*\d/', $number) !== 1) {
+            throw new RejectedRow("“{$number}” is not a phone number.");
+        }
+        try {
+            $util = PhoneNumberUtil::getInstance();
+
+            return $util->format($util->parse($number, $country), PhoneNumberFormat::INTERNATIONAL);
+        } catch (NumberParseException) {
+            return $number;
+        }
+    }
+
+    /** 2019 or 3/2019, as its first day. */
+    private static function month(string $text): string
+    {
+        return substr((string) Day::read($text), 0, 10);
+    }
+
+    /**
+     * "Shift Lead, Fjernlund Papir, 2019–2026"
+     *
+     * @return array{domain: string|null, company: string|null, title: string, since: string|null, until: string|null}
+     */
+    private static function position(string $text): array
+    {
+        $parts = array_map(trim(...), explode(',', $text));
+        $years = count($parts) > 1
+            && preg_match('~^((?:\d{1,2}/)?\d{4})(?:\s*[–-]\s*((?:\d{1,2}/)?\d{4}))?$~u', (string) end($parts), $y)
+                === 1
+            ? array_map(self::month(...), array_slice($y, 1))
+            : [];
+        if ($years !== []) {
+            array_pop($parts);
+        }
+        $title = (string) array_shift($parts);
+        $company = $parts === [] ? null : mb_substr(implode(', ', $parts), 0, 190);
+        $domain = $company !== null && ! str_contains($company, ' ') ? Domain::from($company)?->name : null;
+
+        return [
+            'domain' => $domain,
+            'company' => $company,
+            'title' => mb_substr($title, 0, 190),
+            'since' => $years[0] ?? null,
+            'until' => $years[1] ?? (isset($years[0]) ? substr($years[0], 0, 4).'-12-31' : '2000-01-01'),
+        ];
+    }
+
+    public static function ofAddress(string $email): ?string
+    {
+        $domain = Domain::from($email);
+
+        return $domain === null || $domain->freeMail ? null : $domain->name;
+    }
+}
