@@ -168,10 +168,10 @@ final class Records
         }
     }
 
-    /** @param  list<mixed>  $row  kind, time, strength, facts, title, quote */
+    /** @param  list<mixed>  $row  kind, time, strength, facts, title, quote, whose own */
     private function event(array $row): Record
     {
-        [$kind, $time, $strength, $facts, $title, $quote] = $row;
+        [$kind, $time, $strength, $facts, $title, $quote, $whose] = $row;
         $values = ['event_kind' => [$kind], 'event_stage' => [
             $this->catalogue->rules[$kind]->stage(($this->now - $time) / self::DAY)->value,
         ]];
@@ -187,7 +187,7 @@ final class Records
         }
 
         return new Record(
-            0, $values, $numbers, ['event_text' => $this->folds->line($quote === null ? $title : "$title $quote")],
+            (int) $whose, $values, $numbers, ['event_text' => $this->folds->line($quote === null ? $title : "$title $quote")],
         );
     }
 

@@ -13,7 +13,7 @@ interface Collected
     public function add(array $values, int $place): void;
 
     /** @return Generator<string, string> key → bytes */
-    public function pieces(string $key): Generator;
+    public function pieces(string $field): Generator;
 
     /** @return array<array-key, array{int, int}> value → accounts, contacts; in the order in which the values came */
     public function totals(Weights $weights): array;

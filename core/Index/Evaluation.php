@@ -10,13 +10,11 @@ use Luftig\Core\Search\Condition;
 use Luftig\Core\Search\Entity;
 use Luftig\Core\Search\Field;
 use Luftig\Core\Search\Passage;
+use Luftig\Core\Search\Subject;
 
 /** Who meets a condition on facts, and of whom it is known (rule 12). */
 final class Evaluation
 {
-    /** Bytes of a place: latitude, longitude, page, headquarters. */
-    private const PLACE = 24;
-
     /** Degrees of latitude in a km, a little more than there are. */
     private const DEGREES = 1 / 111.0;
 
@@ -31,39 +29,46 @@ final class Evaluation
      * @param  int  $today  days since 1970-01-01
      * @return array{Bitmap, Bitmap} pages, or contacts, that meet a condition, and of which it is known
      */
-    public function of(Condition $condition, int $today): array
+    public function of(Condition $condition, Subject $subject, int $today): array
     {
-        return match ($condition->field->test()) {
+        if ($condition->field === Field::Event && $subject === Subject::Contacts) {
+            return $this->byTheirSignals($condition, $today);
+        }
+        [$meet, $known] = match ($condition->field->test()) {
             Comparison::Parts => $this->together($condition, $today),
             Comparison::Near => $this->near($condition),
             default => $this->one($condition->field->of(), $condition, $today),
         };
+
+        return $condition->field->of() === Entity::Account && $subject === Subject::Contacts
+            ? [$this->layout->spread($meet), $this->layout->spread($known)]
+            : [$meet, $known];
     }
 
     /** @return array{Bitmap, Bitmap} who meets a condition, and of whom it is known */
     private function one(Entity $of, Condition $condition, int $today): array
     {
-        $key = "{$of->value}:{$condition->key}";
+        $key = Piece::of($of, $condition->key);
         $known = $this->known($of, $condition);
 
         return [match ($condition->field->test()) {
             Comparison::Range => $this->inRange($key, $condition, $known, $today),
-            Comparison::Query => $this->found($condition, $known),
+            Comparison::Query => $this->found($of, $condition, $known),
             default => $this->having($key, $condition),
         }, $known];
     }
 
     private function known(Entity $of, Condition $condition): Bitmap
     {
-        $field = "{$of->value}:{$condition->field->value}";
+        $field = Piece::of($of, $condition->field->value);
         $passages = $condition->field === Field::Words ? Passage::named($condition->which) : [];
 
         return $passages === []
-            ? $this->pieces->set("{$of->value}:{$condition->key}:known")
+            ? $this->pieces->set(Piece::known(Piece::of($of, $condition->key)))
             : array_reduce(
                 $passages,
                 fn (Bitmap $all, Passage $passage): Bitmap => $all->
-                    or($this->pieces->set("$field:{$passage->value}:known")),
+                    or($this->pieces->set(Piece::knownIn($field, $passage->value))),
                 Bitmap::none(),
             );
     }
@@ -80,7 +85,7 @@ final class Evaluation
                 }
             }
 
-            return $this->pieces->ofLines("v:$key", $lines);
+            return $this->pieces->ofLines(Piece::names($key), $lines);
         }
         $sets = array_map(
             fn (string $value): Bitmap => $this->ofValue($key, $condition->field, $value),
@@ -98,8 +103,8 @@ final class Evaluation
     public function ofValue(string $key, Field $field, string $value): Bitmap
     {
         return $field->isName()
-            ? $this->pieces->ofLines("v:$key", $this->spellings($key, $field)[$field->spelled($value)] ?? [])
-            : $this->pieces->set("$key=$value");
+            ? $this->pieces->ofLines(Piece::names($key), $this->spellings($key, $field)[$field->spelled($value)] ?? [])
+            : $this->pieces->set(Piece::value($key, $value));
     }
 
     /** @return array<array-key, list<int>> names → the lines where they stand as somebody wrote them */
@@ -107,7 +112,7 @@ final class Evaluation
     {
         if (! isset($this->spellings[$key])) {
             $this->spellings[$key] = [];
-            foreach ($this->pieces->lines("t:v:$key") as $i => $name) {
+            foreach ($this->pieces->lines(Piece::lines(Piece::names($key))) as $i => $name) {
                 $this->spellings[$key][$field->spelled($name)][] = $i;
             }
         }
@@ -124,24 +129,78 @@ final class Evaluation
     private function together(Condition $condition, int $today): array
     {
         $of = $condition->field === Field::Event ? Entity::Event : Entity::PositionBefore;
-        $sure = $maybe = $items = $this->pieces->set("{$of->value}:all");
+        [$sure, $maybe] = $this->parts($of, $condition, $today);
+        $meet = $this->owners($of, $sure, $condition->times);
+        $open = $this->owners($of, $maybe, $condition->times)->without($meet);
+
+        return [$meet, $this->pieces->set(Piece::partsKnown($condition->field->of()))->without($open)];
+    }
+
+    /**
+     * Contacts by signals: what happened to the account counts for all of its people, what somebody did or had happen
+     * to them for nobody else.
+     *
+     * @return array{Bitmap, Bitmap} who meets it, and of whom it is known
+     */
+    private function byTheirSignals(Condition $condition, int $today): array
+    {
+        $owned = $this->pieces->set(Piece::OWNED);
+        $ofAll = array_map(
+            static fn (Bitmap $signals): Bitmap => $signals->without($owned),
+            $this->parts(Entity::Event, $condition, $today),
+        );
+        $own = array_map(
+            fn (Bitmap $signals): array => Slices::sums($signals, Piece::LEVELS * $this->layout->pages),
+            $this->parts(Entity::OwnEvent, $condition, $today),
+        );
+        [$meet, $might] = array_map(
+            fn (Bitmap $shared, array $digits): Bitmap => $this->inAll($shared, $digits, $condition->times),
+            $ofAll,
+            $own,
+        );
+        $known = $this->layout->spread($this->pieces->set(Piece::partsKnown(Entity::Account)));
+
+        return [$meet, $known->without($might->without($meet))];
+    }
+
+    /**
+     * Contacts with so many signals, those of the account and their own taken together.
+     *
+     * @param  list<Bitmap>  $own  how many of their own each has, in binary digits
+     */
+    private function inAll(Bitmap $shared, array $own, int $times): Bitmap
+    {
+        $contacts = $this->pieces->set(Piece::all(Entity::Contact));
+        $found = $this->layout->spread($this->owners(Entity::Event, $shared, $times));
+        for ($n = 1, $most = (1 << count($own)) - 1; $n <= min($times, $most); $n++) {
+            $having = (new Slices($own))->atLeast($n, $contacts);
+            $found = $found->or($n === $times ? $having : $having->and(
+                $this->layout->spread($this->owners(Entity::Event, $shared, $times - $n)),
+            ));
+        }
+
+        return $found;
+    }
+
+    /** @return array{Bitmap, Bitmap} signals, or positions, of which all parts hold, and of which they might */
+    private function parts(Entity $of, Condition $condition, int $today): array
+    {
+        $sure = $maybe = $items = $this->pieces->set(Piece::all($of));
         foreach ($condition->parts as $part) {
             [$meet, $known] = $this->one($of, $part, $today);
             $sure = $sure->and($meet);
             $maybe = $maybe->and($meet->or($items->without($known)));
         }
-        $meet = $this->owners($of, $sure, $condition->times);
-        $open = $this->owners($of, $maybe, $condition->times)->without($meet);
 
-        return [$meet, $this->pieces->set($condition->field->of()->value.':parts:known')->without($open)];
+        return [$sure, $maybe];
     }
 
     /** The accounts, or contacts, that have so many of these signals, or positions. */
     private function owners(Entity $of, Bitmap $items, int $times): Bitmap
     {
         if ($of === Entity::PositionBefore) {
-            return (new Slices(Slices::sums($items, Indexer::LEVELS * $this->layout->pages)))
-                ->atLeast($times, $this->pieces->set('c:all'));
+            return (new Slices(Slices::sums($items, Piece::LEVELS * $this->layout->pages)))
+                ->atLeast($times, $this->pieces->set(Piece::all(Entity::Contact)));
         }
         $digits = Slices::sums($items, $this->layout->pages);
         $any = array_reduce(
@@ -153,7 +212,7 @@ final class Evaluation
         // What stands on one page of an account is true of all its pages, and is summed over them.
         $accounts = $this->layout->accounts();
         $counts = [];
-        foreach ($any->and($this->pieces->set('a:several'))->positions() as $page) {
+        foreach ($any->and($this->pieces->set(Piece::SEVERAL))->positions() as $page) {
             $counts[$accounts[$page]] ??= [$page, 0];
             foreach ($digits as $digit => $set) {
                 $counts[$accounts[$page]][1] += $set->has($page) ? 1 << $digit : 0;
@@ -174,8 +233,8 @@ final class Evaluation
     {
         $field = $condition->field;
         $digits = [];
-        for ($i = 0, $count = (int) $this->pieces->get("d:$key"); $i < $count; $i++) {
-            $digits[] = $this->pieces->set("$key#$i");
+        for ($i = 0, $count = (int) $this->pieces->get(Piece::digits($key)); $i < $count; $i++) {
+            $digits[] = $this->pieces->set(Piece::digit($key, $i));
         }
         [$low, $high] = [$condition->low, $condition->high];
         if ($field->countsBack()) {
@@ -190,23 +249,23 @@ final class Evaluation
         );
     }
 
-    private function found(Condition $condition, Bitmap $known): Bitmap
+    private function found(Entity $of, Condition $condition, Bitmap $known): Bitmap
     {
         if ($condition->query === null) {
             return Bitmap::none();
         }
-        $field = $condition->field->value;
+        $text = Piece::text($of, $condition->field->value);
         $lines = new LineSets(
             $this->pieces,
-            $field,
+            $text,
             $condition->field === Field::Words ? Passage::named($condition->which) : [],
         );
         $matching = $condition->query->in($lines);
         $others = $lines->not($matching);
 
         return $matching->count() <= $others->count()
-            ? $this->pieces->ofLines($field, $matching->positions())->and($known)
-            : $known->without($this->pieces->ofLines($field, $others->positions()));
+            ? $this->pieces->ofLines($text, $matching->positions())->and($known)
+            : $known->without($this->pieces->ofLines($text, $others->positions()));
     }
 
     /** @return array{Bitmap, Bitmap} which pages have a place near enough, and which have a place at all */
@@ -214,18 +273,18 @@ final class Evaluation
     {
         [$latitude, $longitude] = $condition->of ?? [0.0, 0.0];
         $centre = new Coordinates($latitude, $longitude);
-        $places = $this->pieces->get('places');
+        $places = $this->pieces->get(Piece::PLACES);
         $anySite = $condition->which === 'any';
         $found = [];
         for (
             $end = strlen($places),
-            $offset = self::PLACE * self::fromLatitude(
+            $offset = Piece::PLACE * self::fromLatitude(
                 $places,
                 $latitude - $condition->km * self::DEGREES,
-            ); $offset < $end; $offset += self::PLACE
+            ); $offset < $end; $offset += Piece::PLACE
         ) {
             /** @var array{lat: float, lon: float, page: int, seat: int} $place */
-            $place = unpack('elat/elon/Vpage/Vseat', $places, $offset);
+            $place = unpack(Piece::PLACE_READ, $places, $offset);
             if ($place['lat'] > $latitude + $condition->km * self::DEGREES) {
                 break;
             }
@@ -237,16 +296,16 @@ final class Evaluation
             }
         }
 
-        return [Bitmap::of($found), $this->pieces->set("a:{$condition->key}:known")];
+        return [Bitmap::of($found), $this->pieces->set(Piece::known(Piece::of(Entity::Account, $condition->key)))];
     }
 
     /** The number of the first place so far north. */
     private static function fromLatitude(string $places, float $latitude): int
     {
-        [$low, $high] = [0, intdiv(strlen($places), self::PLACE)];
+        [$low, $high] = [0, intdiv(strlen($places), Piece::PLACE)];
         while ($low < $high) {
             $middle = intdiv($low + $high, 2);
-            if ((unpack('e', $places, self::PLACE * $middle)[1] ?? 0) < $latitude) {
+            if ((unpack('e', $places, Piece::PLACE * $middle)[1] ?? 0) < $latitude) {
                 $low = $middle + 1;
             } else {
                 $high = $middle;

@@ -61,10 +61,12 @@ final class Index
     {
         return match ($field->test()) {
             Comparison::Sets => true,
-            Comparison::Parts => $this->store->part(($field === Field::Event ? 'e' : 'b').':all', 0, 1) !== '',
+            Comparison::Parts => $this->store->part(
+                Piece::all($field === Field::Event ? Entity::Event : Entity::PositionBefore), 0, 1,
+            ) !== '',
             default => $field === Field::Spending
                 ? $this->knows(Field::Revenue)
-                : $this->store->keys("{$field->of()->value}:{$field->value}:") !== [],
+                : $this->store->keys(Piece::of($field->of(), $field->value).':') !== [],
         };
     }
 
@@ -75,7 +77,7 @@ final class Index
      */
     public function which(Field $field): array
     {
-        $prefix = "{$field->of()->value}:{$field->value}:";
+        $prefix = Piece::of($field->of(), $field->value).':';
 
         return array_values(array_unique(
             array_map(
@@ -92,7 +94,7 @@ final class Index
     /** Everybody there is. */
     public function all(Subject $subject): Bitmap
     {
-        $all = $this->pieces->set($subject === Subject::Accounts ? 'a:first' : 'c:all');
+        $all = $this->pieces->set($subject === Subject::Accounts ? Piece::FIRST : Piece::all(Entity::Contact));
 
         return $this->hidden === null
             ? $all
@@ -115,10 +117,7 @@ final class Index
 
             return new Step($meet, Bitmap::none(), $condition->exclude, $condition->keepsUnknown);
         }
-        [$meet, $known] = $this->evaluation->of($condition, $today);
-        if ($field->of() === Entity::Account && $subject === Subject::Contacts) {
-            [$meet, $known] = [$this->layout->spread($meet), $this->layout->spread($known)];
-        }
+        [$meet, $known] = $this->evaluation->of($condition, $subject, $today);
 
         return new Step($meet, $this->all($subject)->without($known), $condition->exclude, $condition->keepsUnknown);
     }
@@ -132,7 +131,7 @@ final class Index
     {
         /** @var array<array-key, array{int, int}> $totals */
         $totals = json_decode(
-            $this->store->get("n:{$field->of()->value}:{$field->value}") ?? '[]',
+            $this->store->get(Piece::totals(Piece::of($field->of(), $field->value))) ?? '[]',
             true,
             flags: JSON_THROW_ON_ERROR,
         );
@@ -143,7 +142,7 @@ final class Index
     /** How many of those found have a value. */
     public function countOf(Field $field, string $value, Bitmap $result, Subject $subject): int
     {
-        $bits = $this->evaluation->ofValue("{$field->of()->value}:{$field->value}", $field, $value);
+        $bits = $this->evaluation->ofValue(Piece::of($field->of(), $field->value), $field, $value);
         $count = 0;
         foreach ($this->slices($field, $result, $subject) as $digit => $slice) {
             $count += $slice->countWith($bits) << $digit;
@@ -160,7 +159,7 @@ final class Index
      */
     public function walked(Field $field, array $values, Bitmap $result, Subject $subject): ?array
     {
-        $codes = $result->count() > self::WALKED ? null : $this->store->get("k:{$field->of()->value}:{$field->value}");
+        $codes = $result->count() > self::WALKED ? null : $this->store->get(Piece::codes(Piece::of($field->of(), $field->value)));
         if ($codes === null) {
             return null;
         }
@@ -240,9 +239,9 @@ final class Index
      */
     public function first(Bitmap $result, Subject $subject, int $count): array
     {
-        $of = $subject === Subject::Accounts ? 'a' : 'c';
+        $of = $subject === Subject::Accounts ? Entity::Account : Entity::Contact;
         $within = $result;
-        foreach ($this->store->keys("$of:band#") as $key) {
+        foreach ($this->store->keys(Piece::band($of)) as $key) {
             $band = $result->and($this->pieces->set($key));
             if ($band->count() >= $count) {
                 $within = $band;
@@ -251,10 +250,10 @@ final class Index
         }
         $order = [];
         $few = $within->count() < self::FEW;
-        $codes = $few ? '' : $this->pieces->get("$of:order");
+        $codes = $few ? '' : $this->pieces->get(Piece::order($of));
         foreach ($within->positions() as $place) {
             $order[$place] = $few
-                ? Pieces::number($this->store->part("$of:order", 4 * $place, 4), 0)
+                ? Pieces::number($this->store->part(Piece::order($of), 4 * $place, 4), 0)
                 : Pieces::number($codes, $place);
         }
         arsort($order);

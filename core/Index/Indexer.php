@@ -9,20 +9,9 @@ use Luftig\Core\Search\Entity;
 use Luftig\Core\Search\Field;
 use Luftig\Core\Search\Passage;
 
-/**
- * Makes the pieces of an index out of records.
- *
- * An account has as many *pages* as it needs for its contacts, LEVELS on each, and its signals, EVENTS on each; contact
- * j of a page stands at j · pages + page, and so does signal j. So a set of pages becomes the set of all their contacts
- * by repeating it once a level, and a set of signals becomes the set of their pages by laying the levels over each
- * other. Positions that contacts had before stand over the contacts likewise.
- */
+/** Makes the pieces of an index (Piece) out of records. */
 final class Indexer
 {
-    public const LEVELS = 16;
-
-    public const EVENTS = 32;
-
     /** From so many values on they are counted by walking over what was found. */
     private const MANY = 64;
 
@@ -83,49 +72,65 @@ final class Indexer
     {
         return max(
             1,
-            intdiv($contacts + self::LEVELS - 1, self::LEVELS),
-            intdiv($events + self::EVENTS - 1, self::EVENTS),
+            intdiv($contacts + Piece::LEVELS - 1, Piece::LEVELS),
+            intdiv($events + Piece::EVENTS - 1, Piece::EVENTS),
         );
     }
 
     public function add(Record $account): void
     {
         $own = self::pagesFor(count($account->contacts), count($account->parts ?? []));
-        $this->set('a:first', $this->page, $this->pages);
+        $this->set(Piece::FIRST, $this->page, $this->pages);
         $this->contactsAt[$this->page] = count($account->contacts);
         for ($page = $this->page; $page < $this->page + $own; $page++) {
             $this->accountOf[$page] = $account->id;
-            $this->describe('a', $account, $page, $this->pages);
+            $this->describe(Entity::Account, $account, $page, $this->pages);
             foreach ($account->places ?? [] as [$latitude, $longitude, $seat]) {
                 $this->places[] = [$latitude, $longitude, $page, $seat];
-                $this->set('a:near:any:known', $page, $this->pages);
+                $this->set(Piece::known(Piece::of(Entity::Account, 'near:any')), $page, $this->pages);
                 if ($seat) {
-                    $this->set('a:near:known', $page, $this->pages);
+                    $this->set(Piece::known(Piece::of(Entity::Account, 'near')), $page, $this->pages);
                 }
             }
             if ($own > 1) {
-                $this->set('a:several', $page, $this->pages);
+                $this->set(Piece::SEVERAL, $page, $this->pages);
             }
         }
-        $this->pack('a:order', $this->page, self::order($account), $this->pages);
+        $this->pack(Piece::order(Entity::Account), $this->page, self::order($account), $this->pages);
         foreach ($account->parts ?? [] as $i => $event) {
-            $place = ($i % self::EVENTS) * $this->pages + $this->page + intdiv($i, self::EVENTS);
-            $this->set('e:all', $place, self::EVENTS * $this->pages);
-            $this->describe('e', $event, $place, self::EVENTS * $this->pages);
+            $place = $this->placeOfEvent($i);
+            $this->set(Piece::all(Entity::Event), $place, Piece::EVENTS * $this->pages);
+            $this->describe(Entity::Event, $event, $place, Piece::EVENTS * $this->pages);
         }
-        $levels = self::LEVELS * $this->pages;
+        $owned = [];
+        foreach ($account->parts ?? [] as $i => $event) {
+            if ($event->id !== 0) {
+                $owned[$event->id][] = $event;
+                $this->set(Piece::OWNED, $this->placeOfEvent($i), Piece::EVENTS * $this->pages);
+            }
+        }
+        $levels = Piece::LEVELS * $this->pages;
         foreach ($account->contacts as $i => $contact) {
-            $place = ($i % self::LEVELS) * $this->pages + $this->page + intdiv($i, self::LEVELS);
-            $this->set('c:all', $place, $levels);
-            $this->pack('c:ids', $place, $contact->id, $levels);
-            $this->describe('c', $contact, $place, $levels);
-            $this->pack('c:order', $place, self::order($contact), $levels);
+            $place = ($i % Piece::LEVELS) * $this->pages + $this->page + intdiv($i, Piece::LEVELS);
+            $this->set(Piece::all(Entity::Contact), $place, $levels);
+            $this->pack(Piece::CONTACT_IDS, $place, $contact->id, $levels);
+            $this->describe(Entity::Contact, $contact, $place, $levels);
+            $this->pack(Piece::order(Entity::Contact), $place, self::order($contact), $levels);
             foreach ($contact->parts ?? [] as $j => $position) {
-                $this->set('b:all', $j * $levels + $place, ($j + 1) * $levels);
-                $this->describe('b', $position, $j * $levels + $place, ($j + 1) * $levels);
+                $this->set(Piece::all(Entity::PositionBefore), $j * $levels + $place, ($j + 1) * $levels);
+                $this->describe(Entity::PositionBefore, $position, $j * $levels + $place, ($j + 1) * $levels);
+            }
+            foreach ($owned[$contact->id] ?? [] as $j => $event) {
+                $this->set(Piece::all(Entity::OwnEvent), $j * $levels + $place, ($j + 1) * $levels);
+                $this->describe(Entity::OwnEvent, $event, $j * $levels + $place, ($j + 1) * $levels);
             }
         }
         $this->page += $own;
+    }
+
+    private function placeOfEvent(int $number): int
+    {
+        return ($number % Piece::EVENTS) * $this->pages + $this->page + intdiv($number, Piece::EVENTS);
     }
 
     /**
@@ -135,21 +140,21 @@ final class Indexer
      */
     public function pieces(): Generator
     {
-        yield 'pages' => pack('P', $this->pages);
-        yield 'accounts' => self::numbers($this->accountOf);
+        yield Piece::PAGES => pack('P', $this->pages);
+        yield Piece::ACCOUNTS => self::numbers($this->accountOf);
         yield from $this->cut();
         // By latitude, so that those near a place are a stretch.
         sort($this->places);
-        yield 'places' => implode('', array_map(
-            static fn (array $place): string => pack('eeVV', $place[0], $place[1], $place[2], $place[3] ? 1 : 0),
+        yield Piece::PLACES => implode('', array_map(
+            static fn (array $place): string => pack(Piece::PLACE_WRITTEN, $place[0], $place[1], $place[2], $place[3] ? 1 : 0),
             $this->places,
         ));
-        $byId = $this->ascending('c:ids');
-        yield 'by id' => self::numbers($byId);
-        yield 'places by id' => self::numbers(array_keys($byId));
+        $byId = $this->ascending(Piece::CONTACT_IDS);
+        yield Piece::BY_ID => self::numbers($byId);
+        yield Piece::PLACES_BY_ID => self::numbers(array_keys($byId));
         unset($byId);
-        yield from $this->bands('a:order', 'a', $this->pages);
-        yield from $this->bands('c:order', 'c', self::LEVELS * $this->pages);
+        yield from $this->bands(Entity::Account, $this->pages);
+        yield from $this->bands(Entity::Contact, Piece::LEVELS * $this->pages);
         yield from $this->packed;
     }
 
@@ -158,11 +163,11 @@ final class Indexer
      *
      * @return Generator<string, string>
      */
-    private function bands(string $order, string $of, int $width): Generator
+    private function bands(Entity $of, int $width): Generator
     {
-        $places = array_reverse(array_keys($this->ascending($order)));
+        $places = array_reverse(array_keys($this->ascending(Piece::order($of))));
         for ($size = self::BAND, $number = 0; $places !== []; $size *= 8, $number++) {
-            yield "$of:band#$number" => Bitmap::of(array_slice($places, 0, $size))->bytes($width >> 3);
+            yield Piece::band($of, $number) => Bitmap::of(array_slice($places, 0, $size))->bytes($width >> 3);
             if ($size >= count($places)) {
                 break;
             }
@@ -197,8 +202,9 @@ final class Indexer
         );
     }
 
-    private function describe(string $of, Record $record, int $place, int $width): void
+    private function describe(Entity $entity, Record $record, int $place, int $width): void
     {
+        $of = $entity->value;
         foreach ($record->values as $field => $values) {
             ($this->values[$of][$field] ??= self::base($field)->isName() ? new Names($width) : new Values($width))
                 ->add($values, $place);
@@ -217,11 +223,11 @@ final class Indexer
             $known->add($place);
             $lines->add($line, $place);
             foreach ($field === Field::Words->value ? Passage::filled($line) : [] as $passage) {
-                $this->set("$of:$field:{$passage->value}:known", $place, $width);
+                $this->set(Piece::knownIn(Piece::of($entity, $field), $passage->value), $place, $width);
             }
         }
         if ($record->parts !== null) {
-            $this->set("$of:parts:known", $place, $width);
+            $this->set(Piece::partsKnown($entity), $place, $width);
         }
     }
 
@@ -234,8 +240,8 @@ final class Indexer
     private function cut(): Generator
     {
         $none = new Bits(0);
-        $first = ($this->bits['a:first'] ?? $none)->set();
-        $contacts = ($this->bits['c:all'] ?? $none)->set();
+        $first = ($this->bits[Piece::FIRST] ?? $none)->set();
+        $contacts = ($this->bits[Piece::all(Entity::Contact)] ?? $none)->set();
         $weights = [
             Entity::Account->value => Weights::ofPages($this->contactsAt, $first, $contacts, $this->pages),
             Entity::Contact->value => Weights::ofContacts(),
@@ -243,30 +249,31 @@ final class Indexer
         foreach ($this->values as $of => $fields) {
             foreach ($fields as $field => $values) {
                 unset($this->values[$of][$field], $fields[$field]);
-                yield from $values->pieces("$of:$field");
+                yield from $values->pieces(Piece::of(Entity::from($of), $field));
                 if (isset($weights[$of]) && self::base($field)->isCounted()) {
-                    yield from $this->counted("$of:$field", $values, $weights[$of]);
+                    yield from $this->counted(Entity::from($of), $field, $values, $weights[$of]);
                 }
             }
         }
         foreach ($this->numbers as $of => $fields) {
             foreach ($fields as $field => [$column]) {
                 unset($this->numbers[$of][$field], $fields[$field]);
+                $name = Piece::of(Entity::from($of), $field);
                 $known = Bitmap::none();
                 $digits = $column->digits();
                 foreach ($digits as $digit => $set) {
-                    yield "$of:$field#$digit" => $set->bytes();
+                    yield Piece::digit($name, $digit) => $set->bytes();
                     $known = $known->or($set);
                 }
-                yield "$of:$field:known" => $known->bytes();
-                yield "d:$of:$field" => (string) count($digits);
+                yield Piece::known($name) => $known->bytes();
+                yield Piece::digits($name) => (string) count($digits);
             }
         }
         foreach ($this->texts as $of => $fields) {
             foreach ($fields as $field => [$known, $lines]) {
                 unset($this->texts[$of][$field], $fields[$field]);
-                yield "$of:$field:known" => $known->bytes();
-                yield from $lines->pieces($field);
+                yield Piece::known(Piece::of(Entity::from($of), $field)) => $known->bytes();
+                yield from $lines->pieces(Piece::text(Entity::from($of), $field));
             }
         }
         foreach ($this->bits as $key => $bits) {
@@ -276,16 +283,17 @@ final class Indexer
     }
 
     /** @return Generator<string, string> how many have each value, and the value of each page where there are many */
-    private function counted(string $key, Collected $values, Weights $weights): Generator
+    private function counted(Entity $of, string $key, Collected $values, Weights $weights): Generator
     {
+        $field = Piece::of($of, $key);
         $totals = $values->totals($weights);
         uasort($totals, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
-        yield "n:$key" => json_encode($totals, JSON_THROW_ON_ERROR);
-        $codes = count($totals) > self::MANY && $key[0] === Entity::Account->value
+        yield Piece::totals($field) => json_encode($totals, JSON_THROW_ON_ERROR);
+        $codes = count($totals) > self::MANY && $of === Entity::Account
             ? $values->numbers(array_combine(array_keys($totals), range(1, count($totals))), $this->pages)
             : null;
         if ($codes !== null) {
-            yield "k:$key" => $codes;
+            yield Piece::codes($field) => $codes;
         }
     }
 

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Index;
 
+use Luftig\Core\Search\Entity;
 use Luftig\Core\Search\Subject;
 
-/** Where accounts and contacts stand in an index: on pages, and in levels over them (Indexer). */
+/** Where accounts and contacts stand in an index: on pages, and in levels over them (Piece). */
 final class Layout
 {
     /** So few accounts are looked for one by one. */
@@ -23,7 +24,7 @@ final class Layout
     public function __construct(private readonly Pieces $pieces)
     {
         /** @var array{1: int} $pages */
-        $pages = unpack('P', $pieces->store->get('pages') ?? pack('P', 0));
+        $pages = unpack('P', $pieces->store->get(Piece::PAGES) ?? pack('P', 0));
         $this->pages = $pages[1];
     }
 
@@ -36,7 +37,7 @@ final class Layout
     {
         $pages = [];
         if (count($accounts) < self::SOUGHT) {
-            $ids = $this->pieces->get('accounts');
+            $ids = $this->pieces->get(Piece::ACCOUNTS);
             foreach ($accounts as $account) {
                 for (
                     $page = Pieces::lowest($ids, $account); 4 * $page < strlen($ids)
@@ -63,7 +64,7 @@ final class Layout
     {
         return $pages->isEmpty()
             ? $pages
-            : $pages->repeated(Indexer::LEVELS, $this->pages)->and($this->pieces->set('c:all'));
+            : $pages->repeated(Piece::LEVELS, $this->pages)->and($this->pieces->set(Piece::all(Entity::Contact)));
     }
 
     /** How many accounts contacts are at. */
@@ -74,7 +75,7 @@ final class Layout
             static fn (Bitmap $all, Bitmap $level): Bitmap => $all->or($level),
             Bitmap::none(),
         );
-        $first = $this->pieces->set('a:first');
+        $first = $this->pieces->set(Piece::FIRST);
         $ids = [];
         foreach ($pages->without($first)->positions() as $page) {
             $ids[$this->accounts()[$page]] = true;
@@ -90,14 +91,14 @@ final class Layout
     /** @return array<int, int> */
     public function accounts(): array
     {
-        return $this->accounts ??= array_values(unpack('V*', $this->pieces->get('accounts')) ?: []);
+        return $this->accounts ??= array_values(unpack('V*', $this->pieces->get(Piece::ACCOUNTS)) ?: []);
     }
 
     public function id(int $place, Subject $subject): int
     {
         return $subject === Subject::Accounts
             ? $this->accounts()[$place]
-            : Pieces::number($this->pieces->store->part('c:ids', 4 * $place, 4), 0);
+            : Pieces::number($this->pieces->store->part(Piece::CONTACT_IDS, 4 * $place, 4), 0);
     }
 
     /**
@@ -107,8 +108,8 @@ final class Layout
      */
     public function placesOf(array $ids): Bitmap
     {
-        $known = $this->pieces->get('by id');
-        $places = $this->pieces->get('places by id');
+        $known = $this->pieces->get(Piece::BY_ID);
+        $places = $this->pieces->get(Piece::PLACES_BY_ID);
         sort($ids);
         $found = [];
         $block = '';

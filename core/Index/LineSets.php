@@ -20,9 +20,9 @@ final readonly class LineSets implements Algebra
     private Bitmap $everything;
 
     /** @param  list<Passage>  $passages  in which words are looked for; none: in all of a line */
-    public function __construct(private Pieces $pieces, private string $field, private array $passages = [])
+    public function __construct(private Pieces $pieces, private string $text, private array $passages = [])
     {
-        $this->everything = Bitmap::first($pieces->countOfLines($field));
+        $this->everything = Bitmap::first($pieces->countOfLines($text));
     }
 
     public function words(array $needles): Bitmap
@@ -33,11 +33,11 @@ final readonly class LineSets implements Algebra
             : [];
         $together = count($whole) < self::MANY ? [] : $whole;
         $sets = array_map(
-            fn (string $needle): Bitmap => Bitmap::of($this->pieces->linesWith($this->field, $needle, $this->passages)),
+            fn (string $needle): Bitmap => Bitmap::of($this->pieces->linesWith($this->text, $needle, $this->passages)),
             array_values(array_diff($needles, $together)),
         );
         if ($together !== []) {
-            $sets[] = Bitmap::of($this->pieces->linesWithAny($this->field, $together));
+            $sets[] = Bitmap::of($this->pieces->linesWithAny($this->text, $together));
         }
 
         return $this->any($sets);

@@ -65,14 +65,14 @@ final class Lines
      * @return array<string, string> the lines, where the places of each begin, and the places; a set of its own for
      *     those that stand often
      */
-    public function pieces(string $field): array
+    public function pieces(string $text): array
     {
         $sets = [];
         $starts = $numbers = '';
         $number = 0;
         foreach ($this->places as $i => $places) {
             if (strlen($places) > 4 * self::OFTEN) {
-                $sets["l:$field#$i"] = Bitmap::of(unpack('V*', $places) ?: [])->bytes();
+                $sets[Piece::line($text, $i)] = Bitmap::of(unpack('V*', $places) ?: [])->bytes();
                 $places = '';
             }
             $starts .= pack('V', $number);
@@ -83,6 +83,10 @@ final class Lines
             $starts .= pack('V', $number++);
         }
 
-        return ["t:$field" => $this->text, "o:$field" => $starts, "p:$field" => $numbers.$this->tail] + $sets;
+        return [
+            Piece::lines($text) => $this->text,
+            Piece::starts($text) => $starts,
+            Piece::places($text) => $numbers.$this->tail,
+        ] + $sets;
     }
 }

@@ -30,10 +30,10 @@ final class Names implements Collected
         }
     }
 
-    public function pieces(string $key): Generator
+    public function pieces(string $field): Generator
     {
-        yield "$key:known" => $this->known->bytes();
-        yield from $this->lines->pieces("v:$key");
+        yield Piece::known($field) => $this->known->bytes();
+        yield from $this->lines->pieces(Piece::names($field));
     }
 
     public function totals(Weights $weights): array

@@ -42,9 +42,9 @@ final class Pieces
     }
 
     /** How many lines a text field has. */
-    public function countOfLines(string $field): int
+    public function countOfLines(string $text): int
     {
-        return max(0, intdiv(strlen($this->get("o:$field")), 4) - 1);
+        return max(0, intdiv(strlen($this->get(Piece::starts($text))), 4) - 1);
     }
 
     /**
@@ -54,11 +54,11 @@ final class Pieces
      * @param  list<Passage>  $passages  in which it stands; none: wherever
      * @return list<int> numbers of lines, ascending
      */
-    public function linesWith(string $field, string $needle, array $passages = []): array
+    public function linesWith(string $text, string $needle, array $passages = []): array
     {
         $found = [];
         $number = 0;
-        foreach ($this->stretches("t:$field") as $stretch) {
+        foreach ($this->stretches(Piece::lines($text)) as $stretch) {
             $counted = $from = 0;
             while (($hit = strpos($stretch, $needle, $from)) !== false) {
                 $number += substr_count($stretch, "\n", $counted, $hit - $counted);
@@ -86,14 +86,14 @@ final class Pieces
      * @param  list<string>  $needles  whole words, a space before and after each
      * @return list<int> numbers of lines, ascending
      */
-    public function linesWithAny(string $field, array $needles): array
+    public function linesWithAny(string $text, array $needles): array
     {
         $byWord = [];
         foreach ($needles as $needle) {
             $byWord[substr($needle, 1, strcspn($needle, ' ', 1))][] = $needle;
         }
         $found = [];
-        foreach ($this->lines("t:$field") as $number => $line) {
+        foreach ($this->lines(Piece::lines($text)) as $number => $line) {
             foreach (explode(' ', $line) as $word) {
                 foreach ($byWord[$word] ?? [] as $needle) {
                     if (str_contains($line, $needle)) {
@@ -130,16 +130,16 @@ final class Pieces
      *
      * @param  iterable<int>  $lines  numbers of lines
      */
-    public function ofLines(string $field, iterable $lines): Bitmap
+    public function ofLines(string $text, iterable $lines): Bitmap
     {
-        $starts = $this->get("o:$field");
-        $numbers = $this->get("p:$field");
+        $starts = $this->get(Piece::starts($text));
+        $numbers = $this->get(Piece::places($text));
         $found = Bitmap::none();
         $rest = '';
         foreach ($lines as $i) {
             [$from, $to] = [self::number($starts, $i), self::number($starts, $i + 1)];
             if ($from === $to) {
-                $found = $found->or($this->set("l:$field#$i"));
+                $found = $found->or($this->set(Piece::line($text, $i)));
             } else {
                 $rest .= substr($numbers, 4 * $from, 4 * ($to - $from));
             }

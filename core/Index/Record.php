@@ -20,7 +20,8 @@ final readonly class Record
      * @param  list<array{float, float, bool}>|null  $places  latitude, longitude, and whether it is the headquarters
      * @param  list<self>  $contacts  of an account
      * @param  float  $order  −2,000 to 20,000; the higher, the sooner it is shown
-     * @param  list<self>|null  $parts  signals of an account, positions that a contact had before; null: unknown
+     * @param  list<self>|null  $parts  signals of an account, each with the id of the contact whose own it is, or 0;
+     *     positions that a contact had before; null: unknown
      */
     public function __construct(
         public int $id,

@@ -46,14 +46,14 @@ final class Values implements Collected
         }
     }
 
-    public function pieces(string $key): Generator
+    public function pieces(string $field): Generator
     {
         $known = $this->none->set();
         foreach ($this->sets() as $value => $set) {
-            yield "$key=$value" => $set->bytes();
+            yield Piece::value($field, $value) => $set->bytes();
             $known = $known->or($set);
         }
-        yield "$key:known" => $known->bytes();
+        yield Piece::known($field) => $known->bytes();
     }
 
     public function totals(Weights $weights): array

@@ -40,7 +40,7 @@ final readonly class Weights
     {
         return $this->contacts === null ? [0, $places->count()] : [
             $places->countWith($this->first),
-            $places->repeated(Indexer::LEVELS, $this->pages)->countWith($this->contacts),
+            $places->repeated(Piece::LEVELS, $this->pages)->countWith($this->contacts),
         ];
     }
 

@@ -15,4 +15,7 @@ enum Entity: string
 
     /** A position that a contact had before. */
     case PositionBefore = 'b';
+
+    /** A signal of a contact's own. */
+    case OwnEvent = 's';
 }

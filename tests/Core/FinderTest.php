@@ -400,7 +400,9 @@ final class FinderTest extends TestCase
                 $contacts,
                 $id,
                 $this->some($random, $random->getInt(0, 3) === 0 ? 80 : 4, fn (): Record => new Record(
-                    0,
+                    $contacts === [] || $random->getInt(0, 2) > 0
+                        ? 0
+                        : $contacts[$random->getInt(0, min(2, count($contacts) - 1))]->id,
                     ['event_kind' => [['funding', 'hiring'][$random->getInt(0, 1)]]]
                         + $this->maybe($random, ['event_round' => [['a', 'b'][$random->getInt(0, 1)]]]),
                     ['event_age' => self::TODAY - $random->getInt(-20, 400)]

@@ -82,7 +82,7 @@ final class Plain
                 !== [];
         }
         if ($condition->field->test() === Comparison::Parts) {
-            return self::together($today, $condition, $of);
+            return self::together($today, $condition, $of, $record);
         }
         if ($condition->field === Field::Near) {
             $places = array_filter(
@@ -101,14 +101,20 @@ final class Plain
         return self::one($today, $condition, $of);
     }
 
-    /** Of one and the same signal or position: as many as are asked for, for sure or perhaps. */
-    private static function together(int $today, Condition $condition, Record $of): ?bool
+    /**
+     * Of one and the same signal or position: as many as are asked for, for sure or perhaps. What is a contact's own
+     * counts for no other contact.
+     */
+    private static function together(int $today, Condition $condition, Record $of, Record $who): ?bool
     {
         if ($of->parts === null) {
             return null;
         }
         $sure = $maybe = 0;
         foreach ($of->parts as $record) {
+            if ($record->id !== 0 && $who !== $of && $record->id !== $who->id) {
+                continue;
+            }
             $meets = array_map(fn (Condition $part): ?bool => self::one($today, $part, $record), $condition->parts);
             $maybe += in_array(false, $meets, true) ? 0 : 1;
             $sure += array_filter($meets, fn (?bool $one): bool => $one !== true) === [] ? 1 : 0;
