@@ -83,7 +83,7 @@ final readonly class Options
     {
         return array_combine(
             $values,
-            array_map(fn (string $value): string => StepForm::label($field, $value), $values),
+            array_map(fn (string $value): string => ValueLabel::of($field, $value), $values),
         );
     }
 }

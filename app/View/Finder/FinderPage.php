@@ -10,6 +10,7 @@ use App\Finder\ResultColumn;
 use App\Finder\ResultRows;
 use App\Finder\Search;
 use App\Finder\StepForm;
+use App\Finder\ValueLabel;
 use App\Models\Offer;
 use App\Models\Tag;
 use App\Models\User;
@@ -255,7 +256,7 @@ final readonly class FinderPage
 
         return array_map(
             fn (int|string $value, int $count): array => [
-                StepForm::of($field, ['v' => (string) $value]), $count, StepForm::label($field, (string) $value),
+                StepForm::of($field, ['v' => (string) $value]), $count, ValueLabel::of($field, (string) $value),
             ],
             array_keys($counts),
             $counts,

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Finder;
+
+use App\Models\User;
+use App\Support\Countries;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Company\Domain;
+use Luftig\Core\Company\Industries;
+use Luftig\Core\Search\Field;
+use Luftig\Core\Signal\Kind;
+
+/** Values of fields: as people read them, and as the index has them. */
+final class ValueLabel
+{
+    /** A value of a field as people read it. */
+    public static function of(Field $field, string $value): string
+    {
+        return match ($field) {
+            Field::Industry, Field::MainIndustry => lcfirst(Industries::name($value)),
+            Field::Country, Field::OwnCountry => Countries::name($value) ?: $value,
+            Field::Signal => Kind::tryFrom($value)?->label() ?? $value,
+            Field::Owner => $value === 'nobody'
+                ? 'nobody'
+                : (string) (User::query()->find((int) $value)->name ?? $value),
+            Field::ListOf => (string) (
+                DB::table('lists')->where('id', (int) $value)->value('name') ?? 'a list that is gone'
+            ),
+            Field::Tag => (string) (
+                DB::table('tags')->where('id', (int) $value)->value('name') ?? 'a tag that is gone'
+            ),
+            Field::Approached => $value === 'anyone'
+                ? 'by anyone'
+                : 'by '.(User::query()->find((int) $value)->name ?? 'somebody who is gone'),
+            Field::BusinessFunction => in_array($value, ['it', 'hr'], true)
+                ? strtoupper($value)
+                : str_replace('_', ' ', $value),
+            Field::Channel => [
+                'email_checked' => 'e-mail, checked', 'email' => 'e-mail', 'email_dead' => 'e-mail, dead',
+                'direct_phone' => 'direct phone', 'asked' => 'asked to be contacted',
+            ][$value] ?? $value,
+            Field::Origin => ['customer' => 'a customer of ours'][$value] ?? $value,
+            Field::Arrival => [
+                'settled' => 'not new', 'unknown' => 'new, from where unknown', 'joined' => 'new, joined',
+                'promoted' => 'new, promoted', 'moved' => 'new, moved inside',
+            ][$value] ?? $value,
+            default => $field->isName() ? $value : str_replace('_', ' ', $value),
+        };
+    }
+
+    /** A value as the index has it: names of countries, industries and kinds are read. */
+    public static function code(Field $field, string $value): string
+    {
+        return match ($field) {
+            Field::Country, Field::OwnCountry => Countries::code($value) ?? strtoupper($value),
+            Field::Industry,
+            Field::MainIndustry => preg_match('/^[A-Z]$|^\d{2,4}$/', $value) === 1
+                ? $value
+                : Industries::read($value)[0] ?? $value,
+            Field::PostalArea => str_replace(' ', '', $value),
+            Field::Domain => Domain::from($value)->name ?? $value,
+            default => $field->isName() ? $value : str_replace(' ', '_', mb_strtolower($value)),
+        };
+    }
+}
