@@ -44,7 +44,7 @@ abstract class TestCase extends LaravelTestCase
         activity()->disableLogging();
         $this->rep = $this->person('Mira', Role::Rep);
         $this->lead = $this->person('Ylva', Role::Lead);
-        $this->offer = Offer::query()->create(['name' => 'Leak survey']);
+        $this->offer = Offer::factory()->create(['name' => 'Leak survey']);
         $this->offer->ruleSets()->create(['version' => 1, 'kinds' => [], 'criteria' => [
             ['name' => 'makes things', 'field' => 'industries', 'mode' => 'must', 'any' => ['C']],
             ['name' => 'size', 'field' => 'headcount', 'mode' => 'prefer', 'weight' => 2, 'range' => [40, 1500]],
@@ -68,7 +68,7 @@ abstract class TestCase extends LaravelTestCase
 
     protected function person(string $name, Role $role): User
     {
-        return User::query()->create([
+        return User::factory()->create([
             'name' => $name, 'email' => strtolower($name).'@blasvik.example', 'password' => 'a long password',
             'role' => $role,
         ])

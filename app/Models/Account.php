@@ -6,8 +6,10 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
+use Database\Factories\AccountFactory;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -57,6 +59,9 @@ use Spatie\Activitylog\Traits\LogsActivity;
  */
 final class Account extends Model
 {
+    /** @use HasFactory<AccountFactory> */
+    use HasFactory;
+
     use LogsActivity;
 
     protected $guarded = [];

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\ApproachFactory;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Spatie\Activitylog\LogOptions;
@@ -36,6 +38,9 @@ use Spatie\Activitylog\Traits\LogsActivity;
  */
 final class Approach extends Model
 {
+    /** @use HasFactory<ApproachFactory> */
+    use HasFactory;
+
     use LogsActivity;
 
     protected $guarded = [];

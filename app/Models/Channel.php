@@ -6,6 +6,8 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
+use Database\Factories\ChannelFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Luftig\Core\Reach\AddressState;
 use Luftig\Core\Reach\Channel as Rule;
@@ -24,6 +26,9 @@ use Luftig\Core\Reach\ChannelType;
  */
 final class Channel extends Model
 {
+    /** @use HasFactory<ChannelFactory> */
+    use HasFactory;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\KeepOutFactory;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Spatie\Activitylog\LogOptions;
@@ -28,6 +30,9 @@ use Spatie\Activitylog\Traits\LogsActivity;
  */
 final class KeepOut extends Model
 {
+    /** @use HasFactory<KeepOutFactory> */
+    use HasFactory;
+
     use LogsActivity;
 
     /** Of a person: nothing of theirs leaves but by an admin. */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\KeptListFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\SoftDeletes;
@@ -27,6 +29,9 @@ use Illuminate\Support\Facades\DB;
  */
 final class KeptList extends Model
 {
+    /** @use HasFactory<KeptListFactory> */
+    use HasFactory;
+
     use SoftDeletes;
 
     protected $table = 'lists';

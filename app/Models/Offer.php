@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\OfferFactory;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -21,6 +23,9 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  */
 final class Offer extends Model
 {
+    /** @use HasFactory<OfferFactory> */
+    use HasFactory;
+
     protected $guarded = [];
 
     /** @return HasOne<RuleSet, $this> the rules in force */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\PlaceFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -21,6 +23,9 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Place extends Model
 {
+    /** @use HasFactory<PlaceFactory> */
+    use HasFactory;
+
     public $timestamps = false;
 
     protected $guarded = [];

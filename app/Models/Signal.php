@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\SignalFactory;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Luftig\Core\Signal\Kind;
@@ -38,6 +40,9 @@ use Luftig\Core\Signal\Kind;
  */
 final class Signal extends Model
 {
+    /** @use HasFactory<SignalFactory> */
+    use HasFactory;
+
     protected $guarded = [];
 
     /** @var array<string, string> */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\TagFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -14,5 +16,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Tag extends Model
 {
+    /** @use HasFactory<TagFactory> */
+    use HasFactory;
+
     protected $guarded = [];
 }

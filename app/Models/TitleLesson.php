@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\TitleLessonFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -19,6 +21,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class TitleLesson extends Model
 {
+    /** @use HasFactory<TitleLessonFactory> */
+    use HasFactory;
+
     protected $guarded = [];
 
     /** @return BelongsTo<User, $this> */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\WatchFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\SoftDeletes;
@@ -31,6 +33,9 @@ use Illuminate\Support\Facades\DB;
  */
 final class Watch extends Model
 {
+    /** @use HasFactory<WatchFactory> */
+    use HasFactory;
+
     use SoftDeletes;
 
     protected $guarded = [];

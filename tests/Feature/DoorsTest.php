@@ -122,7 +122,7 @@ final class DoorsTest extends TestCase
     public function test_an_address_with_nonsense_is_answered_with_a_page(mixed $value): void
     {
         $account = $this->tunhede();
-        $list = KeptList::query()->create([
+        $list = KeptList::factory()->create([
             'offer_id' => $this->offer->id, 'name' => 'All', 'subject' => 'contacts', 'search' => 'on=contacts',
             'user_id' => $this->rep->id,
         ]);
@@ -190,7 +190,7 @@ final class DoorsTest extends TestCase
             ->assertSessionHasNoErrors();
         $station = Station::query()
             ->create(['user_id' => $this->lead->id, 'kind' => 'school', 'name' => 'Kråkvik skola']);
-        $position = Position::query()->create([
+        $position = Position::factory()->create([
             'contact_id' => $contact->id, 'company' => 'Fjernlund Papir', 'title' => 'Planner', 'since' => '2019-01-01',
             'until' => '2022-01-01',
         ]);

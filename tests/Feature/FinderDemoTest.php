@@ -210,7 +210,7 @@ final class FinderDemoTest extends TestCase
     private function filled(Offer $offer): array
     {
         $ids = Contact::query()->orderBy('id')->limit(40)->pluck('id')->all();
-        $list = KeptList::query()->create([
+        $list = KeptList::factory()->create([
             'offer_id' => $offer->id, 'name' => 'Forty', 'subject' => 'contacts', 'search' => 'on=contacts',
             'user_id' => null,
         ]);
@@ -219,13 +219,13 @@ final class FinderDemoTest extends TestCase
             $ids,
             array_keys($ids),
         ));
-        $accounts = KeptList::query()->create([
+        $accounts = KeptList::factory()->create([
             'offer_id' => $offer->id, 'name' => 'Firms', 'subject' => 'accounts', 'search' => 'on=accounts',
             'user_id' => null,
         ]);
         DB::table('list_members')
             ->insert(['list_id' => $accounts->id, 'record_id' => DB::table('accounts')->min('id'), 'position' => 0]);
-        $tag = Tag::query()->create(['name' => 'fair']);
+        $tag = Tag::factory()->create(['name' => 'fair']);
         DB::table('taggings')->insert([
             ['tag_id' => $tag->id, 'subject' => 'contacts', 'record_id' => $ids[3]],
             ['tag_id' => $tag->id, 'subject' => 'accounts', 'record_id' => DB::table('accounts')->max('id')],

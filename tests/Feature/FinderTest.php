@@ -59,11 +59,11 @@ final class FinderTest extends TestCase
                 ."Mio;DE;Wismar;23966;53.89;11.46;Ordvika;three shifts;2001;\n"
                 ."rival.example;Rival Luft;compressors;90;;SE;;;;;;;;competitor\n");
         $this->bring(IntakeKind::Accounts, "domain;parent;region\ntunhede.example;sverkhult.example;Nordjylland\n");
-        Place::query()->create([
+        Place::factory()->create([
             'account_id' => Account::query()->where('domain', 'tunhede.example')->value('id'), 'headquarters' => false,
             'city' => 'Emmen', 'country' => 'NL', 'latitude' => 52.78, 'longitude' => 6.9,
         ]);
-        $shifts = Attribute::query()->create(['name' => 'Shifts']);
+        $shifts = Attribute::factory()->create(['name' => 'Shifts']);
         foreach (['tunhede.example' => 'three', 'ostholz.example' => 'two'] as $domain => $value) {
             DB::table('account_attribute')->insert([
                 'account_id' => Account::query()->where('domain', $domain)->value('id'),
@@ -95,7 +95,7 @@ final class FinderTest extends TestCase
                 ."sverkhult.example;news;2026-11-18;In the press;;;;\n"
                 ."sverkhult.example;news;2026-11-19;In the press again;;;;\n",
         );
-        Approach::query()->create([
+        Approach::factory()->create([
             'offer_id' => $this->offer->id,
             'account_id' => Account::query()->where('domain', 'ostholz.example')->value('id'),
             'kind' => 'call',
@@ -326,7 +326,7 @@ final class FinderTest extends TestCase
     public function test_a_list_is_looked_at_through_the_eyes_of_the_offer_that_it_was_made_for(): void
     {
         // The other offer gives the part of a buyer to planners and plant managers.
-        $other = Offer::query()->create(['name' => 'Pumps']);
+        $other = Offer::factory()->create(['name' => 'Pumps']);
         $other->ruleSets()->create([
             'version' => 1, 'kinds' => [], 'criteria' => [], 'roles_of_interest' => [],
             'buyer_roles' => [['name' => 'Operations', 'functions' => ['operations'], 'neighbours' => []]],
@@ -419,7 +419,7 @@ final class FinderTest extends TestCase
             ->keep('Two', ['c' => [['f' => 'function', 'v' => 'maintenance'], ['f' => 'kept_out', 'x' => '1']]]);
         self::assertSame(2, $list->members()->count());
         $pernille = Contact::query()->where('first_name', 'Pernille')->sole();
-        Reservation::query()->create([
+        Reservation::factory()->create([
             'contact_id' => $pernille->id, 'account_id' => $pernille->account_id, 'offer_id' => $this->offer->id,
             'user_id' => $this->rep->id, 'until' => today(),
         ]);
@@ -432,7 +432,7 @@ final class FinderTest extends TestCase
         self::assertSame(['Ida'], $this->found(['c' => [['f' => 'work', 'v' => 'kept']]]));
         self::assertSame(['Ida', 'Pernille'], $this->found(['c' => [['f' => 'list', 'v' => (string) $list->id]]]));
 
-        KeepOut::query()->create([
+        KeepOut::factory()->create([
             'type' => 'contact', 'value' => 'Ida',
             'contact_id' => Contact::query()->where('first_name', 'Ida')->value('id'), 'reason' => 'asked us',
         ]);
@@ -658,7 +658,7 @@ final class FinderTest extends TestCase
             ->each(fn (int $id) => self::assertSame(Skip::Held, $this->skipped($id), 'nobody held is taken'));
         self::assertNotContains(Skip::Held, array_map($this->skipped(...), $drawn));
         foreach ($drawn as $i => $contact) {
-            Approach::query()->create([
+            Approach::factory()->create([
                 'offer_id' => $this->offer->id, 'account_id' => Contact::query()->findOrFail($contact)->account_id,
                 'contact_id' => $contact, 'kind' => 'call', 'snapshot' => [], 'made_at' => now()->addHour(),
                 'result' => $i === 0 ? 'interested' : null,

@@ -92,7 +92,7 @@ final class GatesTest extends TestCase
         yield 'reading another’s newcomers' => ['post', 'watches.read', $watch];
         yield 'removing a note' => ['delete', 'notes.destroy', fn (self $test): array => ['note' => $test->note()->id]];
         yield 'ending a keep-out' => ['delete', 'keep-out.destroy', fn (self $test): array => [
-            'keepOut' => KeepOut::query()->create([
+            'keepOut' => KeepOut::factory()->create([
                 'type' => 'domain', 'value' => 'x.example', 'reason' => 'x', 'user_id' => $test->lead->id,
             ])->id,
         ]];
@@ -101,7 +101,7 @@ final class GatesTest extends TestCase
         ];
         yield 'teaching a title' => ['post', 'titles.store', $none];
         yield 'forgetting a title' => ['delete', 'titles.destroy', fn (self $test): array => [
-            'lesson' => TitleLesson::query()->create(['title' => 'X', 'folded' => 'x', 'reading' => 0])->id,
+            'lesson' => TitleLesson::factory()->create(['title' => 'X', 'folded' => 'x', 'reading' => 0])->id,
         ]];
         yield 'the rules' => ['get', 'rules.edit', $offer];
         yield 'new rules' => ['post', 'rules.store', $offer];
@@ -202,7 +202,7 @@ final class GatesTest extends TestCase
 
     private function note(): Note
     {
-        return Note::query()->create([
+        return Note::factory()->create([
             'account_id' => $this->ida()->account_id, 'user_id' => $this->anton()->id, 'text' => 'Call in spring',
         ]);
     }
@@ -211,7 +211,7 @@ final class GatesTest extends TestCase
     {
         $this->bring(IntakeKind::Accounts, "domain;name\ntunhede.example;Tunhede\n");
 
-        return Contact::query()->create([
+        return Contact::factory()->create([
             'account_id' => Account::query()->value('id'), 'first_name' => 'Ida', 'last_name' => 'Lie',
         ]);
     }

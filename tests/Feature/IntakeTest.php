@@ -163,7 +163,7 @@ final class IntakeTest extends TestCase
                 ."kept.example;Kept;glass;50;;;\n",
         );
         $kept = Account::query()->where('domain', 'kept.example')->sole();
-        Note::query()->create(['account_id' => $kept->id, 'user_id' => $this->rep->id, 'text' => 'Met them.']);
+        Note::factory()->create(['account_id' => $kept->id, 'user_id' => $this->rep->id, 'text' => 'Met them.']);
         (new Importer)->undo($intake);
 
         self::assertSame(IntakeState::Undone, $intake->refresh()->state);
@@ -416,8 +416,8 @@ final class IntakeTest extends TestCase
         $common = [
             'offer_id' => $this->offer->id, 'name' => 'Kept', 'subject' => 'accounts', 'user_id' => $this->rep->id,
         ];
-        KeptList::query()->create($common + ['search' => $search($marks[0])]);
-        Watch::query()->create($common + ['search' => $search($marks[1]), 'rhythm' => 'daily', 'hour' => 6,
+        KeptList::factory()->create($common + ['search' => $search($marks[0])]);
+        Watch::factory()->create($common + ['search' => $search($marks[1]), 'rhythm' => 'daily', 'hour' => 6,
             'time_zone' => 'UTC', 'mailed' => false, 'ran_at' => now(), 'next_at' => now()]);
 
         $this->artisan('luftig:tidy')->assertSuccessful();

@@ -32,7 +32,7 @@ final class KeepOutTest extends TestCase
         string $because,
     ): void {
         $contact = $this->contact();
-        KeepOut::query()->create([
+        KeepOut::factory()->create([
             'type' => 'contact', 'value' => 'Pernille', 'contact_id' => $contact->id, 'reason' => $because,
             'until' => $until,
         ]);
@@ -63,8 +63,7 @@ final class KeepOutTest extends TestCase
     public function test_an_address_that_is_kept_out_is_not_written_to_and_leaves_in_no_file(): void
     {
         $contact = $this->contact();
-        KeepOut::query()
-            ->create(['type' => 'address', 'value' => 'pernille@tunhede.example', 'reason' => 'said so on the phone']);
+        KeepOut::factory()->create(['type' => 'address', 'value' => 'pernille@tunhede.example', 'reason' => 'said so on the phone']);
         $send = fn (string $kind) => $this->actingAs($this->rep)->post(
             route('accounts.approach', $contact->account_id),
             ['kind' => $kind, 'contact' => $contact->id, 'words' => 'Good morning, you seek planners.'],
@@ -78,7 +77,7 @@ final class KeepOutTest extends TestCase
         self::assertStringContainsString('said so on the phone', $csv);
         self::assertStringNotContainsString('pernille@', $csv);
         self::assertStringNotContainsString('pernille@', $this->export('vcf'));
-        Channel::query()->create(
+        Channel::factory()->create(
             ['contact_id' => $contact->id, 'type' => 'email', 'value' => 'p.askov@tunhede.example', 'state' => 'valid'],
         );
         $send('email')->assertSessionHasNoErrors();
@@ -102,7 +101,7 @@ final class KeepOutTest extends TestCase
     {
         $contact = $this->contact();
         self::assertStringContainsString('Askov-Rye', $this->export('vcf'));
-        KeepOut::query()->create(['type' => 'domain', 'value' => 'tunhede.example', 'reason' => 'a partner of ours']);
+        KeepOut::factory()->create(['type' => 'domain', 'value' => 'tunhede.example', 'reason' => 'a partner of ours']);
         self::assertStringContainsString('a partner of ours', $this->export('csv'));
         self::assertStringNotContainsString('Askov-Rye', $this->export('vcf'), 'a card has no place to say it');
         $accounts = $this->actingAs($this->rep)

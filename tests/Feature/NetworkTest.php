@@ -31,7 +31,7 @@ final class NetworkTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->greta = User::query()->create(['name' => 'Greta Nystierna', 'role' => 'rep', 'signs_in' => false]);
+        $this->greta = User::factory()->create(['name' => 'Greta Nystierna', 'role' => 'rep', 'signs_in' => false]);
         $this->anton = $this->person('Anton', $this->rep->role);
         $this->bring(
             IntakeKind::Accounts,

@@ -339,7 +339,7 @@ final class PeopleTest extends TestCase
     public function test_a_pressed_account_is_said_to_be(): void
     {
         foreach (['Pernille', 'Olav', 'Ida', 'Sofie'] as $name) {
-            Approach::query()->create([
+            Approach::factory()->create([
                 'offer_id' => $this->offer->id, 'account_id' => $this->account->id,
                 'contact_id' => $this->contact($name)->id, 'user_id' => $this->lead->id, 'kind' => 'email',
                 'made_at' => now()->subDays(3), 'snapshot' => [],
@@ -521,12 +521,12 @@ final class PeopleTest extends TestCase
         ));
         $pair = Double::query()->where('record', 'contact')->sole();
         [$fair, $spring] = array_map(
-            fn (string $name): Tag => Tag::query()->create(['name' => $name]),
+            fn (string $name): Tag => Tag::factory()->create(['name' => $name]),
             ['fair', 'spring'],
         );
         RecordTags::put($fair, 'contacts', [$pair->first_id, $pair->second_id], $this->rep);
         RecordTags::put($spring, 'contacts', [$pair->second_id], $this->rep);
-        $list = KeptList::query()->create([
+        $list = KeptList::factory()->create([
             'offer_id' => $this->offer->id, 'name' => 'Fair', 'subject' => 'contacts', 'search' => 'on=contacts',
             'user_id' => $this->rep->id,
         ]);
@@ -575,7 +575,7 @@ final class PeopleTest extends TestCase
             route('reasons.store', $this->account),
             ['words' => 'Hello Pernille, how do you find leaks?', 'contact' => $pernille->id, 'signals' => [$signal]],
         );
-        Note::query()->create([
+        Note::factory()->create([
             'account_id' => $this->account->id,
             'user_id' => $this->rep->id,
             'text' => 'Met Pernille Askov-Rye at the fair.',

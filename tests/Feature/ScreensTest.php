@@ -373,7 +373,7 @@ final class ScreensTest extends TestCase
     public function test_a_bounce_takes_the_channel_away_from_the_access(): void
     {
         $account = $this->tunhede();
-        $approach = Approach::query()->create([
+        $approach = Approach::factory()->create([
             'offer_id' => $this->offer->id, 'account_id' => $account->id,
             'contact_id' => $account->contacts()->value('id'), 'user_id' => $this->rep->id, 'kind' => 'email',
             'made_at' => now(), 'snapshot' => [],

@@ -124,8 +124,8 @@ final class SignInTest extends TestCase
     public function test_what_is_given_out_stands_in_the_log_and_whom_it_names_does_not(): void
     {
         activity()->enableLogging();
-        $account = Account::query()->create(['name' => 'Tunhede', 'domain' => 'tunhede.example']);
-        $ida = Contact::query()->create(['account_id' => $account->id, 'first_name' => 'Ida', 'last_name' => 'Lie']);
+        $account = Account::factory()->create(['name' => 'Tunhede', 'domain' => 'tunhede.example']);
+        $ida = Contact::factory()->create(['account_id' => $account->id, 'first_name' => 'Ida', 'last_name' => 'Lie']);
         $this->actingAs($this->rep);
         $search = ['on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'SE']]];
         $this->get(route('finder.export', ['format' => 'csv'] + $search))->assertOk();

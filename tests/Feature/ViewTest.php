@@ -54,9 +54,8 @@ final class ViewTest extends TestCase
     #[DataProvider('tenures')]
     public function test_how_long_somebody_is_there_is_never_rounded_up(string $since, ?string $says): void
     {
-        $account = Account::query()->create(['name' => 'Tunhede', 'domain' => 'tunhede.example']);
-        $contact = Contact::query()
-            ->create(['account_id' => $account->id, 'first_name' => 'Ida', 'last_name' => 'Lie']);
+        $account = Account::factory()->create(['name' => 'Tunhede', 'domain' => 'tunhede.example']);
+        $contact = Contact::factory()->create(['account_id' => $account->id, 'first_name' => 'Ida', 'last_name' => 'Lie']);
         $contact->positions()->create(['account_id' => $account->id, 'title' => 'Planner', 'since' => $since]);
         self::assertSame($says, Tenure::of($contact->refresh())->inPosition());
     }
@@ -153,16 +152,15 @@ final class ViewTest extends TestCase
 
     public function test_words_go_only_by_ways_that_work_and_may_be_used(): void
     {
-        $account = Account::query()->create(['name' => 'Glasverk Tunhede', 'domain' => 'tunhede.example']);
-        $contact = Contact::query()->create([
+        $account = Account::factory()->create(['name' => 'Glasverk Tunhede', 'domain' => 'tunhede.example']);
+        $contact = Contact::factory()->create([
             'account_id' => $account->id, 'first_name' => 'Pernille', 'last_name' => 'Rye',
             'profile' => 'people.example/pernille',
         ]);
         foreach (['dead@tunhede.example' => 'invalid', 'pernille@tunhede.example' => 'valid'] as $address => $state) {
-            Channel::query()
-                ->create(['contact_id' => $contact->id, 'type' => 'email', 'value' => $address, 'state' => $state]);
+            Channel::factory()->create(['contact_id' => $contact->id, 'type' => 'email', 'value' => $address, 'state' => $state]);
         }
-        Channel::query()->create(
+        Channel::factory()->create(
             ['contact_id' => $contact->id, 'type' => 'direct_phone', 'value' => '+45 96 (00) 12', 'state' => 'unknown'],
         );
         $ways = fn (): Ways => Ways::toAccount(

@@ -117,7 +117,7 @@ final class WorkTest extends TestCase
     public function test_words_fit_their_kind_and_greet_whom_they_are_for(): void
     {
         $account = $this->tunhede();
-        $olav = Contact::query()->create(['account_id' => $account->id, 'first_name' => 'Olav', 'last_name' => 'Berg']);
+        $olav = Contact::factory()->create(['account_id' => $account->id, 'first_name' => 'Olav', 'last_name' => 'Berg']);
         $round = (string) $account->signals()->where('title', 'Round B')->value('id');
         $post = fn (array $form) => $this->actingAs($this->rep)->post(
             route('reasons.store', $account),
@@ -185,7 +185,7 @@ final class WorkTest extends TestCase
     public function test_whoever_is_kept_out_since_is_not_approached_any_more(): void
     {
         $reason = $this->reason($this->tunhede(), ['Round B']);
-        KeepOut::query()->create(
+        KeepOut::factory()->create(
             ['type' => 'account', 'value' => 'x', 'account_id' => $reason->account_id, 'reason' => 'asked us'],
         );
         $this->actingAs($this->rep)->post(route('approaches.store', $reason), ['kind' => 'email'])
