@@ -82,7 +82,8 @@ Route::middleware('auth')->group(function (): void {
         ->can('update', 'account');
     Route::get('/contacts', [ContactController::class, 'index'])->name('contacts.index')
         ->can('viewAny', Contact::class);
-    Route::get('/contacts.{format}', [ContactExportController::class, 'index'])->whereIn('format', ExportFormats::endings())
+    Route::get('/contacts.{format}', [ContactExportController::class, 'index'])
+        ->whereIn('format', ExportFormats::endings())
         ->name('contacts.export')->can('viewAny', Contact::class);
     Route::get('/contacts/{contact}', [ContactController::class, 'show'])->whereNumber('contact')
         ->name('contacts.show')->can('view', 'contact');

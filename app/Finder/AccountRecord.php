@@ -52,7 +52,9 @@ final class AccountRecord
         ksort($industries);
         $values = [
             Field::Owner->value => [(string) ($row['owner_id'] ?? 'nobody')],
-            Field::Signal->value => array_values(array_unique(array_column(json_decode($row['lines'] ?? '[]', true), 1))),
+            Field::Signal->value => array_values(
+                array_unique(array_column(json_decode($row['lines'] ?? '[]', true), 1)),
+            ),
         ]
             + self::placeValues($places);
         if ($industries !== []) {

@@ -147,7 +147,9 @@ final class ContactRecord
             static fn (string $text): bool => $text !== '',
         );
 
-        return new Record(0, [], [Field::BeforeEnded->value => $position[5]], array_map($this->folds->line(...), $texts));
+        $folded = array_map($this->folds->line(...), $texts);
+
+        return new Record(0, [], [Field::BeforeEnded->value => $position[5]], $folded);
     }
 
     /** @return array<string, list<string>> */

@@ -39,19 +39,21 @@ final class Menu
     {
         return [
             'Who they are' => [
-                Field::Title, Field::BusinessFunction, Field::Seniority, Field::BuyerRole, Field::Part, Field::InPosition,
-                Field::InCompany, Field::AtWork, Field::Arrival, Field::Before, Field::Origin, Field::About,
+                Field::Title, Field::BusinessFunction, Field::Seniority, Field::BuyerRole, Field::Part,
+                Field::InPosition, Field::InCompany, Field::AtWork, Field::Arrival, Field::Before, Field::Origin,
+                Field::About,
                 Field::OwnCountry, Field::OwnCity, Field::Language, Field::School, Field::Association,
             ],
             'The way to them' => [Field::Reach, Field::Channel, Field::Engaged],
             'The account' => [
                 Field::Name, Field::Domain, Field::Parent, Field::Industry, Field::MainIndustry, Field::Country,
                 Field::Region, Field::City, Field::PostalArea, Field::Near, ...array_values(AccountField::conditions()),
-                Field::Revenue, Field::Spending, Field::Technology, Field::Words, Field::Attribute, Field::KnownContacts,
+                Field::Revenue, Field::Spending, Field::Technology, Field::Words, Field::Attribute,
+                Field::KnownContacts,
             ],
             'How it stands' => [
-                Field::Event, Field::Signal, Field::NewestSignal, Field::State, Field::Fit, Field::Coverage, Field::Timing,
-                Field::Access, Field::Priority,
+                Field::Event, Field::Signal, Field::NewestSignal, Field::State, Field::Fit, Field::Coverage,
+                Field::Timing, Field::Access, Field::Priority,
             ],
             'Our work' => [
                 Field::Owner, Field::Approached, Field::LastApproach, Field::Work, Field::ListOf, Field::Tag,

@@ -147,7 +147,8 @@ final class Records
                 foreach ($facts[$account]['position'] ?? [] as [$id, $at, $company, $title, $reading, $since, $until]) {
                     // What stands in one column with texts, or with fractions, comes as these.
                     $positions[$id][] = [
-                        self::whole($at), self::whole($at) === $account ? $row['name'] : $company, $title, (int) $reading,
+                        self::whole($at), self::whole($at) === $account ? $row['name'] : $company, $title,
+                        (int) $reading,
                         self::whole($since), self::whole($until),
                     ];
                 }
@@ -186,9 +187,9 @@ final class Records
             }
         }
 
-        return new Record(
-            (int) $whose, $values, $numbers, ['event_text' => $this->folds->line($quote === null ? $title : "$title $quote")],
-        );
+        $text = $this->folds->line($quote === null ? $title : "$title $quote");
+
+        return new Record((int) $whose, $values, $numbers, ['event_text' => $text]);
     }
 
     /**

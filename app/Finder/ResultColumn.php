@@ -127,7 +127,10 @@ final readonly class ResultColumn
 
     private static function contactsKnown(): self
     {
-        return new self('contacts known', fn (Account|Contact $record): ?int => $record->getAttribute('contacts_count'));
+        return new self(
+            'contacts known',
+            fn (Account|Contact $record): ?int => $record->getAttribute('contacts_count'),
+        );
     }
 
     /** @return list<self> */

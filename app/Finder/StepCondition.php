@@ -53,7 +53,10 @@ final readonly class StepCondition
             ),
             $this->step->field->test() === Comparison::Any => Condition::any(
                 $this->step->field,
-                array_map(fn (string $value): string => ValueLabel::code($this->step->field, $value), $this->step->values()),
+                array_map(
+                    fn (string $value): string => ValueLabel::code($this->step->field, $value),
+                    $this->step->values(),
+                ),
                 $x,
                 $unknown,
                 ($this->step->given['all'] ?? '') === '1',
@@ -63,7 +66,11 @@ final readonly class StepCondition
                 $this->step->field, $this->numbers->bound('lo'), $this->numbers->bound('hi'), $x, $unknown, $which,
             ),
             $this->step->field->test() === Comparison::Query => Condition::query(
-                $this->step->field, $this->step->query(), $x, $unknown, $this->step->field === Field::Words ? $which : '',
+                $this->step->field,
+                $this->step->query(),
+                $x,
+                $unknown,
+                $this->step->field === Field::Words ? $which : '',
             ),
             $this->step->field->test() === Comparison::Near => Condition::near(
                 $this->place(),
@@ -72,7 +79,9 @@ final readonly class StepCondition
                 $unknown,
                 $which === 'any',
             ),
-            $this->step->field === Field::Reach => Condition::any($this->step->field, [$this->step->reach()->named()], $x),
+            $this->step->field === Field::Reach => Condition::any(
+                $this->step->field, [$this->step->reach()->named()], $x,
+            ),
             default => $this->step->field === Field::KeptOut || $this->step->values() !== []
                 ? Sets::condition($this->step->field, $subject, $this->step->values(), $x)
                 : throw new Mistake('Choose at least one.'),
@@ -121,10 +130,11 @@ final readonly class StepCondition
             }
         }
         if (isset($this->step->given['lo']) || isset($this->step->given['hi'])) {
-            $parts[] = Condition::range(Field::BeforeEnded, $this->numbers->bound('lo', Field::BeforeEnded), $this->numbers->bound(
-                'hi',
+            $parts[] = Condition::range(
                 Field::BeforeEnded,
-            ));
+                $this->numbers->bound('lo', Field::BeforeEnded),
+                $this->numbers->bound('hi', Field::BeforeEnded),
+            );
         }
 
         return $parts;

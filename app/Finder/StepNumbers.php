@@ -56,7 +56,8 @@ final readonly class StepNumbers
             return null;
         }
         if (
-            in_array($field, [Field::Revenue, Field::EventAmount, Field::Spending], true) && isset($this->step->given['cur'])
+            in_array($field, [Field::Revenue, Field::EventAmount, Field::Spending], true)
+            && isset($this->step->given['cur'])
         ) {
             return Money::inEur($number, $this->step->given['cur'])
                 ?? throw new Mistake("No rate is stated for the currency “{$this->step->given['cur']}”.");

@@ -39,7 +39,8 @@ final readonly class StepWords
                     $this->between('lo', 'hi', ' months ago'),
                 ],
             )),
-            $this->step->field === Field::Spending => $this->step->given('lo').' '.$this->currency()." at $which % of revenue",
+            $this->step->field === Field::Spending => $this->step->given('lo').' '.$this->currency()
+                ." at $which % of revenue",
             $this->step->field === Field::Attribute => $which.': '
                 .($this->step->values() === [] ? 'any' : implode(', ', $this->step->values())),
             $this->step->field === Field::Reach => $this->reaches(),
@@ -48,7 +49,8 @@ final readonly class StepWords
             $this->step->field->test() === Comparison::Range => $this
                 ->between('lo', 'hi', $this->step->given('cur') === '' ? '' : ' '.$this->currency()),
             $this->step->field->test() === Comparison::Query => $this->queried('q'),
-            $this->step->field->test() === Comparison::Near => $this->step->given('km').' km around '.$this->step->given('q'),
+            $this->step->field->test() === Comparison::Near => $this->step->given('km').' km around '
+                .$this->step->given('q'),
             default => $this->labels($this->step->field, 'v'),
         };
 

@@ -60,7 +60,8 @@ final class KeepResults
     /** The name, or with a number where another list has it. */
     public static function free(string $name, int $offer): string
     {
-        $taken = fn (string $name): bool => KeptList::query()->where('offer_id', $offer)->where('name', $name)->exists();
+        $taken = fn (string $name): bool => KeptList::query()->where('offer_id', $offer)->where('name', $name)
+            ->exists();
         for ($n = 2, $free = $name; $taken($free); $n++) {
             $free = "$name ($n)";
         }

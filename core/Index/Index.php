@@ -159,7 +159,9 @@ final class Index
      */
     public function walked(Field $field, array $values, Bitmap $result, Subject $subject): ?array
     {
-        $codes = $result->count() > self::WALKED ? null : $this->store->get(Piece::codes(Piece::of($field->of(), $field->value)));
+        $codes = $result->count() > self::WALKED
+            ? null
+            : $this->store->get(Piece::codes(Piece::of($field->of(), $field->value)));
         if ($codes === null) {
             return null;
         }

@@ -146,7 +146,9 @@ final class Indexer
         // By latitude, so that those near a place are a stretch.
         sort($this->places);
         yield Piece::PLACES => implode('', array_map(
-            static fn (array $place): string => pack(Piece::PLACE_WRITTEN, $place[0], $place[1], $place[2], $place[3] ? 1 : 0),
+            static fn (array $place): string => pack(
+                Piece::PLACE_WRITTEN, $place[0], $place[1], $place[2], $place[3] ? 1 : 0,
+            ),
             $this->places,
         ));
         $byId = $this->ascending(Piece::CONTACT_IDS);

@@ -107,7 +107,7 @@ final class Shell
     {
         $lines = [$operation::name().': '.$operation::summary(), ''];
         foreach ($operation::fields() as $field => $meaning) {
-            $lines[] = sprintf('  %-26s %s', $field, $meaning);
+            $lines[] = sprintf('  %-28s %s', $field, $meaning);
         }
 
         return implode("\n", $lines)."\n\nExample:\n".json_encode($operation::example(), self::JSON | JSON_PRETTY_PRINT)

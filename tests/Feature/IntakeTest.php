@@ -223,7 +223,9 @@ final class IntakeTest extends TestCase
         Gazetteer::load();
         $this->bring(
             IntakeKind::Accounts,
-            "domain;name;country;city;other sites\na.example;A;Denmark;Aalborg;Göteborg | Zyxville | Malmö (SE) | Skive\nb.example;B;Denmark;Aalborg;\n",
+            "domain;name;country;city;other sites\n"
+                ."a.example;A;Denmark;Aalborg;Göteborg | Zyxville | Malmö (SE) | Skive\n"
+                ."b.example;B;Denmark;Aalborg;\n",
         );
         self::assertSame(
             ['Göteborg in SE', 'Zyxville in none that is known', 'Malmö in SE', 'Skive in DK'],

@@ -63,7 +63,9 @@ final class KeepOutTest extends TestCase
     public function test_an_address_that_is_kept_out_is_not_written_to_and_leaves_in_no_file(): void
     {
         $contact = $this->contact();
-        KeepOut::factory()->create(['type' => 'address', 'value' => 'pernille@tunhede.example', 'reason' => 'said so on the phone']);
+        KeepOut::factory()->create([
+            'type' => 'address', 'value' => 'pernille@tunhede.example', 'reason' => 'said so on the phone',
+        ]);
         $send = fn (string $kind) => $this->actingAs($this->rep)->post(
             route('accounts.approach', $contact->account_id),
             ['kind' => $kind, 'contact' => $contact->id, 'words' => 'Good morning, you seek planners.'],

@@ -86,9 +86,10 @@ final class OnceTest extends TestCase
     public function test_two_people_keep_the_same_out_once_and_for_the_longer_time(): void
     {
         $says = [];
-        foreach (
-            [['2031-01-31', $this->rep], ['2030-01-31', $this->lead], ['2032-01-31', $this->lead], [null, $this->rep]] as $i => [$until, $person]
-        ) {
+        $enters = [
+            ['2031-01-31', $this->rep], ['2030-01-31', $this->lead], ['2032-01-31', $this->lead], [null, $this->rep],
+        ];
+        foreach ($enters as $i => [$until, $person]) {
             $this->actingAs($person)->post(route('keep-out.store'), [
                 '_once' => "page $i", 'type' => 'domain', 'value' => 'tunhede.example', 'reason' => 'a partner of ours',
                 'until' => $until,

@@ -77,7 +77,9 @@ final class StandingsTest extends TestCase
             "domain;kind;date;title\nunknown.example;expansion;2026-11-20;New line\n"
                 ."dragged.example;rival_signed;2026-11-20;Signed\n",
         );
-        KeepOut::factory()->create(['type' => 'domain', 'value' => 'asked.example', 'reason' => 'asked not to be contacted']);
+        KeepOut::factory()->create([
+            'type' => 'domain', 'value' => 'asked.example', 'reason' => 'asked not to be contacted',
+        ]);
         Decision::query()->create([
             'offer_id' => $this->offer->id,
             'account_id' => Account::query()->where('domain', 'dropped.example')->value('id'),

@@ -117,7 +117,9 @@ final class WorkTest extends TestCase
     public function test_words_fit_their_kind_and_greet_whom_they_are_for(): void
     {
         $account = $this->tunhede();
-        $olav = Contact::factory()->create(['account_id' => $account->id, 'first_name' => 'Olav', 'last_name' => 'Berg']);
+        $olav = Contact::factory()->create([
+            'account_id' => $account->id, 'first_name' => 'Olav', 'last_name' => 'Berg',
+        ]);
         $round = (string) $account->signals()->where('title', 'Round B')->value('id');
         $post = fn (array $form) => $this->actingAs($this->rep)->post(
             route('reasons.store', $account),

@@ -144,9 +144,8 @@ final readonly class AccountReading
     private function lists(): array
     {
         $lists = [];
-        foreach (
-            ['industry' => 'industries', 'technologies' => 'technologies', 'other_sites' => 'other_sites'] as $field => $as
-        ) {
+        $names = ['industry' => 'industries', 'technologies' => 'technologies', 'other_sites' => 'other_sites'];
+        foreach ($names as $field => $as) {
             if (isset($this->cells[$field])) {
                 $lists[$as] = $field === 'industry' && $this->isOneLabel($this->cells[$field])
                     ? [trim($this->cells[$field])]

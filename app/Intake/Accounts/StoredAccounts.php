@@ -160,7 +160,8 @@ final class StoredAccounts
             array_push($row, $account['domain'], 1, $now, $now, $now);
             $rows[] = $row;
         }
-        $ids = Bulk::insert('accounts', [...$scalars, 'name_key', 'domain', 'confidence', 'seen_at', 'created_at', 'updated_at'], $rows);
+        $columns = [...$scalars, 'name_key', 'domain', 'confidence', 'seen_at', 'created_at', 'updated_at'];
+        $ids = Bulk::insert('accounts', $columns, $rows);
         $industries = $technologies = $places = $extras = [];
         foreach ($accounts as $i => $account) {
             $id = $ids[$i];

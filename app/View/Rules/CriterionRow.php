@@ -12,7 +12,9 @@ use Luftig\Core\Fit\Mode;
 /** A criterion of a target profile as the fields of a form, with words where it holds codes. */
 final readonly class CriterionRow
 {
-    /** @param  array<string, mixed>  $given  as a form has it: name, field, mode, weight, any, value, low, high, where */
+    /**
+     * @param  array<string, mixed>  $given  as a form has it: name, field, mode, weight, any, value, low, high, where
+     */
     private function __construct(public string $key, private array $given)
     {
     }
@@ -34,7 +36,9 @@ final readonly class CriterionRow
     {
         $row = array_intersect_key($criterion, array_flip(['name', 'field', 'mode', 'weight']));
 
-        return new self($key, $row + ['where' => ($criterion['any_site'] ?? false) === true ? 'any' : ''] + match (true) {
+        $row['where'] = ($criterion['any_site'] ?? false) === true ? 'any' : '';
+
+        return new self($key, $row + match (true) {
             isset($criterion['range']) => ['low' => $criterion['range'][0], 'high' => $criterion['range'][1]],
             isset($criterion['any']) => ['any' => $criterion['any']],
             isset($criterion['within']) => [
