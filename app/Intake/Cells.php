@@ -171,7 +171,7 @@ final readonly class Cells
         if ($text === null) {
             return null;
         }
-        $folded = str_replace(['_', '-'], ' ', mb_strtolower($text));
+        $folded = trim(str_replace(['_', '-'], ' ', mb_strtolower($text)));
         foreach ($choices as $value => $words) {
             if ($folded === str_replace('_', ' ', $value) || in_array($folded, $words, true)) {
                 return $value;

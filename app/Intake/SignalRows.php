@@ -47,7 +47,8 @@ final class SignalRows implements RowReader
         return [
             'domain' => new FileColumn(
                 'Domain of the account',
-                [...$accounts['domain']->names, 'company domain', 'account domain'],
+                // An address on the web is here where the news stands.
+                [...array_diff($accounts['domain']->names, ['url']), 'company domain', 'account domain'],
                 'tunhede.example',
                 true,
             ),

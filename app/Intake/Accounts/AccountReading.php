@@ -15,7 +15,7 @@ final readonly class AccountReading
     private const STATUSES = [
         'competitor' => ['rival', 'wettbewerber', 'konkurrent', 'konkurrencja', 'kilpailija'],
         'agency' => ['recruiter', 'hiring agency', 'staffing', 'personalvermittlung', 'bemanning'],
-        'none' => ['', '-', 'prospect', 'account'],
+        'none' => ['', 'prospect', 'account'],
     ];
 
     /** In a year; more is meant as per cent without their sign. */
