@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\ReasonFactory;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -32,6 +34,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Reason extends Model
 {
+    /** @use HasFactory<ReasonFactory> */
+    use HasFactory;
+
     protected $guarded = [];
 
     /** @var array<string, string> */

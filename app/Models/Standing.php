@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\StandingFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Luftig\Core\Signal\Timing;
@@ -40,6 +42,9 @@ use Luftig\Core\Signal\Timing;
  */
 final class Standing extends Model
 {
+    /** @use HasFactory<StandingFactory> */
+    use HasFactory;
+
     public $timestamps = false;
 
     public $incrementing = false;

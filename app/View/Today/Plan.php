@@ -178,7 +178,10 @@ final readonly class Plan
         if ($standing->state === StandingState::Waiting) {
             return 'waiting';
         }
-        $days = $standing->act_by === null ? 999 : CarbonImmutable::today()->diffInDays($standing->act_by);
+        if ($standing->act_by === null) {
+            return 'later';
+        }
+        $days = CarbonImmutable::today()->diffInDays($standing->act_by);
 
         return match (true) {
             $days < 0 => 'later',

@@ -1,0 +1,286 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Account;
+use App\Models\Approach;
+use App\Models\Channel;
+use App\Models\Contact;
+use App\Models\Decision;
+use App\Models\Place;
+use App\Models\Standing;
+use App\Models\StandingState;
+use App\View\Today\Plan;
+use App\View\Today\PlanRow;
+use App\View\Today\TodayFocus;
+use App\View\Today\TodayPage;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/** The day's plan in its first form (rule 18), on Monday 23 November 2026. */
+final class PlanTest extends TestCase
+{
+    /** @return array<string, array{string|null, string}> act-by day, and where the approach stands */
+    public static function days(): array
+    {
+        return [
+            'ran out yesterday' => ['2026-11-22', 'later'],
+            'today' => ['2026-11-23', 'hours'],
+            'tomorrow' => ['2026-11-24', 'hours'],
+            'the day after' => ['2026-11-25', 'week'],
+            'on Sunday' => ['2026-11-29', 'week'],
+            'on Monday' => ['2026-11-30', 'fortnight'],
+            'in two weeks' => ['2026-12-07', 'fortnight'],
+            'a day more' => ['2026-12-08', 'later'],
+            'no hurry' => [null, 'later'],
+        ];
+    }
+
+    #[DataProvider('days')]
+    public function test_an_approach_stands_where_its_time_runs_out(?string $actBy, string $group): void
+    {
+        $this->ranked('Glasverk', 8.0, $actBy);
+        self::assertSame([$group], array_keys($this->plan()->groups()));
+    }
+
+    public function test_what_runs_out_within_three_working_days_comes_first_for_a_third_of_the_day(): void
+    {
+        $this->rep->update(['pace' => 3]);
+        $this->ranked('High', 9.0, '2027-01-31');
+        $this->ranked('Higher', 10.0, '2027-01-31');
+        $this->ranked('Thursday', 2.0, '2026-11-26');
+        $this->ranked('Wednesday', 1.0, '2026-11-25');
+        $this->ranked('Friday', 3.0, '2026-11-27');
+
+        self::assertSame(['Thursday', 'Higher', 'High'], $this->planned());
+        $this->rep->update(['pace' => 4]);
+        self::assertSame(['Thursday', 'Wednesday', 'Higher', 'High'], $this->planned(), 'a third is rounded up');
+    }
+
+    public function test_over_a_weekend_three_working_days_are_five(): void
+    {
+        $this->at('2026-11-27T09:00:00Z');
+        $this->rep->update(['pace' => 1]);
+        $this->ranked('High', 9.0, '2027-01-31');
+        $this->ranked('Wednesday', 1.0, '2026-12-02');
+        self::assertSame(['Wednesday'], $this->planned());
+        Standing::query()->where('points', 1.0)->update(['act_by' => '2026-12-03']);
+        self::assertSame(['High'], $this->planned());
+    }
+
+    public function test_waiting_accounts_fill_what_is_left_unless_something_speaks_against_them(): void
+    {
+        $this->rep->update(['pace' => 3]);
+        $this->ranked('Ranked', 1.0, null);
+        $this->waiting('Fits', -15.0, 0.0);
+        $this->waiting('Fits better', -12.0, 0.0);
+        $this->waiting('Lays off', -11.0, -.2);
+        self::assertSame(['Ranked', 'Fits better', 'Fits'], $this->planned());
+        self::assertSame(['later', 'waiting'], array_keys($this->plan()->groups()));
+    }
+
+    public function test_what_is_done_today_is_taken_off_the_pace(): void
+    {
+        $this->rep->update(['pace' => 2]);
+        $this->ranked('One', 3.0, null);
+        $this->ranked('Two', 2.0, null);
+        $this->ranked('Three', 1.0, null);
+        $done = ['user_id' => $this->rep->id, 'offer_id' => $this->offer->id];
+        Approach::factory()->create($done + ['made_at' => now()->subDay()]);
+        Approach::factory()->create(['user_id' => $this->lead->id] + $done);
+        self::assertSame([0, 2], [$this->plan()->usedToday(), $this->plan()->left()]);
+        self::assertSame(['One', 'Two'], $this->planned());
+
+        Approach::factory()->create($done);
+        self::assertSame([1, ['One']], [$this->plan()->left(), $this->planned()]);
+        self::assertSame('1 approach left in your pace.', $this->page()->lead);
+        Approach::factory()->create($done);
+        self::assertSame([0, []], [$this->plan()->left(), $this->planned()]);
+        self::assertSame(
+            'Done for today: 2 of 2 approaches made. Tomorrow begins with One.',
+            $this->page()->lead,
+        );
+        self::assertTrue($this->page()->isDone);
+        self::assertCount(2, $this->page()->done);
+        Approach::factory()->create($done);
+        self::assertSame(0, $this->plan()->left(), 'more than the pace leaves none, and not less');
+    }
+
+    /** @return array<string, array{callable(self, Account): mixed, bool}> what was done, and whether it is planned */
+    public static function histories(): array
+    {
+        $approached = fn (array $more): callable => fn (self $test, Account $account): Approach => Approach::factory()
+            ->create(['account_id' => $account->id, 'offer_id' => $test->offer->id] + $more);
+        $decided = fn (string $decision, ?string $until, bool $here = true): callable => fn (
+            self $test,
+            Account $account,
+        ): Decision => Decision::query()->create([
+            'account_id' => $account->id, 'user_id' => $test->rep->id, 'decision' => $decision, 'until' => $until,
+            'offer_id' => $here ? $test->offer->id : \App\Models\Offer::factory()->create()->id,
+        ]);
+        $owned = fn (string $by): callable => fn (self $test, Account $account): bool => $account->update(
+            ['owner_id' => $test->{$by}->id],
+        );
+
+        return [
+            'nothing' => [fn (): null => null, true],
+            'mine' => [$owned('rep'), true],
+            'a colleague’s' => [$owned('lead'), false],
+            'approached without a name a fortnight ago' => [$approached(['made_at' => '2026-11-10 09:00']), false],
+            'longer ago' => [$approached(['made_at' => '2026-11-08 09:00']), true],
+            'put off until tomorrow by a result' => [
+                $approached(['made_at' => '2026-10-01', 'later_on' => '2026-11-24']), false,
+            ],
+            'put off until today by a result' => [
+                $approached(['made_at' => '2026-10-01', 'later_on' => '2026-11-23']), true,
+            ],
+            'put off until tomorrow' => [$decided('later', '2026-11-24'), false],
+            'put off until today' => [$decided('later', '2026-11-23'), true],
+            'put off for another offer' => [$decided('later', '2026-11-24', false), true],
+            'kept' => [$decided('keep', null), true],
+        ];
+    }
+
+    /** @param  callable(self, Account): mixed  $history */
+    #[DataProvider('histories')]
+    public function test_who_is_left_alone(callable $history, bool $isPlanned): void
+    {
+        $account = $this->ranked('Glasverk', 8.0, null);
+        $history($this, $account);
+        self::assertSame($isPlanned ? ['Glasverk'] : [], $this->planned());
+    }
+
+    public function test_a_row_leads_with_what_to_say_and_says_where_and_how(): void
+    {
+        $account = $this->ranked('Glasverk', 8.0, '2026-11-25');
+        $account->update(['headcount' => 260, 'headcount_given' => 'ca. 260']);
+        $account->industries()->create(['code' => '2310', 'position' => 0]);
+        Place::factory()->create(['account_id' => $account->id]);
+        $row = $this->rows()[0];
+        self::assertSame('Hobro · glass and glass products · ca. 260 heads', $row->about());
+        self::assertSame(['69', 'no contact known', [], 0, []], [
+            $row->priority(), $row->way(), $row->barbs(), $row->more(), $row->why(),
+        ]);
+        self::assertSame(route('today', ['focus' => $account->id]), $row->address());
+        self::assertSame(route('reasons.create', [$account->id]), $row->records());
+    }
+
+    public function test_whom_rule_9_takes_stands_in_the_row_and_who_is_skipped_takes_it_out(): void
+    {
+        $account = $this->ranked('Glasverk', 8.0, null);
+        $ida = Contact::factory()->create([
+            'account_id' => $account->id, 'title' => 'Head of Maintenance', 'first_name' => 'Ida', 'last_name' => 'Lie',
+        ]);
+        $standing = Standing::query()->sole();
+        Standing::query()->update(['contacts' => json_encode([[$ida->id, 60.0, 'shapes', null]])]);
+        self::assertSame([], $this->planned(), 'nobody there can be reached');
+
+        Channel::factory()->create(['contact_id' => $ida->id]);
+        self::assertSame(['Glasverk'], $this->planned());
+        self::assertSame('Ida Lie', $this->rows()[0]->contact?->name());
+        self::assertSame(
+            route('reasons.create', [$account->id, 'contact' => $ida->id]),
+            $this->rows()[0]->records(),
+        );
+        self::assertSame($standing->account_id, $this->plan()->row($account->id)?->standing->account_id);
+        Approach::factory()->create([
+            'contact_id' => $ida->id, 'account_id' => $account->id, 'offer_id' => $this->offer->id,
+            'made_at' => now()->subDays(20),
+        ]);
+        self::assertSame([], $this->planned());
+        self::assertNull($this->plan()->row($account->id));
+    }
+
+    public function test_the_first_is_in_focus_or_the_one_that_is_asked_for(): void
+    {
+        $first = $this->ranked('First', 9.0, null);
+        $second = $this->ranked('Second', 8.0, '2026-11-24');
+        $this->waiting('Third', -12.0, 0.0);
+        $page = TodayPage::of($this->offer, $this->rep, 0);
+        self::assertSame('Second', $page->inFocus->focus?->standing->account->name);
+        self::assertTrue($page->isFocus($page->groups['Hours count'][0]));
+        self::assertFalse($page->isFocus($page->groups['Later'][0]));
+        self::assertSame(['Hours count', 'Later', 'Fits, no occasion yet'], array_keys($page->groups));
+        self::assertSame('One has only hours.', $page->hurry);
+        self::assertSame(
+            'First',
+            TodayPage::of($this->offer, $this->rep, $first->id)->inFocus->focus?->standing->account->name,
+        );
+        $this->ranked('Fourth', 7.0, '2026-11-23');
+        self::assertSame('2 have only hours.', TodayPage::of($this->offer, $this->rep, 0)->hurry);
+
+        self::assertSame(
+            'Second',
+            TodayFocus::of($this->offer, $this->rep, $second->id)->focus?->standing->account->name,
+        );
+        $second->update(['owner_id' => $this->lead->id]);
+        self::assertSame(
+            'Fourth',
+            TodayFocus::of($this->offer, $this->rep, $second->id)->focus?->standing->account->name,
+            'where it is no longer there, the first of the plan',
+        );
+    }
+
+    public function test_steps_that_are_due_are_told_the_oldest_first(): void
+    {
+        $step = fn (string $name, ?string $on, array $more = []): Approach => Approach::factory()->create($more + [
+            'user_id' => $this->rep->id, 'offer_id' => $this->offer->id, 'next_step' => $name, 'next_step_on' => $on,
+            'made_at' => now()->subMonth(),
+        ]);
+        $step('yesterday', '2026-11-22');
+        $step('today', '2026-11-23');
+        $step('tomorrow', '2026-11-24');
+        $step('long ago', '2026-10-01');
+        $step('answered', '2026-11-01', ['result' => 'interested']);
+        $step('a colleague’s', '2026-11-01', ['user_id' => $this->lead->id]);
+        self::assertSame(['long ago', 'yesterday', 'today'], $this->page()->steps->pluck('next_step')->all());
+        self::assertSame(
+            route('accounts.show', $this->page()->steps[0]->account_id),
+            $this->page()->at($this->page()->steps[0]),
+        );
+    }
+
+    private function ranked(string $name, float $points, ?string $actBy): Account
+    {
+        $account = Account::factory()->create(['name' => $name]);
+        Standing::factory()->create([
+            'account_id' => $account->id, 'offer_id' => $this->offer->id, 'points' => $points, 'act_by' => $actBy,
+        ]);
+
+        return $account;
+    }
+
+    private function waiting(string $name, float $points, float $push): void
+    {
+        Standing::factory()->create([
+            'account_id' => Account::factory()->create(['name' => $name])->id, 'offer_id' => $this->offer->id,
+            'points' => $points, 'push' => $push, 'state' => StandingState::Waiting, 'priority' => null,
+        ]);
+    }
+
+    private function plan(): Plan
+    {
+        return new Plan($this->offer->refresh(), $this->rep->refresh());
+    }
+
+    private function page(): TodayPage
+    {
+        return TodayPage::of($this->offer, $this->rep->refresh(), 0);
+    }
+
+    /** @return list<PlanRow> */
+    private function rows(): array
+    {
+        return array_merge(...array_values($this->plan()->groups()));
+    }
+
+    /** @return list<string> names of the accounts, in the order of the plan's groups and within them */
+    private function planned(): array
+    {
+        $order = array_merge([], ...array_values($this->plan()->groups()));
+
+        return array_map(fn (PlanRow $row): string => $row->standing->account->name, $order);
+    }
+}
