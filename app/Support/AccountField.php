@@ -124,6 +124,7 @@ final readonly class AccountField
                 heading: 'sites',
                 condition: Field::Sites,
                 bounds: [null, 1, 3, 10, null],
+                isListed: false,
             ),
             new self(
                 'founded', FieldKind::Year, 'Founded',

@@ -136,7 +136,7 @@ final readonly class AccountPoints
         ];
         if ($line->place > 0) {
             $place = self::PLACES[$line->place] ?? ($line->place + 1).'th';
-            $made[] = ["$place of its kind", '', rtrim(number_format(.5 ** $line->place, 4), '0')];
+            $made[] = ["$place of its kind", '', trim(number_format(.5 ** $line->place, 4), '0')];
         }
 
         return new PointLine(
