@@ -27,14 +27,15 @@ final class Bands
         $bands = [];
         $from = $below = null;
         foreach (array_slice(self::bounds($field), 1) as $to) {
-            $bands[] = [$from, $to, self::called($field, $step === 1 ? $from : $below, $to)];
+            $bands[] = [$from, $to, self::called($field, $step === 1 ? $from : $below, $to, $step === 1)];
             [$from, $below] = [($to ?? 0) + $step, $to];
         }
 
         return $bands;
     }
 
-    private static function called(Field $field, float|int|null $low, float|int|null $high): string
+    /** @param  bool  $isWhole  whether the band begins with its lower number, and not above it */
+    private static function called(Field $field, float|int|null $low, float|int|null $high, bool $isWhole): string
     {
         $shown = fn (float|int $number): string => match (true) {
             $field === Field::Growth => str_replace('-', '−', (string) round(100 * $number, 1)).' %',
@@ -44,7 +45,7 @@ final class Bands
 
         return match (true) {
             $low === null => 'up to '.$shown($high ?? 0),
-            $high === null => 'over '.$shown($low),
+            $high === null => ($isWhole ? 'from ' : 'over ').$shown($low),
             default => $shown($low).' – '.$shown($high),
         };
     }

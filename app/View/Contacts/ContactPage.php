@@ -246,14 +246,14 @@ final readonly class ContactPage
     /** @return array<string, string> */
     private static function affiliations(Contact $contact): array
     {
-        $named = [];
+        $named = DB::table('affiliations')->where('contact_id', $contact->id)->orderBy('name')->get(['kind', 'name'])
+            ->groupBy('kind');
         $kinds = ['language' => 'Languages', 'school' => 'Schools', 'association' => 'Associations'];
-        foreach (
-            DB::table('affiliations')->where('contact_id', $contact->id)->orderBy('name')->get(['kind', 'name']) as $row
-        ) {
-            $named[$kinds[$row->kind]][] = $row->name;
+        $said = [];
+        foreach ($kinds as $kind => $label) {
+            $said[$label] = ($named[$kind] ?? collect())->pluck('name')->implode(', ');
         }
 
-        return array_map(fn (array $names): string => implode(', ', $names), $named);
+        return $said;
     }
 }
