@@ -248,11 +248,14 @@ final class ShellFieldsTest extends TestCase
         yield 'how many were judged' => ['spot-check', ['fits' => 0, 'population' => 10, 'judged' => 0], 'judged', 10,
             'high', 1.0, 0.0];
         yield 'how long it is' => [
-            'spot-check', ['population' => 840, 'fits' => 0, 'judged' => 0], 'population', 40, 'expected.1', 840.0, 40.0,
+            'spot-check', ['population' => 840, 'fits' => 0, 'judged' => 0], 'population', 40, 'expected.1', 840.0,
+            40.0,
         ];
         $same = ['a' => ['name' => 'Glasverk Tunhede A/S', 'domain' => 'tunhede.example'],
             'b' => ['name' => 'Glasværk Tunhede', 'domain' => 'tunhede.example', 'country' => 'DK']];
-        yield 'the domain of the first' => ['identity', $same, 'a.domain', 'other.example', 'verdict', 'same', 'separate'];
+        yield 'the domain of the first' => [
+            'identity', $same, 'a.domain', 'other.example', 'verdict', 'same', 'separate',
+        ];
         $unsure = ['a' => ['name' => 'Glasverk Tunhede'], 'b' => ['name' => 'Glasværk Tunhede', 'country' => 'DK']];
         yield 'the name of the first' => ['identity', $unsure, 'a.name', 'Papir Ask', 'verdict', 'unsure', 'separate'];
         yield 'the country of the first' => ['identity', $unsure, 'a.country', 'SE', 'verdict', 'unsure', 'separate'];

@@ -193,7 +193,8 @@ final class AccountFieldTest extends TestCase
         [$ida, $olav] = Contact::factory()->count(2)->sequence(
             ['first_name' => 'Ida', 'last_name' => 'Lie'], ['first_name' => 'Olav', 'last_name' => '=Berg'],
         )->create()->all();
-        KeepOut::factory()->create(['type' => 'contact', 'contact_id' => $olav->id, 'value' => 'Olav', 'reason' => 'no']);
+        KeepOut::factory()
+            ->create(['type' => 'contact', 'contact_id' => $olav->id, 'value' => 'Olav', 'reason' => 'no']);
         $columns = ResultColumn::of(Subject::Contacts);
         $export = new Export(
             'contacts',
@@ -209,7 +210,9 @@ final class AccountFieldTest extends TestCase
         );
         $text = function (string $format) use ($export): string {
             $response = ExportFormats::of($format)->download($export);
-            self::assertStringContainsString("contacts.$format", (string) $response->headers->get('Content-Disposition'));
+            self::assertStringContainsString("contacts.$format", (string) $response->headers->get(
+                'Content-Disposition',
+            ));
             ob_start();
             $response->sendContent();
 

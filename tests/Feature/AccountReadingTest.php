@@ -16,7 +16,9 @@ use Tests\TestCase;
 /** What one row of a file says, cell by cell. */
 final class AccountReadingTest extends TestCase
 {
-    /** @return array<string, array{array<string, string>, array<string, mixed>}> cells, and what they add to a record */
+    /**
+     * @return array<string, array{array<string, string>, array<string, mixed>}> cells, and what they add to a record
+     */
     public static function accounts(): array
     {
         return [
@@ -176,7 +178,8 @@ final class AccountReadingTest extends TestCase
             'an address' => [['email' => 'Ida@A.example'], [$email('ida@a.example')]],
             'with mailto' => [['email' => 'mailto:ida@a.example'], [$email('ida@a.example')]],
             'a checked one' => [
-                ['email' => 'ida@a.example', 'email_state' => 'gültig'], [$email('ida@a.example', ['state' => 'valid'])],
+                ['email' => 'ida@a.example', 'email_state' => 'gültig'],
+                [$email('ida@a.example', ['state' => 'valid'])],
             ],
             'a dead one' => [
                 ['email' => 'ida@a.example', 'email_state' => 'bounced'],
@@ -377,7 +380,10 @@ final class AccountReadingTest extends TestCase
         $read = fn (array $cells): array => (new CustomerRows)->read($cells + ['domain' => 'a.example']);
         self::assertEquals(
             ['since' => '2024-03-01', 'until' => null, 'best' => true],
-            array_intersect_key($read(['since' => '3/2024', 'best' => 'ja']), ['since' => 0, 'until' => 0, 'best' => 0]),
+            array_intersect_key(
+                $read(['since' => '3/2024', 'best' => 'ja']),
+                ['since' => 0, 'until' => 0, 'best' => 0],
+            ),
         );
         $this->expectExceptionMessage('ends before it begins');
         $read(['since' => '2024', 'until' => '2023']);

@@ -73,7 +73,9 @@ final class AccountViewTest extends TestCase
     public function test_a_row_knows_whose_it_is_where_and_when_it_was_approached(): void
     {
         $account = Account::factory()->create([
-            'headcount' => 260, 'headcount_given' => 'ca. 260', 'owner_id' => $this->person('Mira Holm', $this->rep->role)
+            'headcount' => 260,
+            'headcount_given' => 'ca. 260',
+            'owner_id' => $this->person('Mira Holm', $this->rep->role)
                 ->id,
         ]);
         Place::factory()->create(['account_id' => $account->id]);
@@ -106,7 +108,10 @@ final class AccountViewTest extends TestCase
                 '/',
             );
         };
-        self::assertSame([2, 1], [count($row(StandingState::Ranked, .75)->barbs()), $row(StandingState::Ranked, 1)->more()]);
+        self::assertSame(
+            [2, 1],
+            [count($row(StandingState::Ranked, .75)->barbs()), $row(StandingState::Ranked, 1)->more()],
+        );
         self::assertSame([0, 0], [
             count($row(StandingState::Waiting, 0)->barbs()), $row(StandingState::Waiting, 0)->more(),
         ]);
@@ -127,7 +132,8 @@ final class AccountViewTest extends TestCase
             array_map(fn (Tab $tab): array => [$tab->label, $tab->count, $tab->current], $page->tabs()),
         );
         self::assertSame([
-            'Priority', 'Account', 'Why now', 'Fit', 'Timing', 'Access', 'Act by', 'Owner', 'Last approach', 'In a week',
+            'Priority', 'Account', 'Why now', 'Fit', 'Timing', 'Access', 'Act by', 'Owner', 'Last approach',
+            'In a week',
         ], array_map(fn (Head $head): string => $head->label, $page->heads()));
         self::assertSame('ascending', $page->heads()[6]->sorted);
         self::assertSame(' ↑', $page->heads()[6]->arrow());
@@ -148,7 +154,10 @@ final class AccountViewTest extends TestCase
             ],
             'only the ranking is drawn',
         );
-        self::assertSame(route('accounts.index', ['view' => 'picture']), AccountsPage::of($this->offer, [], 1)->otherView());
+        self::assertSame(
+            route('accounts.index', ['view' => 'picture']),
+            AccountsPage::of($this->offer, [], 1)->otherView(),
+        );
     }
 
     public function test_an_account_of_which_nothing_is_known_says_so(): void
@@ -176,7 +185,8 @@ final class AccountViewTest extends TestCase
         Place::factory()->create(['account_id' => $account->id, 'postal_code' => '9500']);
         Place::factory()->create(['account_id' => $account->id, 'headquarters' => false, 'city' => 'Skive']);
         $account->technologies()->attach([
-            Technology::query()->create(['name' => 'Tryklog'])->id, Technology::query()->create(['name' => 'Vedliko'])->id,
+            Technology::query()->create(['name' => 'Tryklog'])->id,
+            Technology::query()->create(['name' => 'Vedliko'])->id,
         ]);
         CustomerPeriod::query()->create(['account_id' => $account->id, 'since' => '2024-03-01', 'best' => true]);
         $page = AccountPage::of($this->offer, $account->refresh(), $this->rep, []);
@@ -225,7 +235,9 @@ final class AccountViewTest extends TestCase
             'ranked' => [StandingState::Ranked, null, null, false],
             'waiting' => [StandingState::Waiting, null, 'Waiting: no live signal counts for it', false],
             'out' => [StandingState::Out, 'makes things', 'Out: makes things', false],
-            'kept out' => [StandingState::KeptOut, 'customer since 1 Mar 2024', 'Kept out: customer since 1 Mar 2024', false],
+            'kept out' => [
+                StandingState::KeptOut, 'customer since 1 Mar 2024', 'Kept out: customer since 1 Mar 2024', false,
+            ],
             'an agency' => [StandingState::KeptOut, 'agency, by its name', 'Kept out: agency, by its name', true],
         ];
     }

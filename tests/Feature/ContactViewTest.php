@@ -101,7 +101,10 @@ final class ContactViewTest extends TestCase
         self::assertSame(['kept out', true], [$second['way'], $second['isBarred']]);
         self::assertSame(
             [['All', '2', true], ['Signs off', '0', false], ['Shapes', '1', false]],
-            array_map(fn (Tab $tab): array => [$tab->label, $tab->count, $tab->current], array_slice($page->tabs(), 0, 3)),
+            array_map(
+                fn (Tab $tab): array => [$tab->label, $tab->count, $tab->current],
+                array_slice($page->tabs(), 0, 3),
+            ),
         );
         self::assertSame([false, false, '2,000'], [$page->isEmpty(), $page->hasRoles(), $page->most()]);
         Standing::query()->update(['state' => StandingState::Waiting, 'priority' => null]);
@@ -147,7 +150,8 @@ final class ContactViewTest extends TestCase
     public function test_channels_are_told_with_their_state_and_worth(): void
     {
         $contact = Contact::factory()->create();
-        $channel = fn (array $columns): Channel => Channel::factory()->create(['contact_id' => $contact->id] + $columns);
+        $channel = fn (array $columns): Channel => Channel::factory()
+            ->create(['contact_id' => $contact->id] + $columns);
         $channel(['value' => 'a@x.example', 'state' => 'valid']);
         $channel(['value' => 'b@x.example', 'state' => 'invalid']);
         $channel(['value' => 'c@x.example', 'state' => 'catch_all']);

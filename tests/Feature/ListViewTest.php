@@ -44,7 +44,10 @@ final class ListViewTest extends TestCase
         self::assertTrue($page->isOfAccounts());
         self::assertSame([['country', 'Denmark']], $page->steps());
         self::assertSame('would add 0 and miss 3.', $page->since(), 'the index knows none of them');
-        self::assertSame(route('finder', ['on' => 'accounts', 'c' => [['f' => 'list', 'v' => $list->id]]]), $page->inFinder());
+        self::assertSame(
+            route('finder', ['on' => 'accounts', 'c' => [['f' => 'list', 'v' => $list->id]]]),
+            $page->inFinder(),
+        );
         self::assertStringContainsString('country', urldecode($page->sameSearch()));
         self::assertSame(['', null, true, 2], [
             $page->atMost(), $page->trial(), $page->mayTry(), $page->proposedTrial(),
@@ -89,7 +92,11 @@ final class ListViewTest extends TestCase
         $approach($members[1], '2026-11-25 09:00');
         self::assertSame(['2 of 2 approached, 1 answered or silent for two weeks.', false, false], $says());
         $this->at('2026-12-09T09:00:00Z');
-        self::assertSame(['2 of 2 approached, 1 answered or silent for two weeks.', false, false], $says(), 'to the hour');
+        self::assertSame(
+            ['2 of 2 approached, 1 answered or silent for two weeks.', false, false],
+            $says(),
+            'to the hour',
+        );
         $this->at('2026-12-09T09:00:01Z');
         self::assertSame(['2 of 2 approached, 2 answered or silent for two weeks.', true, true], $says());
     }
@@ -227,7 +234,8 @@ final class ListViewTest extends TestCase
 
     public function test_a_card_says_what_one_decides_on(): void
     {
-        $account = Account::factory()->create(['name' => 'Glasverk', 'headcount' => 420, 'description' => 'Makes glass.']);
+        $account = Account::factory()
+            ->create(['name' => 'Glasverk', 'headcount' => 420, 'description' => 'Makes glass.']);
         Place::factory()->create(['account_id' => $account->id]);
         $account->industries()->create(['code' => '2310', 'position' => 0]);
         $contact = Contact::factory()->create([
@@ -247,7 +255,9 @@ final class ListViewTest extends TestCase
         self::assertSame('no priority · no live signal', $card(Subject::Accounts, $account->id)?->standing());
         Standing::factory()->create([
             'account_id' => $account->id, 'offer_id' => $this->offer->id,
-            'lines' => [[1, 'funding', 1, 1, 0, .2, .5], [2, 'hiring', 1, 1, 0, .2, .5], [3, 'hiring', 1, 1, 1, .1, .2]],
+            'lines' => [[1, 'funding', 1, 1, 0, .2, .5], [2, 'hiring', 1, 1, 0, .2, .5], [
+                3, 'hiring', 1, 1, 1, .1, .2,
+            ]],
             'contacts' => [[$contact->id, 41.7, 'shapes', null]],
         ]);
         self::assertSame(
@@ -255,7 +265,11 @@ final class ListViewTest extends TestCase
             $card(Subject::Accounts, $account->id)?->standing(),
         );
         self::assertSame(
-            ['Ida Lie', 'Planner · Glasverk · glass and glass products · Hobro · 420 heads', 'priority 42 · live: funding, hiring'],
+            [
+                'Ida Lie',
+                'Planner · Glasverk · glass and glass products · Hobro · 420 heads',
+                'priority 42 · live: funding, hiring',
+            ],
             [
                 $card(Subject::Contacts, $contact->id)?->name, $card(Subject::Contacts, $contact->id)?->about(),
                 $card(Subject::Contacts, $contact->id)?->standing(),
@@ -319,11 +333,16 @@ final class ListViewTest extends TestCase
     }
 
     /** @param  list<int>  $ids */
-    private function listOf(array $ids, string $name = 'Makers', string $subject = 'accounts', ?User $by = null): KeptList
-    {
+    private function listOf(
+        array $ids,
+        string $name = 'Makers',
+        string $subject = 'accounts',
+        ?User $by = null,
+    ): KeptList {
         $name = KeptList::query()->where('name', $name)->exists() ? $name.' '.KeptList::query()->count() : $name;
         $list = KeptList::factory()->create([
-            'offer_id' => $this->offer->id, 'name' => $name, 'subject' => $subject, 'user_id' => ($by ?? $this->rep)->id,
+            'offer_id' => $this->offer->id, 'name' => $name, 'subject' => $subject,
+            'user_id' => ($by ?? $this->rep)->id,
             'search' => http_build_query(['on' => $subject, 'c' => [['f' => 'country', 'v' => 'DK']]]),
         ]);
         DB::table('list_members')->insert(array_map(

@@ -61,7 +61,10 @@ final class ReasonViewTest extends TestCase
         $this->reason(['account_id' => $glas->id, 'words' => 'You seek 100% more planners']);
         $this->reason(['words' => 'A new line']);
         $this->reason(['words' => 'Elsewhere', 'offer_id' => \App\Models\Offer::factory()->create()->id]);
-        $found = fn (string $search): array => array_column(self::told(ReasonsPage::of($this->offer, 'ready', $search)), 0);
+        $found = fn (string $search): array => array_column(
+            self::told(ReasonsPage::of($this->offer, 'ready', $search)),
+            0,
+        );
         self::assertSame(['You seek 100% more planners'], $found('glas'));
         self::assertSame(['A new line'], $found('new line'));
         self::assertSame(['You seek 100% more planners'], $found('0%'));

@@ -21,6 +21,8 @@ final readonly class IntakesPage
 
     private const PAIRS = 10;
 
+    private const LABELS = 20;
+
     private const COUNTED = ['created', 'updated', 'unchanged', 'rejected'];
 
     /**
@@ -37,7 +39,8 @@ final readonly class IntakesPage
         return new self(
             Intake::query()->with('user')->latest('id')->paginate(self::SIZE),
             DoubtfulPair::open(self::PAIRS),
-            IndustryLabel::query()->whereNull('code')->orderBy('label')->withCount(['accounts as used'])->get(),
+            IndustryLabel::query()->whereNull('code')->withCount(['accounts as used'])->orderByDesc('used')
+                ->orderBy('label')->limit(self::LABELS)->get(),
         );
     }
 
@@ -83,6 +86,16 @@ final readonly class IntakesPage
         return $this->labels->map(fn (IndustryLabel $label): array => [
             'label' => $label, 'used' => Format::count((int) $label->getAttribute('used'), 'account'),
         ])->all();
+    }
+
+    /** How many wait, where not all are here. */
+    public function moreLabels(): ?string
+    {
+        $waiting = IndustryLabel::query()->whereNull('code')->count();
+
+        return $waiting > $this->labels->count()
+            ? 'The '.$this->labels->count().' that most accounts have, of '.Format::number($waiting).' that wait.'
+            : null;
     }
 
     public function isDecided(): bool

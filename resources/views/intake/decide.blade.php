@@ -22,6 +22,7 @@
     @elseif ($page->labels() !== [])
         <p class="text-body-tertiary py-2">What do these industry labels mean? The decision holds for all later
             files.</p>
+        @if ($page->moreLabels())<p class="small text-body-secondary">{{ $page->moreLabels() }}</p>@endif
         <x-wrong for="code" />
         @foreach ($page->labels() as $one)
             <x-form :to="route('labels.update', $one['label'])" method="patch" class="border-top py-2">
