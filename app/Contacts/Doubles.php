@@ -9,6 +9,7 @@ use App\Models\Double;
 use App\Models\User;
 use App\Support\AccountField;
 use App\Support\AccountIds;
+use App\Support\Together;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Company\CompanyFacts;
 use Luftig\Core\Company\Identity;
@@ -108,7 +109,7 @@ final class Doubles
     /** @return bool whether it was still open, and neither of the two was merged otherwise */
     public static function merge(Double $double, User $by): bool
     {
-        return DB::transaction(function () use ($double, $by): bool {
+        return Together::write(function () use ($double, $by): bool {
             $double = Double::query()->lockForUpdate()->findOrFail($double->id);
             $table = $double->record.'s';
             [$kept, $merged] = [self::record($table, $double->first_id), self::record($table, $double->second_id)];
@@ -166,13 +167,13 @@ final class Doubles
             self::settle($double, $kept, $merged);
 
             return true;
-        });
+        }, $double);
     }
 
     /** Puts the pair back to decide; a merge is taken apart. */
     public static function undo(Double $double): void
     {
-        DB::transaction(function () use ($double): void {
+        Together::write(function () use ($double): void {
             $double = Double::query()->lockForUpdate()->findOrFail($double->id);
             $table = $double->record.'s';
             if ($double->state === 'same') {
@@ -193,7 +194,7 @@ final class Doubles
             if ($state === 'same' && $first !== null && $second !== null) {
                 self::settle($double, $first, $second);
             }
-        });
+        }, $double);
     }
 
     private static function settle(Double $double, stdClass $first, stdClass $second): void

@@ -10,7 +10,7 @@ use App\Models\Contact;
 use App\Models\Position;
 use App\Models\User;
 use App\Support\AccountIds;
-use Illuminate\Support\Facades\DB;
+use App\Support\Together;
 use Luftig\Core\Reach\AddressState;
 use Luftig\Core\Reach\ChannelType;
 
@@ -26,7 +26,7 @@ final class EditContact
         ?string $phone,
         User $by,
     ): Contact {
-        return DB::transaction(function () use ($account, $fields, $since, $email, $phone, $by): Contact {
+        return Together::write(function () use ($account, $fields, $since, $email, $phone, $by): Contact {
             $contact = Contact::query()->create(
                 [
                     'account_id' => $account->id, 'source' => $by->name, 'seen_at' => now(),
@@ -62,7 +62,7 @@ final class EditContact
     /** @param  array<string, string|null>  $fields */
     public static function change(Contact $contact, array $fields): void
     {
-        DB::transaction(function () use ($contact, $fields): void {
+        Together::write(function () use ($contact, $fields): void {
             $changed = array_filter(
                 $fields,
                 fn (?string $value, string $field): bool => $contact->getAttribute($field) !== $value,
@@ -77,28 +77,28 @@ final class EditContact
                     + ['by_hand' => array_values(array_unique([...$contact->by_hand ?? [], ...array_keys($changed)]))],
             );
             self::settle($contact);
-        });
+        }, $contact);
     }
 
     /** @param  array<string, mixed>  $fields */
     public static function position(Contact $contact, array $fields, ?Position $position = null): void
     {
-        DB::transaction(function () use ($contact, $fields, $position): void {
+        Together::write(function () use ($contact, $fields, $position): void {
             $position === null
                 ? Position::query()->create(['contact_id' => $contact->id] + $fields)
                 : $position->update($fields);
             self::followPosition($contact);
             self::settle($contact);
-        });
+        }, $contact);
     }
 
     public static function removePosition(Contact $contact, Position $position): void
     {
-        DB::transaction(function () use ($contact, $position): void {
+        Together::write(function () use ($contact, $position): void {
             $position->delete();
             self::followPosition($contact);
             self::settle($contact);
-        });
+        }, $contact);
     }
 
     /** The title is that of the present position at the account. */

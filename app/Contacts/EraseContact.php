@@ -15,6 +15,7 @@ use App\Models\Signal;
 use App\Models\User;
 use App\Support\AccountIds;
 use App\Support\Like;
+use App\Support\Together;
 use Illuminate\Support\Facades\DB;
 
 /** What is known of a person, and its erasure. */
@@ -106,7 +107,7 @@ final class EraseContact
     public static function erase(Contact $contact, User $by): void
     {
         $contact->load('account', 'channels');
-        DB::transaction(function () use ($contact, $by): void {
+        Together::write(function () use ($contact, $by): void {
             $people = Contact::query()->with('channels')->whereKey($contact->id)->orWhere('merged_into', $contact->id)
                 ->get();
             $addresses = $people->flatMap(fn (Contact $one): array => [
@@ -142,7 +143,7 @@ final class EraseContact
                 ->where(fn ($either) => $either->whereIn('first_id', $ids)->orWhereIn('second_id', $ids))->delete();
             DB::table('contacts')->whereIn('id', $ids)->delete();
             activity()->causedBy($by)->log('a person was erased on request');
-        });
+        }, $contact);
     }
 
     /**

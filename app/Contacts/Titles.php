@@ -7,6 +7,7 @@ namespace App\Contacts;
 use App\Models\TitleLesson;
 use App\Models\User;
 use App\Support\AccountIds;
+use App\Support\Together;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Person\Title;
 use Luftig\Core\Person\TitleReader;
@@ -45,7 +46,7 @@ final class Titles
     /** From now on a title says this, wherever it stands. */
     public static function teach(string $title, Title $says, User $by): TitleLesson
     {
-        return DB::transaction(function () use ($title, $says, $by): TitleLesson {
+        return Together::write(function () use ($title, $says, $by): TitleLesson {
             $lesson = TitleLesson::query()->updateOrCreate(
                 ['folded' => self::fold($title)],
                 ['title' => mb_substr($title, 0, 190), 'reading' => $says->packed(), 'user_id' => $by->id],
@@ -58,10 +59,10 @@ final class Titles
 
     public static function forget(TitleLesson $lesson): void
     {
-        DB::transaction(function () use ($lesson): void {
+        Together::write(function () use ($lesson): void {
             $lesson->delete();
             (new self)->readAgain($lesson->title);
-        });
+        }, $lesson);
     }
 
     /** The titles of accounts whose country or headcount changed: a plain director may be an owner now. */

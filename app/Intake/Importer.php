@@ -7,6 +7,7 @@ namespace App\Intake;
 use App\Models\Intake;
 use App\Models\IntakeState;
 use App\Support\Bulk;
+use App\Support\Together;
 use Closure;
 use Illuminate\Support\Facades\DB;
 use RuntimeException;
@@ -21,6 +22,8 @@ final class Importer
     private const BATCH = 2000;
 
     private const LOCK = 'luftig-intake';
+
+    private RowReader $rows;
 
     /** @param  Closure(): bool|null  $keepGoing asked after each batch */
     public function run(Intake $intake, ?Closure $keepGoing = null): void
@@ -37,7 +40,7 @@ final class Importer
             $intake->update(
                 ['state' => IntakeState::Running, 'message' => null, 'started_at' => $intake->started_at ?? now()],
             );
-            $rows = new (RowReaders::of($intake->kind));
+            $this->rows = new (RowReaders::of($intake->kind));
             $records = new CsvRecords(self::path($intake), $intake->format['delimiter']);
             $batch = [];
             try {
@@ -47,14 +50,14 @@ final class Importer
                     }
                     $batch[] = $record;
                     if (count($batch) === self::BATCH) {
-                        $this->take($intake, $rows, $batch);
+                        $this->take($intake, $batch);
                         $batch = [];
                         if ($keepGoing !== null && ! $keepGoing()) {
                             return;
                         }
                     }
                 }
-                $this->take($intake, $rows, $batch);
+                $this->take($intake, $batch);
                 $intake->update(['state' => IntakeState::Done, 'finished_at' => now(), 'offset' => $intake->bytes]);
                 // What was taken and what was not is in the base; the file would only keep what somebody may ask to be
                 // erased.
@@ -85,7 +88,7 @@ final class Importer
     }
 
     /** @param  list<CsvRecord>  $batch */
-    private function take(Intake $intake, RowReader $rows, array $batch): void
+    private function take(Intake $intake, array $batch): void
     {
         if ($batch === []) {
             return;
@@ -110,7 +113,7 @@ final class Importer
                             .' columns. The file may have been cut here.',
                     );
                 }
-                $read[$record->line] = $rows->read(
+                $read[$record->line] = $this->rows->read(
                     Mapping::apply($mapping, $headings, $record->cells) + array_filter(
                         ['source' => (string) $intake->source],
                         fn (string $source): bool => $source !== '',
@@ -121,24 +124,17 @@ final class Importer
             }
         }
         $last = $batch[count($batch) - 1];
-        DB::transaction(function () use ($intake, $rows, $batch, $read, $texts, $tally, $last): void {
-            $ledger = new Ledger($intake->id);
-            foreach ($this->distinct($rows, $read) as $group) {
-                $tally->add($rows->store($group, $ledger));
+        $rejected = $tally->rejected;
+        $isFirst = true;
+        Together::write(function () use ($intake, $batch, $read, $texts, $rejected, $last, &$isFirst): void {
+            if (! $isFirst) {
+                // What it remembers of rows that it entered is not true any more.
+                $this->rows = new $this->rows;
             }
-            $ledger->write();
-            Bulk::insert('intake_rejections', ['intake_id', 'line', 'reason', 'row'], array_map(
-                fn (int $line): array => [
-                    $intake->id,
-                    $line,
-                    mb_substr($tally->rejected[$line], 0, 500),
-                    json_encode(
-                        $texts[$line],
-                        JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE,
-                    ),
-                ],
-                array_keys($tally->rejected),
-            ));
+            $isFirst = false;
+            $tally = new Tally;
+            $tally->rejected = $rejected;
+            $this->store($intake, $read, $texts, $tally);
             $intake->fill([
                 'offset' => $last->end,
                 'line' => $last->line + substr_count($last->text, "\n"),
@@ -148,7 +144,33 @@ final class Importer
                 'unchanged' => $intake->unchanged + $tally->unchanged,
                 'rejected' => $intake->rejected + count($tally->rejected),
             ])->save();
-        });
+        }, $intake);
+    }
+
+    /**
+     * @param  array<int, array<string, mixed>>  $read  records by line
+     * @param  array<int, list<string>>  $texts  rows as they were written, by line
+     * @param  Tally  $tally  with what was refused already
+     */
+    private function store(Intake $intake, array $read, array $texts, Tally $tally): void
+    {
+        $ledger = new Ledger($intake->id);
+        foreach ($this->distinct($this->rows, $read) as $group) {
+            $tally->add($this->rows->store($group, $ledger));
+        }
+        $ledger->write();
+        Bulk::insert('intake_rejections', ['intake_id', 'line', 'reason', 'row'], array_map(
+            fn (int $line): array => [
+                $intake->id,
+                $line,
+                mb_substr($tally->rejected[$line], 0, 500),
+                json_encode(
+                    $texts[$line],
+                    JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE,
+                ),
+            ],
+            array_keys($tally->rejected),
+        ));
     }
 
     /**

@@ -7,6 +7,7 @@ namespace App\Intake;
 use App\Models\IndustryLabel;
 use App\Models\User;
 use App\Support\AccountIds;
+use App\Support\Together;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Company\Industries;
 use Luftig\Core\Text\Fold;
@@ -28,13 +29,13 @@ final class IndustryLabels
     /** Decides a label, for the accounts that carry it and all later files. */
     public static function decide(IndustryLabel $label, string $code, User $by): void
     {
-        DB::transaction(function () use ($label, $code, $by): void {
+        Together::write(function () use ($label, $code, $by): void {
             $label->update(['code' => $code, 'decided_by' => $by->id]);
             DB::table('account_industry')->where('label_id', $label->id)->update(['code' => $code]);
             AccountIds::markStale(
                 DB::table('account_industry')->where('label_id', $label->id)->pluck('account_id')->all(),
             );
-        });
+        }, $label);
     }
 
     /** @return array{string|null, int|null} */

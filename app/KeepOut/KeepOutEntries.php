@@ -11,6 +11,7 @@ use App\Models\KeepOut;
 use App\Models\KeepOutType;
 use App\Support\AccountIds;
 use App\Support\Like;
+use App\Support\Together;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -28,7 +29,7 @@ final class KeepOutEntries
      */
     public static function enter(array $entry): array
     {
-        return DB::transaction(function () use ($entry): array {
+        return Together::write(function () use ($entry): array {
             // The lock also holds the gap, so that of two at once one waits.
             $there = KeepOut::query()->inForce()->lockForUpdate()
                 ->where(array_intersect_key($entry, array_flip(self::SAME)))->first();
@@ -44,15 +45,15 @@ final class KeepOutEntries
             AccountIds::markStale(self::accounts($entry));
 
             return [$entry, $entry->type === KeepOutType::Query ? RecogniseAccounts::apply($entry) : null];
-        }, 3);
+        });
     }
 
     public static function end(KeepOut $entry): void
     {
-        DB::transaction(function () use ($entry): void {
+        Together::write(function () use ($entry): void {
             AccountIds::markStale(self::accounts($entry));
             $entry->delete();
-        }, 3);
+        });
     }
 
     /** @return list<int> whom it concerns */

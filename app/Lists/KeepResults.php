@@ -9,6 +9,7 @@ use App\Models\KeptList;
 use App\Models\Offer;
 use App\Models\User;
 use App\Support\Bulk;
+use App\Support\Together;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -77,7 +78,7 @@ final class KeepResults
      */
     private static function keep(array $columns, array $ids): KeptList
     {
-        return DB::transaction(function () use ($columns, $ids): KeptList {
+        return Together::write(function () use ($columns, $ids): KeptList {
             try {
                 $list = KeptList::query()->create($columns);
             } catch (UniqueConstraintViolationException) {

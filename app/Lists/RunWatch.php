@@ -11,6 +11,7 @@ use App\Models\Rhythm;
 use App\Models\User;
 use App\Models\Watch;
 use App\Support\Bulk;
+use App\Support\Together;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Search\Subject;
@@ -31,7 +32,7 @@ final class RunWatch
     ): Watch {
         $now = CarbonImmutable::now();
 
-        return DB::transaction(function () use (
+        return Together::write(function () use (
             $offer,
             $search,
             $name,
@@ -79,7 +80,7 @@ final class RunWatch
         parse_str($watch->search, $query);
         $search = Search::from($watch->offer, $query);
         $ids = $search->ids();
-        DB::transaction(function () use ($watch, $search, $ids, $now): void {
+        Together::write(function () use ($watch, $search, $ids, $now): void {
             $watch = Watch::query()->lockForUpdate()->findOrFail($watch->id);
             if ($watch->next_at > $now) {
                 return;
@@ -93,7 +94,7 @@ final class RunWatch
             }
             $watch
                 ->update(['ran_at' => $now, 'next_at' => $watch->rhythm->after($now, $watch->hour, $watch->time_zone)]);
-        });
+        }, $watch);
     }
 
     /**

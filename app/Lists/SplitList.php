@@ -7,6 +7,7 @@ namespace App\Lists;
 use App\Models\KeptList;
 use App\Models\User;
 use App\Support\Countries;
+use App\Support\Together;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Buying\Authority;
 use Luftig\Core\Person\Title;
@@ -31,7 +32,7 @@ final class SplitList
         }
         ksort($groups, SORT_NATURAL);
 
-        return DB::transaction(function () use ($list, $groups, $who): array {
+        return Together::write(function () use ($list, $groups, $who): array {
             $sizes = [];
             foreach ($groups as $label => $members) {
                 $sizes[KeepResults::part($list, $label, $members, $who)->name] = count($members);

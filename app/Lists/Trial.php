@@ -7,6 +7,7 @@ namespace App\Lists;
 use App\Models\KeptList;
 use App\Models\Offer;
 use App\Models\User;
+use App\Support\Together;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -34,7 +35,7 @@ final readonly class Trial
         $ids = array_values($list->members()->pluck('record_id')->all());
         $drawn = array_map(fn (int $at): int => $ids[$at], SpotCheck::draw(count($ids), $list->id, $size));
 
-        return DB::transaction(function () use ($list, $ids, $drawn, $by): array {
+        return Together::write(function () use ($list, $ids, $drawn, $by): array {
             $trial = KeepResults::part($list, 'trial', $drawn, $by);
             $held = KeepResults::part($list, 'held', array_values(array_diff($ids, $drawn)), $by);
             $held->update(['held_for' => $trial->id]);

@@ -14,8 +14,8 @@ use App\Models\Position;
 use App\Models\Result;
 use App\Models\User;
 use App\Support\AccountIds;
+use App\Support\Together;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Luftig\Core\Reach\AddressState;
 use Luftig\Core\Reach\ChannelType;
 
@@ -29,7 +29,7 @@ final class RecordResult
         ?CarbonImmutable $later = null,
         ?string $instead = null,
     ): void {
-        DB::transaction(function () use ($approach, $result, $by, $later, $instead): void {
+        Together::write(function () use ($approach, $result, $by, $later, $instead): void {
             $approach->update([
                 'result' => $result,
                 'result_at' => now(),
@@ -54,7 +54,7 @@ final class RecordResult
                 (new CareerSignals)->refresh([$contact->id]);
             }
             AccountIds::markStale([$approach->account_id]);
-        });
+        }, $approach);
     }
 
     /**
