@@ -9,7 +9,7 @@ final class Happenings
 {
     private const COLUMNS = [
         'domain', 'kind', 'date', 'title', 'since', 'strength', 'confidence', 'round', 'amount', 'currency', 'openings',
-        'heads before', 'heads after', 'deed', 'person', 'source', 'quote', 'link',
+        'heads before', 'heads after', 'deed', 'technology', 'person', 'source', 'quote', 'link',
     ];
 
     private const KINDS = [
@@ -133,12 +133,11 @@ final class Happenings
             ],
             'funding' => $this->funding($heads),
             'leadership_change' => ['title' => 'New chair of the board', 'source' => 'register'],
-            'tech_adopted' => ['title' => $company['truth']['system'].' adopted', 'source' => 'postings'],
-            'tech_dropped' => [
-                'title' => $this->dice->pick(array_values(array_diff(Words::LOGGERS, [$company['truth']['logger']])))
-                    .' no longer named',
-                'source' => 'pages',
+            'tech_adopted' => [
+                'title' => $company['truth']['system'].' adopted', 'source' => 'postings',
+                'technology' => $company['truth']['system'],
             ],
+            'tech_dropped' => $this->dropped($company['truth']['logger']),
             'hiring_freeze' => ['title' => 'Hiring stopped', 'source' => 'press'],
             default => ['title' => 'Signed with a maker of compressors for its air audits', 'source' => 'press'],
         };
@@ -168,6 +167,14 @@ final class Happenings
         }
 
         return $kind;
+    }
+
+    /** @return array<string, string> a logger that they no longer run, which is not the one they do */
+    private function dropped(?string $runs): array
+    {
+        $logger = $this->dice->pick(array_values(array_diff(Words::LOGGERS, [$runs])));
+
+        return ['title' => "$logger no longer named", 'source' => 'pages', 'technology' => $logger];
     }
 
     /** @return array<string, string> */

@@ -332,7 +332,7 @@ final class Stories
                 'Ordvika adopted for maintenance',
                 'postings',
                 'We have just moved to Ordvika.',
-                ['confidence' => '.9'],
+                ['confidence' => '.9', 'technology' => 'Ordvika'],
             ),
             $make(
                 'vlakke-folie.example',
@@ -341,7 +341,7 @@ final class Stories
                 'Pneuskrift no longer on their pages',
                 'pages',
                 '',
-                ['confidence' => '.9'],
+                ['confidence' => '.9', 'technology' => 'Pneuskrift'],
             ),
             $make(
                 'vlakke-folie.example',
