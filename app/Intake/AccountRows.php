@@ -27,9 +27,9 @@ final class AccountRows implements RowReader
         return AccountColumns::all();
     }
 
-    public function read(array $cells): array
+    public function read(Cells $row): array
     {
-        return AccountReading::of($cells);
+        return AccountReading::of($row);
     }
 
     /** @param  array<string, mixed>  $record */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Intake\Reading\Blank;
 use App\Intake\Reading\Day;
 use App\Support\Countries;
 use App\Support\Figure;
@@ -12,29 +13,62 @@ use Egulias\EmailValidator\EmailValidator;
 use Egulias\EmailValidator\Validation\RFCValidation;
 use Luftig\Core\Company\Domain;
 
-/** The cells of one row, read by type; a cell that cannot be read rejects the row with a sentence. */
-final readonly class Cells
+/**
+ * The cells of one row, read by type. A cell that cannot be read is left empty, and kept as it was written; only what a
+ * record cannot do without refuses the row, with a sentence.
+ */
+final class Cells
 {
     private const REMEMBERED = 20_000;
 
-    /** @param  array<string, string>  $cells by field */
-    public function __construct(private array $cells)
+    private const HEADS = 10_000_000;
+
+    /** @var array<string, string> field → what is written there and cannot be read */
+    private array $unread = [];
+
+    /** @var array<string, string> by field */
+    private readonly array $cells;
+
+    /** @param  array<string, string>  $cells  by field */
+    public function __construct(array $cells)
     {
+        $this->cells = array_filter($cells, fn (string $text): bool => ! Blank::is($text));
     }
 
+    /** @return array<string, string> field → what is written there and cannot be read */
+    public function unread(): array
+    {
+        return $this->unread;
+    }
+
+    public function has(string $field): bool
+    {
+        return isset($this->cells[$field]);
+    }
+
+    /** @return array<string, string> by field */
+    public function all(): array
+    {
+        return $this->cells;
+    }
+
+    /** What is longer than there is room for is left, and not cut. */
     public function text(string $field, int $most = 190): ?string
     {
         $text = $this->cells[$field] ?? null;
 
-        return $text === null || strlen($text) <= $most ? $text : mb_substr($text, 0, $most);
+        return $text === null || mb_strlen($text) <= $most ? $text : $this->leave($field);
     }
 
-    public function needed(string $field, string $what): string
+    /** @throws RejectedRow where it is not there, or longer than there is room for */
+    public function needed(string $field, string $what, int $most = 190): string
     {
-        return $this->text($field) ?? throw new RejectedRow("$what is missing.");
+        return $this->text($field, $most) ?? throw new RejectedRow(
+            isset($this->cells[$field]) ? "$what is longer than $most characters." : "$what is missing.",
+        );
     }
 
-    public function figure(string $field, string $what): ?Figure
+    public function figure(string $field): ?Figure
     {
         $text = $this->cells[$field] ?? null;
         if ($text === null) {
@@ -42,61 +76,49 @@ final readonly class Cells
         }
         // Much of what a column holds stands in it again and again.
         static $known = [];
-        if (isset($known[$text])) {
-            return $known[$text];
-        }
-        if (in_array(mb_strtolower($text), ['-', '–', 'n/a', 'na', 'k.a.', 'unknown', 'unbekannt', '?'], true)) {
-            return null;
-        }
-
         if (count($known) >= self::REMEMBERED) {
             $known = [];
         }
 
-        return $known[$text] = Figure::read($text) ?? throw new RejectedRow("$what “{$text}” is not a number.");
+        return ($known[$text] ??= Figure::read($text) ?? false) ?: $this->leave($field);
     }
 
-    /** @throws RejectedRow where no rate is stated for the currency */
-    public static function inEur(float $amount, string $currency): float
+    /** An amount in EUR; null where no rate is stated for the currency. */
+    public static function inEur(float $amount, string $currency): ?float
     {
-        return round(
-            Money::inEur($amount, $currency)
-                ?? throw new RejectedRow("No rate is stated for the currency “{$currency}”."),
-            2,
-        );
+        $eur = Money::inEur($amount, $currency);
+
+        return $eur === null ? null : round($eur, 2);
     }
 
-    public function count(string $field, string $what): ?Figure
+    public function count(string $field): ?Figure
     {
-        $figure = $this->figure($field, $what);
-        if ($figure !== null && ($figure->value < 0 || $figure->value > 10_000_000)) {
-            throw new RejectedRow("$what “{$this->cells[$field]}” cannot be right.");
-        }
+        $figure = $this->figure($field);
 
-        return $figure;
+        return $figure === null || $figure->value >= 0 && $figure->value <= self::HEADS ? $figure : $this->leave($field);
     }
 
     /** 0–1, also as per cent. */
-    public function part(string $field, string $what): ?float
+    public function part(string $field): ?float
     {
-        $value = $this->figure($field, $what)?->value;
-        if ($value !== null && ($value < 0 || $value > 1)) {
-            throw new RejectedRow("$what “{$this->cells[$field]}” does not lie between 0 and 1.");
-        }
+        $value = $this->figure($field)?->value;
 
-        return $value;
+        return $value === null || $value >= 0 && $value <= 1 ? $value : $this->leave($field);
     }
 
-    public function day(string $field, string $what): ?string
+    public function day(string $field): ?string
     {
         $text = $this->cells[$field] ?? null;
 
-        return $text === null ? null : Day::read($text) ?? throw new RejectedRow("$what “{$text}” is not a date.");
+        return $text === null ? null : Day::read($text) ?? $this->leave($field);
     }
 
+    /** @throws RejectedRow */
     public function neededDay(string $field, string $what): string
     {
-        return $this->day($field, $what) ?? throw new RejectedRow("$what is missing.");
+        return $this->day($field) ?? throw new RejectedRow(
+            isset($this->cells[$field]) ? "$what “{$this->cells[$field]}” is not a date." : "$what is missing.",
+        );
     }
 
     public function email(string $field): ?string
@@ -107,15 +129,13 @@ final readonly class Cells
         }
         $text = mb_strtolower((string) preg_replace('/^mailto:/i', '', $text));
         static $validator = new EmailValidator;
-        if (strlen($text) > 190 || ! $validator->isValid($text, new RFCValidation)) {
-            throw new RejectedRow("The e-mail address “{$text}” cannot be right.");
-        }
 
-        return $text;
+        return strlen($text) <= 190 && preg_match('/@[^@]+\.[^@.]+$/', $text) === 1
+            && $validator->isValid($text, new RFCValidation) ? $text : $this->leave($field);
     }
 
     /** A page of somebody's, with http:// or https:// before it; other addresses could run what they name. */
-    public function page(string $field, string $what): ?string
+    public function page(string $field): ?string
     {
         $text = $this->text($field);
         if ($text === null || preg_match('~^https?://[^\s/]+\.~i', $text) === 1) {
@@ -124,10 +144,14 @@ final readonly class Cells
 
         return preg_match('~^[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)+(?:/\S*)?$~u', $text) === 1
             ? "https://$text"
-            : throw new RejectedRow("$what “{$text}” is no web address.");
+            : $this->leave($field);
     }
 
-    /** The registrable domain; free-mail domains identify no company (rule 15). */
+    /**
+     * The registrable domain; free-mail domains identify no company (rule 15).
+     *
+     * @throws RejectedRow where it is none, or none of a company's own
+     */
     public function domain(string $field): ?string
     {
         $text = $this->cells[$field] ?? null;
@@ -144,13 +168,21 @@ final readonly class Cells
         return $domain->name;
     }
 
+    /** A domain that is not what the record is known by. */
+    public function otherDomain(string $field): ?string
+    {
+        try {
+            return $this->domain($field);
+        } catch (RejectedRow) {
+            return $this->leave($field);
+        }
+    }
+
     public function country(string $field): ?string
     {
         $text = $this->cells[$field] ?? null;
 
-        return $text === null
-            ? null
-            : Countries::code($text) ?? throw new RejectedRow("The country “{$text}” is not known.");
+        return $text === null ? null : Countries::code($text) ?? $this->leave($field);
     }
 
     /** @return list<string> what a cell lists, parted by ; or | (or , where there is neither) */
@@ -165,7 +197,7 @@ final readonly class Cells
     }
 
     /** @param  array<string, list<string>>  $choices value → words for it */
-    public function choice(string $field, string $what, array $choices): ?string
+    public function choice(string $field, array $choices): ?string
     {
         $text = $this->cells[$field] ?? null;
         if ($text === null) {
@@ -177,7 +209,22 @@ final readonly class Cells
                 return $value;
             }
         }
-        throw new RejectedRow("$what “{$text}” is not known; it is one of: ".implode(', ', array_keys($choices)).'.');
+
+        return $this->leave($field);
+    }
+
+    /**
+     * @param  array<string, list<string>>  $choices value → words for it
+     *
+     * @throws RejectedRow
+     */
+    public function neededChoice(string $field, string $what, array $choices): string
+    {
+        return $this->choice($field, $choices) ?? throw new RejectedRow(
+            isset($this->cells[$field])
+                ? "$what “{$this->cells[$field]}” is not known; it is one of: ".implode(', ', array_keys($choices)).'.'
+                : "$what is missing.",
+        );
     }
 
     public function yes(string $field): bool
@@ -187,5 +234,13 @@ final readonly class Cells
             ['1', 'yes', 'y', 'true', 'x', 'ja', 'oui', 'tak', 'kyllä', 'best'],
             true,
         );
+    }
+
+    /** Leaves a cell that cannot be read, as it is written. */
+    public function leave(string $field): null
+    {
+        $this->unread[$field] = $this->cells[$field];
+
+        return null;
     }
 }

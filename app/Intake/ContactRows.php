@@ -31,9 +31,9 @@ final class ContactRows implements RowReader
         return ContactColumns::all();
     }
 
-    public function read(array $cells): array
+    public function read(Cells $row): array
     {
-        return ContactReading::of($cells);
+        return ContactReading::of($row);
     }
 
     /** @param  array<string, mixed>  $record */

@@ -12,6 +12,9 @@ final readonly class CsvRecords
     /** So much is kept of a row that cannot be read. */
     private const KEPT = 2_000;
 
+    /** So many lines a cell may have. */
+    private const JOINED = 1_000;
+
     public function __construct(private string $path, public string $delimiter)
     {
     }
@@ -35,25 +38,22 @@ final readonly class CsvRecords
 
                 continue;
             }
-            if (substr_count($text, '"') % 2 === 1) {
+            if ($this->isOpen($text)) {
                 [$whole, $lines] = $this->close($file, $text);
                 if ($whole === null) {
                     fseek($file, $offset);
-                    if (preg_match('/(?:^|'.preg_quote($this->delimiter, '/').')\s*"/', $text) === 1) {
-                        yield self::unread(
-                            $text,
-                            $first,
-                            $offset,
-                            'A quote opens in this row and is not closed; the file may have been cut here.',
-                        );
+                    yield self::unread(
+                        $text,
+                        $first,
+                        $offset,
+                        'A quote opens in this row and is not closed; the file may have been cut here.',
+                    );
 
-                        continue;
-                    }
-                } else {
-                    $offset += strlen($whole) - strlen($text);
-                    $text = $whole;
-                    $line += $lines;
+                    continue;
                 }
+                $offset += strlen($whole) - strlen($text);
+                $text = $whole;
+                $line += $lines;
             }
             $text = rtrim($text, "\r\n");
             if (trim($text, " \t,;\x1A") === '') {
@@ -101,14 +101,29 @@ final readonly class CsvRecords
      */
     private function close($file, string $text): array
     {
-        for ($lines = 0; strlen($text) < Limits::ROW && ($more = fgets($file, Limits::ROW)) !== false;) {
+        for (
+            $lines = 0; $lines < self::JOINED && strlen($text) < Limits::ROW
+            && ($more = fgets($file, Limits::ROW)) !== false;
+        ) {
             $lines++;
             $text .= $more;
-            if (substr_count($more, '"') % 2 === 1) {
+            if (str_contains($more, '"') && ! $this->isOpen($text)) {
                 return [$text, $lines];
             }
         }
 
         return [null, 0];
+    }
+
+    /** Whether a quote that begins a cell is not closed by its end; one in the middle of a cell is a sign like others. */
+    private function isOpen(string $text): bool
+    {
+        if (! str_contains($text, '"')) {
+            return false;
+        }
+        $cell = '(?:\s*"(?:[^"]|"")*"[^'.preg_quote($this->delimiter, '/').'\r\n]*|(?!\s*")[^'
+            .preg_quote($this->delimiter, '/').'\r\n]*)';
+
+        return preg_match('/\A'.$cell.'(?:'.preg_quote($this->delimiter, '/').$cell.')*+\r?\n?\z/', $text) !== 1;
     }
 }

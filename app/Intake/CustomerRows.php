@@ -40,12 +40,11 @@ final class CustomerRows implements RowReader
         ];
     }
 
-    public function read(array $cells): array
+    public function read(Cells $row): array
     {
-        $row = new Cells($cells);
         $domain = $row->domain('domain') ?? throw new RejectedRow('The domain is missing.');
-        $since = $row->day('since', 'The day since when');
-        $until = $row->day('until', 'The day until when');
+        $since = $row->day('since');
+        $until = $row->day('until');
         if ($since !== null && $until !== null && $until < $since) {
             throw new RejectedRow('The customer period ends before it begins.');
         }

@@ -45,7 +45,7 @@ final class Importer
             $batch = [];
             try {
                 foreach ($records->from($intake->offset, $intake->line) as $record) {
-                    if ($record->line === 1) {
+                    if ($record->line <= ($intake->format['headings_line'] ?? 1)) {
                         continue;
                     }
                     $batch[] = $record;
@@ -93,48 +93,19 @@ final class Importer
         if ($batch === []) {
             return;
         }
-        $read = [];
-        $texts = [];
-        $tally = new Tally;
-        $headings = $intake->format['columns'];
-        $mapping = $intake->mapping ?? [];
-        foreach ($batch as $record) {
-            $texts[$record->line] = $record->cells ?? [$record->text];
-            try {
-                if ($record->cells === null) {
-                    throw new RejectedRow((string) $record->why);
-                }
-                if (
-                    count($record->cells) < count($headings) / 2
-                    && count($record->cells) <= max([-1, ...array_keys($mapping)])
-                ) {
-                    throw new RejectedRow(
-                        'The row ends early: '.count($record->cells).' of '.count($headings)
-                            .' columns. The file may have been cut here.',
-                    );
-                }
-                $read[$record->line] = $this->rows->read(
-                    Mapping::apply($mapping, $headings, $record->cells) + array_filter(
-                        ['source' => (string) $intake->source],
-                        fn (string $source): bool => $source !== '',
-                    ),
-                );
-            } catch (RejectedRow $e) {
-                $tally->rejected[$record->line] = $e->getMessage();
-            }
-        }
+        $reading = BatchReading::of($intake, $this->rows, $batch);
         $last = $batch[count($batch) - 1];
-        $rejected = $tally->rejected;
         $isFirst = true;
-        Together::write(function () use ($intake, $batch, $read, $texts, $rejected, $last, &$isFirst): void {
+        Together::write(function () use ($intake, $batch, $reading, $last, &$isFirst): void {
             if (! $isFirst) {
                 // What it remembers of rows that it entered is not true any more.
                 $this->rows = new $this->rows;
             }
             $isFirst = false;
             $tally = new Tally;
-            $tally->rejected = $rejected;
-            $this->store($intake, $read, $texts, $tally);
+            $tally->rejected = $reading->rejected;
+            $tally->waiting = $reading->waiting;
+            $this->store($intake, $reading, $tally);
             $intake->fill([
                 'offset' => $last->end,
                 'line' => $last->line + substr_count($last->text, "\n"),
@@ -143,34 +114,41 @@ final class Importer
                 'updated' => $intake->updated + $tally->updated,
                 'unchanged' => $intake->unchanged + $tally->unchanged,
                 'rejected' => $intake->rejected + count($tally->rejected),
+                'waiting' => $intake->waiting + count($tally->waiting),
+                'unread' => $intake->unread + array_sum(array_map(count(...), $reading->unread)),
+                'short' => $intake->short + count($reading->short),
+                'cleaned' => $intake->cleaned + count($reading->cleaned),
             ])->save();
         }, $intake);
     }
 
-    /**
-     * @param  array<int, array<string, mixed>>  $read  records by line
-     * @param  array<int, list<string>>  $texts  rows as they were written, by line
-     * @param  Tally  $tally  with what was refused already
-     */
-    private function store(Intake $intake, array $read, array $texts, Tally $tally): void
+    /** @param  Tally  $tally  with what was refused, or waits, already */
+    private function store(Intake $intake, BatchReading $reading, Tally $tally): void
     {
         $ledger = new Ledger($intake->id);
-        foreach ($this->distinct($this->rows, $read) as $group) {
+        foreach ($this->distinct($this->rows, $reading->records) as $group) {
             $tally->add($this->rows->store($group, $ledger));
         }
         $ledger->write();
-        Bulk::insert('intake_rejections', ['intake_id', 'line', 'reason', 'row'], array_map(
-            fn (int $line): array => [
-                $intake->id,
-                $line,
-                mb_substr($tally->rejected[$line], 0, 500),
-                json_encode(
-                    $texts[$line],
+        $rows = [];
+        foreach ([$tally->rejected, $tally->waiting] as $waits => $reasons) {
+            foreach ($reasons as $line => $reason) {
+                $rows[] = [$intake->id, $line, mb_substr($reason, 0, 500), $waits === 1, json_encode(
+                    $reading->texts[$line],
                     JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE,
-                ),
-            ],
-            array_keys($tally->rejected),
-        ));
+                )];
+            }
+        }
+        Bulk::insert('intake_rejections', ['intake_id', 'line', 'reason', 'waits', 'row'], $rows);
+        $cells = [];
+        foreach ($reading->unread as $line => $unread) {
+            foreach ($unread as $heading => $written) {
+                $cells[] = [
+                    $intake->id, $line, mb_substr((string) $heading, 0, 190), mb_substr($written, 0, 500),
+                ];
+            }
+        }
+        Bulk::insert('intake_cells', ['intake_id', 'line', 'heading', 'written'], $cells);
     }
 
     /**

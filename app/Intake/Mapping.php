@@ -39,19 +39,27 @@ final class Mapping
      */
     public static function guess(IntakeKind $kind, array $headings): array
     {
-        $mapping = [];
+        // The nearer a heading stands to a column's own name, the more it tells: Titel is one only where nothing else is.
+        $told = [];
         foreach ($headings as $position => $heading) {
             $words = implode(' ', Fold::words($heading));
-            foreach (RowReaders::of($kind)::columns() as $field => $column) {
-                if (
-                    ! in_array($field, $mapping, true)
-                    && ($words === str_replace('_', ' ', $field) || in_array($words, $column->names, true))
-                ) {
-                    $mapping[$position] = $field;
-                    break;
+            foreach (RowReaders::columns($kind) as $field => $column) {
+                $rank = $words === str_replace('_', ' ', $field)
+                    ? -1
+                    : array_search($words, $column->names, true);
+                if ($rank !== false) {
+                    $told[] = [$rank, $position, $field];
                 }
             }
         }
+        sort($told);
+        $mapping = [];
+        foreach ($told as [, $position, $field]) {
+            if (! isset($mapping[$position]) && ! in_array($field, $mapping, true)) {
+                $mapping[$position] = $field;
+            }
+        }
+        ksort($mapping);
 
         return $mapping;
     }
@@ -63,7 +71,7 @@ final class Mapping
      */
     public static function problem(IntakeKind $kind, array $mapping): ?string
     {
-        $columns = RowReaders::of($kind)::columns();
+        $columns = RowReaders::columns($kind);
         // An account that is there needs no name.
         $missing = array_diff(self::missing($kind, $mapping), $kind === IntakeKind::Accounts ? ['name'] : []);
         if ($missing !== []) {
@@ -86,7 +94,7 @@ final class Mapping
     private static function missing(IntakeKind $kind, array $mapping): array
     {
         $needed = array_keys(
-            array_filter(RowReaders::of($kind)::columns(), fn (FileColumn $column): bool => $column->required),
+            array_filter(RowReaders::columns($kind), fn (FileColumn $column): bool => $column->required),
         );
 
         // An address tells a contact's domain.

@@ -12,7 +12,8 @@ final readonly class Preview
     private const ROWS = 6;
 
     /**
-     * @param  list<array{line: int, cells: list<string>, becomes: array<string, string>, problem: string|null}>  $rows
+     * @param  list<array{line: int, cells: list<string>, becomes: array<string, string>, problem: string|null,
+     *     unread: array<string, string>}>  $rows
      */
     private function __construct(public array $rows)
     {
@@ -21,39 +22,32 @@ final readonly class Preview
     public static function of(Intake $intake): self
     {
         $reader = new (RowReaders::of($intake->kind));
-        $columns = RowReaders::of($intake->kind)::columns();
-        $rows = [];
+        $columns = RowReaders::columns($intake->kind);
+        $records = [];
         foreach ((new CsvRecords(Importer::path($intake), $intake->format['delimiter']))->from(0) as $record) {
-            if ($record->line === 1) {
-                continue;
+            if ($record->line > ($intake->format['headings_line'] ?? 1)) {
+                $records[] = $record;
             }
+            if (count($records) === self::ROWS) {
+                break;
+            }
+        }
+        $reading = BatchReading::of($intake, $reader, $records);
+        $rows = [];
+        foreach ($records as $record) {
             $becomes = [];
-            $problem = null;
-            try {
-                if ($record->cells === null) {
-                    throw new RejectedRow('A quote opens in this row and is not closed.');
+            foreach ($reading->records[$record->line] ?? [] as $field => $value) {
+                $text = self::text($value);
+                if ($text !== '') {
+                    $label = isset($columns[$field]) ? $columns[$field]->label : str_replace('_', ' ', $field);
+                    $becomes[$label] = $text;
                 }
-                foreach (
-                    $reader->read(
-                        Mapping::apply($intake->mapping ?? [], $intake->format['columns'], $record->cells),
-                    ) as $field => $value
-                ) {
-                    $text = self::text($value);
-                    if ($text !== '') {
-                        $label = isset($columns[$field]) ? $columns[$field]->label : str_replace('_', ' ', $field);
-                        $becomes[$label] = $text;
-                    }
-                }
-            } catch (RejectedRow $e) {
-                $problem = $e->getMessage();
             }
             $rows[] = [
                 'line' => $record->line, 'cells' => $record->cells ?? [$record->text], 'becomes' => $becomes,
-                'problem' => $problem,
+                'problem' => $reading->rejected[$record->line] ?? $reading->waiting[$record->line] ?? null,
+                'unread' => $reading->unread[$record->line] ?? [],
             ];
-            if (count($rows) === self::ROWS) {
-                break;
-            }
         }
 
         return new self($rows);

@@ -45,7 +45,10 @@ final class ReceiveFile
         return Intake::query()->create([
             'user_id' => $by?->id, 'kind' => $kind, 'name' => mb_substr($name, 0, 190), 'path' => $copy,
             'checksum' => (string) sha1_file($folder.'/'.$copy), 'bytes' => filesize($folder.'/'.$copy) ?: 0,
-            'format' => ['encoding' => $file->encoding, 'delimiter' => $file->delimiter, 'columns' => $file->columns],
+            'format' => [
+                'encoding' => $file->encoding, 'delimiter' => $file->delimiter, 'columns' => $file->columns,
+                'headings_line' => $file->headingsLine,
+            ],
             'mapping' => Mapping::guess($kind, $file->columns), 'state' => IntakeState::Draft,
         ])->refresh();
     }

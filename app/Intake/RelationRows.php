@@ -63,23 +63,20 @@ final class RelationRows implements RowReader
         ];
     }
 
-    public function read(array $cells): array
+    public function read(Cells $row): array
     {
-        $row = new Cells($cells);
         [$first, $last] = ContactReading::name($row);
-        $day = fn (string $field, string $what): ?string => ($given = $row->day($field, $what)) === null
-            ? null
-            : substr($given, 0, 10);
+        $day = fn (string $field): ?string => ($given = $row->day($field)) === null ? null : substr($given, 0, 10);
         $email = $row->email('email');
-        $exchanges = $row->count('exchanges', 'The number of exchanges')?->value;
+        $exchanges = $row->count('exchanges')?->value;
 
         return [
             'known_by' => $row->text('known_by'), 'person' => trim("$first $last"), 'first' => $first, 'last' => $last,
-            'email' => $email, 'profile' => $row->page('profile', 'The profile'),
+            'email' => $email, 'profile' => $row->page('profile'),
             'domain' => $row->domain('domain') ?? ($email === null ? null : ContactReading::ofAddress($email)),
-            'since' => $day('since', 'The day since when'),
+            'since' => $day('since'),
             'exchanges' => $exchanges === null ? null : (int) round($exchanges),
-            'last_exchange' => $day('last_exchange', 'The day of the last exchange'),
+            'last_exchange' => $day('last_exchange'),
             'source' => $row->text('source', 80),
         ];
     }

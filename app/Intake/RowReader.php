@@ -13,14 +13,13 @@ interface RowReader
     public static function columns(): array;
 
     /**
-     * What one row says; what it leaves blank is absent.
+     * What one row says; what it leaves blank is absent, and so is what cannot be read.
      *
-     * @param  array<string, string>  $cells  by field, trimmed, not empty
      * @return array<string, mixed>
      *
-     * @throws RejectedRow
+     * @throws RejectedRow where a record cannot do without what is missing
      */
-    public function read(array $cells): array;
+    public function read(Cells $row): array;
 
     /**
      * What tells a record from the others of its file.

@@ -95,41 +95,40 @@ final class SignalRows implements RowReader
         ];
     }
 
-    public function read(array $cells): array
+    public function read(Cells $row): array
     {
-        $row = new Cells($cells);
         $domain = $row->domain('domain') ?? throw new RejectedRow('The domain is missing.');
         $kind = Kind::from(
-            $row->choice('kind', 'The kind', self::KINDS) ?? throw new RejectedRow('The kind is missing.'),
+            $row->neededChoice('kind', 'The kind', self::KINDS),
         );
-        $amount = $row->figure('amount', 'The amount');
+        $amount = $row->figure('amount');
         $facts = array_filter([
             'round' => $row->text('round', 20),
             'amount' => $amount?->value,
             'currency' => $amount === null
                 ? null
                 : strtoupper($row->text('currency', 3) ?? $amount->currency ?? self::CURRENCY),
-            'openings' => self::whole($row->count('openings', 'The number of openings')?->value),
-            'before' => self::whole($row->count('before', 'The headcount before')?->value),
-            'after' => self::whole($row->count('after', 'The headcount after')?->value),
+            'openings' => self::whole($row->count('openings')?->value),
+            'before' => self::whole($row->count('before')?->value),
+            'after' => self::whole($row->count('after')?->value),
             'technology' => in_array($kind, NamedTechnologies::KINDS, true) ? $row->text('technology', 100) : null,
-            'deed' => $row->choice('deed', 'What they did', array_fill_keys(Strength::engagements(), [])),
+            'deed' => $row->choice('deed', array_fill_keys(Strength::engagements(), [])),
         ], fn ($value): bool => $value !== null);
         if ($amount !== null) {
             $facts['eur'] = Cells::inEur($amount->value, $facts['currency'] ?? self::CURRENCY);
         }
-        $strength = $row->part('strength', 'The strength');
+        $strength = $row->part('strength');
         $link = $row->text('link', 500);
         if ($link !== null && preg_match('~^https?://~i', $link) !== 1) {
-            throw new RejectedRow("The link “{$link}” does not begin with http:// or https://.");
+            $link = $row->leave('link');
         }
 
         return [
-            'domain' => $domain, 'kind' => $kind->value, 'title' => $row->needed('title', 'What happened'),
-            'occurred_at' => $row->neededDay('date', 'The day'), 'since' => $row->day('since', 'The day since when'),
+            'domain' => $domain, 'kind' => $kind->value, 'title' => $row->needed('title', 'What happened', 255),
+            'occurred_at' => $row->neededDay('date', 'The day'), 'since' => $row->day('since'),
             'strength' => $strength,
             'strength_given' => $strength !== null,
-            'confidence' => $row->part('confidence', 'The confidence') ?? 1.0,
+            'confidence' => $row->part('confidence') ?? 1.0,
             'facts' => $facts === [] ? null : $facts, 'person' => $row->email('person'),
             'source' => $row->text('source', 80), 'quote' => $row->text('quote', 5000), 'link' => $link,
         ];

@@ -16,11 +16,15 @@ final class Tally
     /** @var array<int, string> line → why it was refused */
     public array $rejected = [];
 
+    /** @var array<int, string> line → why it waits for somebody to say what is meant */
+    public array $waiting = [];
+
     public function add(self $other): void
     {
         $this->created += $other->created;
         $this->updated += $other->updated;
         $this->unchanged += $other->unchanged;
         $this->rejected += $other->rejected;
+        $this->waiting += $other->waiting;
     }
 }

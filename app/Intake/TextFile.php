@@ -4,14 +4,33 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Intake\Reading\Row;
+use App\Models\IntakeKind;
+
 /** Finds out how a file is written, and rewrites it as UTF-8 so that everything after reads one encoding only. */
 final readonly class TextFile
 {
     private const SAMPLE = 65536;
 
-    /** @param  list<string>  $columns */
-    private function __construct(public string $encoding, public string $delimiter, public array $columns)
-    {
+    /** Among so many lines at the top are the headings. */
+    private const TOP = 12;
+
+    /** So many recognised headings make a line of headings. */
+    private const TELLING = 2;
+
+    /** Of a text at most this part is characters that nobody can see. */
+    private const UNSEEN = .05;
+
+    /**
+     * @param  list<string>  $columns
+     * @param  int  $headingsLine  in which these stand, from 1
+     */
+    private function __construct(
+        public string $encoding,
+        public string $delimiter,
+        public array $columns,
+        public int $headingsLine,
+    ) {
     }
 
     /**
@@ -27,24 +46,69 @@ final readonly class TextFile
         self::convert($from, $to, $encoding);
         self::countRows($to);
 
-        $records = new CsvRecords($to, self::delimiter((string) file_get_contents($to, length: self::SAMPLE)));
-        $columns = null;
-        foreach ($records->from(0) as $record) {
-            if ($columns !== null) {
-                return new self($encoding, $records->delimiter, $columns);
-            }
-            if ($record->cells === null) {
-                throw UnreadableFile::heading((string) $record->why);
-            }
-            $columns = array_map(trim(...), $record->cells);
-            if (count($columns) > Limits::COLUMNS) {
-                throw UnreadableFile::manyColumns(count($columns));
-            }
-            if (count($columns) < 2) {
-                throw UnreadableFile::oneColumn();
+        $sample = (string) file_get_contents($to, length: self::SAMPLE);
+        $stated = preg_match('/\A\s*"?sep=(.)"?\s*\R/i', $sample, $sep) === 1 ? $sep[1] : null;
+        $delimiter = $stated ?? self::delimiter($sample);
+        $top = self::top($to, $delimiter);
+        if ($stated !== null) {
+            unset($top[1]);
+        }
+        $line = self::headingsLine($top);
+        $record = $top[$line] ?? throw UnreadableFile::empty();
+        if ($record->cells === null) {
+            throw UnreadableFile::heading((string) $record->why);
+        }
+        $columns = Row::of($record->cells)->cells;
+        if (count($columns) > Limits::COLUMNS) {
+            throw UnreadableFile::manyColumns(count($columns));
+        }
+        if (count($columns) < 2) {
+            throw UnreadableFile::oneColumn();
+        }
+        foreach ((new CsvRecords($to, $delimiter))->from($record->end, $line) as $row) {
+            return new self($encoding, $delimiter, $columns, $line);
+        }
+        throw UnreadableFile::noRows();
+    }
+
+    /** @return array<int, CsvRecord> by line, the first of the file */
+    private static function top(string $path, string $delimiter): array
+    {
+        $top = [];
+        foreach ((new CsvRecords($path, $delimiter))->from(0) as $record) {
+            $top[$record->line] = $record;
+            if (count($top) === self::TOP) {
+                break;
             }
         }
-        throw $columns === null ? UnreadableFile::empty() : UnreadableFile::noRows();
+
+        return $top;
+    }
+
+    /**
+     * Titles may stand above the headings: the first line counts in which several headings are known, else the first
+     * with more than one cell.
+     *
+     * @param  array<int, CsvRecord>  $top
+     */
+    private static function headingsLine(array $top): int
+    {
+        $first = null;
+        foreach ($top as $line => $record) {
+            $cells = array_filter($record->cells ?? [], fn (string $cell): bool => trim($cell) !== '');
+            if (count($cells) > 1 || $record->cells === null) {
+                $first ??= $line;
+            }
+            $known = max(array_map(
+                fn (IntakeKind $kind): int => count(Mapping::guess($kind, array_values($cells))),
+                IntakeKind::cases(),
+            ));
+            if ($known >= self::TELLING) {
+                return $line;
+            }
+        }
+
+        return $first ?? (int) array_key_first($top);
     }
 
     private static function encoding(string $sample, string $path): string
@@ -63,7 +127,8 @@ final readonly class TextFile
             // Without a byte order mark: in Western text the zero bytes say which half of each pair is which.
             return $sample[1] === "\0" ? 'UTF-16LE' : 'UTF-16BE';
         }
-        if (preg_match('/[\x00-\x08\x0E-\x1A\x1C-\x1F]/', $sample) === 1) {
+        if (preg_match('/\A(?:%PDF|\x89PNG|GIF8|\xFF\xD8\xFF|\x1F\x8B|\x7FELF)/', $sample) === 1
+            || preg_match_all('/[\x00-\x08\x0E-\x1A\x1C-\x1F]/', $sample) > self::UNSEEN * $length) {
             throw UnreadableFile::binary();
         }
 
@@ -103,11 +168,29 @@ final readonly class TextFile
         }
         set_error_handler(static fn (): bool => throw UnreadableFile::encoding($encoding));
         try {
-            stream_copy_to_stream($in, $out);
+            self::copy($in, $out);
         } finally {
             restore_error_handler();
             fclose($in);
             fclose($out);
+        }
+    }
+
+    /**
+     * With a line feed at the end of each line, also where old systems wrote a carriage return only.
+     *
+     * @param  resource  $in
+     * @param  resource  $out
+     */
+    private static function copy($in, $out): void
+    {
+        $held = '';
+        while (! feof($in)) {
+            $text = $held.fread($in, 1 << 20);
+            // What follows decides what a carriage return at the end is.
+            $held = str_ends_with($text, "\r") && ! feof($in) ? "\r" : '';
+            $text = $held === '' ? $text : substr($text, 0, -1);
+            fwrite($out, (string) preg_replace('/\r(?!\n)/', "\n", $text));
         }
     }
 
@@ -124,13 +207,19 @@ final readonly class TextFile
         fclose($file);
     }
 
+    /** What parts the cells of most lines, and of each as many. */
     private static function delimiter(string $sample): string
     {
-        $header = (string) preg_replace('/"[^"]*"/', '', explode("\n", str_replace("\r", "\n", ltrim($sample)), 2)[0]);
-        $counts = ["\t" => substr_count($header, "\t"), ';' => substr_count($header, ';'), ',' => substr_count(
-            $header,
-            ',',
-        )];
+        $lines = array_filter(
+            array_slice(preg_split('/\R/', (string) preg_replace('/"[^"]*"/', '', $sample)) ?: [], 0, 2 * self::TOP),
+            fn (string $line): bool => trim($line) !== '',
+        );
+        $counts = [];
+        foreach (["\t", ';', ','] as $delimiter) {
+            $each = array_map(fn (string $line): int => substr_count($line, $delimiter), $lines);
+            sort($each);
+            $counts[$delimiter] = $each[intdiv(count($each), 2)] ?? 0;
+        }
         arsort($counts);
 
         return (string) array_key_first($counts);

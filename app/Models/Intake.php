@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 /**
  * A file that was brought, and how far it got.
  *
- * @property array{encoding: string, delimiter: string, columns: list<string>} $format
+ * @property array{encoding: string, delimiter: string, columns: list<string>, headings_line?: int} $format
  * @property array<int, string>|null $mapping column position → field
  * @property int $id
  * @property int|null $user_id
@@ -34,6 +34,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $updated
  * @property int $unchanged
  * @property int $rejected
+ * @property int $waiting rows that wait for somebody to say what is meant
+ * @property int $unread cells that cannot be read
+ * @property int $short rows with fewer cells than headings
+ * @property int $cleaned rows with characters that nobody can see
  * @property string|null $message
  * @property CarbonImmutable|null $started_at
  * @property CarbonImmutable|null $finished_at

@@ -164,7 +164,7 @@ final readonly class AccountField
                     ],
                     'Makes container glass on four lines.',
                 ),
-                most: 5000,
+                most: 20_000,
                 heading: 'description',
             ),
         ];

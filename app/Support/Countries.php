@@ -13,6 +13,19 @@ final class Countries
 {
     private const LANGUAGES = ['en', 'de', 'sv', 'da', 'nb', 'nl', 'pl', 'fi', 'fr', 'cs', 'et', 'lv', 'lt'];
 
+    /** Names beside the official ones. */
+    private const OTHERS = [
+        'uk' => 'GB', 'england' => 'GB', 'scotland' => 'GB', 'wales' => 'GB', 'northern ireland' => 'GB',
+        'great britain' => 'GB', 'usa' => 'US', 'holland' => 'NL', 'brd' => 'DE', 'the netherlands' => 'NL',
+        'czech republic' => 'CZ', 'tschechische republik' => 'CZ',
+    ];
+
+    /** Letters of cars, where they are not those of another country. */
+    private const CARS = [
+        'd' => 'DE', 'a' => 'AT', 's' => 'SE', 'n' => 'NO', 'f' => 'FR', 'i' => 'IT', 'b' => 'BE', 'l' => 'LU',
+        'e' => 'ES', 'p' => 'PT', 'h' => 'HU', 'fin' => 'FI', 'est' => 'EE', 'irl' => 'IE', 'slo' => 'SI',
+    ];
+
     /** @var array<string, string>|null */
     private static ?array $codes = null;
 
@@ -46,7 +59,7 @@ final class Countries
     /** @return array<string, string> */
     private static function read(): array
     {
-        $codes = ['uk' => 'GB', 'england' => 'GB', 'usa' => 'US', 'holland' => 'NL'];
+        $codes = self::OTHERS;
         foreach (self::LANGUAGES as $language) {
             foreach (ResourceBundle::create($language, 'ICUDATA-region')?->get('Countries') ?? [] as $code => $name) {
                 if (preg_match('/^[A-Z]{2}$/', (string) $code) === 1) {
@@ -56,6 +69,6 @@ final class Countries
             }
         }
 
-        return $codes;
+        return $codes + self::CARS;
     }
 }

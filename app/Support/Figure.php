@@ -4,33 +4,58 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-/** A number as a person wrote it. */
+/** A number as a person wrote it, with the words around it that are understood; any other word makes it none. */
 final readonly class Figure
 {
     private const MULTIPLES = [
-        '' => 1.0, '%' => .01,
-        'k' => 1e3, 'tsd' => 1e3, 't' => 1e3, 'tusen' => 1e3, 'tys' => 1e3, 'thousand' => 1e3, 'tkr' => 1e3,
-        'm' => 1e6, 'mio' => 1e6, 'mln' => 1e6, 'mn' => 1e6, 'mill' => 1e6, 'milj' => 1e6, 'mkr' => 1e6, 'msek' => 1e6,
-        'million' => 1e6, 'millions' => 1e6,
-        'millionen' => 1e6, 'miljoner' => 1e6, 'miljoen' => 1e6, 'millioner' => 1e6, 'miljoonaa' => 1e6,
-        'mrd' => 1e9, 'bn' => 1e9, 'mld' => 1e9, 'md' => 1e9, 'billion' => 1e9, 'milliarden' => 1e9, 'miljarder' => 1e9,
-        'miljard' => 1e9, 'mia' => 1e9,
+        '%' => .01, 'prozent' => .01, 'percent' => .01, 'procent' => .01, 'prosent' => .01,
+        'k' => 1e3, 'tsd' => 1e3, 't' => 1e3, 'tausend' => 1e3, 'tusen' => 1e3, 'tusind' => 1e3, 'tys' => 1e3,
+        'thousand' => 1e3, 'duizend' => 1e3, 'tuhatta' => 1e3, 'mille' => 1e3, 'tis' => 1e3,
+        'm' => 1e6, 'mio' => 1e6, 'mln' => 1e6, 'mn' => 1e6, 'mill' => 1e6, 'milj' => 1e6, 'million' => 1e6,
+        'millions' => 1e6, 'millionen' => 1e6, 'miljoner' => 1e6, 'miljon' => 1e6, 'miljoen' => 1e6,
+        'millioner' => 1e6, 'miljoonaa' => 1e6, 'milionów' => 1e6, 'miliony' => 1e6, 'mil' => 1e6,
+        'mrd' => 1e9, 'bn' => 1e9, 'mld' => 1e9, 'md' => 1e9, 'billion' => 1e9, 'milliarden' => 1e9, 'milliarde' => 1e9,
+        'miljarder' => 1e9, 'miljard' => 1e9, 'mia' => 1e9, 'milliards' => 1e9, 'miljardia' => 1e9,
     ];
-
-    private const ABOUT = '/^(?:ca\.?|c\.|circa|cirka|etwa|rund|um|about|approx\.?|approximately|around|omkring|'
-        .'ongeveer|okolo|ok\.|noin|env\.?|~|≈|über|over|more than|mehr als|ueber|mer än|>|≥|<|≤|up to|bis '
-        .'zu|under)\s*/ui';
 
     private const CURRENCIES = [
-        '€' => 'EUR', 'euro' => 'EUR', 'eur' => 'EUR', 'sek' => 'SEK', 'mkr' => 'SEK', 'tkr' => 'SEK', 'msek' => 'SEK',
-        'nok' => 'NOK', 'dkk' => 'DKK', 'zł' => 'PLN', 'zl' => 'PLN', 'pln' => 'PLN',
-        'kč' => 'CZK', 'kc' => 'CZK', 'czk' => 'CZK', '£' => 'GBP', 'gbp' => 'GBP', '$' => 'USD', 'usd' => 'USD',
-        'chf' => 'CHF',
+        '€' => 'EUR', 'euro' => 'EUR', 'euros' => 'EUR', 'euroa' => 'EUR', 'eur' => 'EUR', 'sek' => 'SEK',
+        'nok' => 'NOK', 'dkk' => 'DKK', 'kr' => self::CROWNS, 'kronor' => self::CROWNS, 'kroner' => self::CROWNS,
+        'zł' => 'PLN', 'zl' => 'PLN', 'pln' => 'PLN', 'złotych' => 'PLN', 'kč' => 'CZK', 'kc' => 'CZK', 'czk' => 'CZK',
+        '£' => 'GBP', 'gbp' => 'GBP', '$' => 'USD', 'usd' => 'USD', 'chf' => 'CHF', 'fr' => 'CHF',
     ];
+
+    /** Crowns of a country that is not said. */
+    public const CROWNS = 'KR';
+
+    /** T, K or M before a currency: TEUR, MSEK, Mkr. */
+    private const LETTERS = ['t' => 1e3, 'k' => 1e3, 'm' => 1e6];
+
+    private const ABOUT = [
+        'ca', 'c', 'circa', 'cirka', 'etwa', 'rund', 'um', 'ungefähr', 'knapp', 'gut', 'über', 'ueber', 'bis', 'zu',
+        'mehr', 'als', 'mindestens', 'about', 'approx', 'approximately', 'around', 'over', 'under', 'more', 'than', 'up',
+        'to', 'at', 'least', 'some', 'nearly', 'almost', 'omkring', 'ungefär', 'runt', 'över', 'drygt', 'minst', 'fler',
+        'mer', 'än', 'enn', 'mere', 'end', 'omtrent', 'rundt', 'ongeveer', 'meer', 'dan', 'ruim', 'zo\'n', 'bijna',
+        'około', 'okolo', 'ok', 'ponad', 'prawie', 'min', 'noin', 'yli', 'n', 'lähes', 'environ', 'env', 'plus', 'de',
+        'près', 'moins', 'asi', 'přes', 'více', 'než', '~', '≈', '>', '≥', '<', '≤', '±',
+    ];
+
+    /** What is counted; the beginning of a word is enough. */
+    private const THINGS = [
+        'mitarbeit', 'beschäftigt', 'angestellt', 'person', 'köpfe', 'people', 'heads', 'employee', 'employed', 'staff',
+        'anställd', 'medarbet', 'ansatt', 'medarbej', 'medarbei', 'medewerk', 'werknemer', 'personeel', 'pracowni',
+        'osób', 'osoby', 'osoba', 'henkilö', 'henkeä', 'työntekij', 'salarié', 'collaborat', 'employé', 'zaměstnan',
+        'töötaja', 'darbiniek', 'darbuotoj', 'standort', 'filiale', 'werk', 'betrieb', 'site', 'plant', 'location',
+        'branch', 'anläggning', 'kontor', 'vestiging', 'zakład', 'toimipiste', 'établissement', 'praxen', 'jahr', 'year',
+        'år', 'jaar', 'lat',
+    ];
+
+    /** The same, as a whole word. */
+    private const SHORT = ['ma', 'fte', 'vzä', 'vbe', 'st', 'stk', 'stück', 'szt', 'hlö', 'pers', 'etp', 'p', 'a', 'pa'];
 
     /**
      * @param  string|null  $given  how it was written, where it is only approximate
-     * @param  string|null  $currency  ISO 4217, where one was named
+     * @param  string|null  $currency  ISO 4217, where one was named; KR: crowns of a country that is not said
      */
     private function __construct(public float $value, public ?string $given, public ?string $currency = null)
     {
@@ -43,69 +68,73 @@ final readonly class Figure
             return new self((float) $text, null);
         }
         $text = trim((string) preg_replace('/[\x{00A0}\x{202F}\x{2009}]/u', ' ', $text));
-        $plain = ctype_digit($text[0] ?? '') ? $text : (string) preg_replace(self::ABOUT, '', $text);
-        $about = $plain !== $text;
-        [$plain, $currency] = self::currency($plain);
-        if (
-            preg_match(
-                '/^(.*\d[^\d–—-]*?)\s*(?:–|—|-|\bto\b|\bbis\b|\btill\b|\btot\b|\btil\b|\bdo\b)\s*(\d.*)$/ui',
-                $plain,
-                $ends,
-            ) === 1
-        ) {
-            $high = self::single($ends[2]);
-            // 1–2 Mio: the unit behind the range holds for both ends.
-            $low = self::single(
-                preg_match('/\pL/u', $ends[1]) === 1 ? $ends[1] : $ends[1].preg_replace('/[\d.,\' ]+/', '', $ends[2]),
-            );
+        // A spreadsheet's mark of text, a remark behind, and the dash for no cents.
+        $plain = (string) preg_replace(["/^'/", '/\s*\([^()]*\)$/u', '/(?<=\d)[.,]\s?[-–—]+(?=\D*$)/u'], '', $text);
+        $range = preg_match(
+            '/^(\D*\d[\d.,\' ]*[^\d–—-]*?)\s*(?:–|—|-|\b(?:to|bis|till|tot|til|do|à|a|och|og|und)\b)\s*(\d.*)$/ui',
+            $plain,
+            $ends,
+        ) === 1 ? self::between($ends[1], $ends[2]) : null;
+        [$value, $isAbout, $currency] = $range ?? self::single($plain) ?? [null, false, null];
 
-            return $low === null || $high === null
-                ? null
-                : new self(($low + $high) / 2, mb_substr($text, 0, 40), $currency);
-        }
-        if (str_ends_with($plain, '+')) {
-            $about = true;
-            $plain = rtrim($plain, '+ ');
-        }
-        $value = self::single($plain);
-
-        return $value === null ? null : new self($value, $about ? mb_substr($text, 0, 40) : null, $currency);
+        return $value === null ? null : new self($value, $isAbout ? mb_substr($text, 0, 40) : null, $currency);
     }
 
-    /** @return array{string, string|null} the text without a currency, and the currency */
-    private static function currency(string $text): array
+    /** @return array{float, bool, string|null}|null the middle */
+    private static function between(string $low, string $high): ?array
     {
-        if (preg_match('/[\pL€£$]/u', $text) !== 1) {
-            return [$text, null];
+        $to = self::single($high);
+        // 1–2 Mio: the unit behind the range holds for both ends.
+        $unit = (string) preg_replace('/[\d.,\' ]+/', ' ', $high);
+        $from = self::single($low.(preg_match('/\d\D*\pL/u', $low) === 1 ? '' : $unit));
+
+        return $from === null || $to === null ? null : [($from[0] + $to[0]) / 2, true, $to[2] ?? $from[2]];
+    }
+
+    /** @return array{float, bool, string|null}|null value, whether about so much, currency */
+    private static function single(string $text): ?array
+    {
+        if (preg_match('/^(\D*?)([+-]?)\s*((?:[.,]\d|\d)[\d.,\' ]*)(\D*)$/u', trim($text), $parts) !== 1) {
+            return null;
         }
-        foreach (self::CURRENCIES as $sign => $code) {
-            $pattern = preg_match('/\pL/u', $sign) === 1
-                ? '/(?<!\pL)'.$sign.'(?!\pL)/ui'
-                : '/'.preg_quote($sign, '/').'/u';
-            if (preg_match($pattern, $text) === 1) {
-                return [
-                    trim(
-                        in_array($sign, ['mkr', 'tkr', 'msek'], true)
-                            ? $text
-                            : (string) preg_replace($pattern, '', $text),
-                    ),
-                    $code,
-                ];
+        $number = self::decimal(str_replace([' ', '\''], '', $parts[3]));
+        $words = preg_split('/[\s.\/]+/u', mb_strtolower($parts[1].' '.$parts[4]), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $factor = 1.0;
+        $currency = null;
+        $isAbout = false;
+        foreach ($words as $word) {
+            $word = rtrim($word, ',:;');
+            if ($word === '+') {
+                $isAbout = true;
+            } elseif (isset(self::MULTIPLES[$word])) {
+                $factor *= self::MULTIPLES[$word];
+            } elseif (isset(self::CURRENCIES[$word])) {
+                $currency = self::CURRENCIES[$word];
+            } elseif (isset(self::LETTERS[$word[0] ?? '']) && isset(self::CURRENCIES[substr($word, 1)])) {
+                $factor *= self::LETTERS[$word[0]];
+                $currency = self::CURRENCIES[substr($word, 1)];
+            } elseif (in_array($word, self::ABOUT, true)) {
+                $isAbout = true;
+            } elseif (! self::isThing($word)) {
+                return null;
             }
         }
 
-        return [$text, null];
+        return $number === null ? null : [($parts[2] === '-' ? -1 : 1) * $number * $factor, $isAbout, $currency];
     }
 
-    private static function single(string $text): ?float
+    private static function isThing(string $word): bool
     {
-        if (preg_match('/^([+-]?)\s*((?:[.,]\d|\d)[\d.,\' ]*)\s*(%|\pL*)\.?$/u', trim($text), $parts) !== 1) {
-            return null;
+        if ($word === '' || in_array($word, self::SHORT, true)) {
+            return true;
         }
-        $factor = self::MULTIPLES[mb_strtolower($parts[3])] ?? null;
-        $number = self::decimal(str_replace([' ', '\''], '', $parts[2]));
+        foreach (self::THINGS as $thing) {
+            if (str_starts_with($word, $thing)) {
+                return true;
+            }
+        }
 
-        return $factor === null || $number === null ? null : ($parts[1] === '-' ? -1 : 1) * $number * $factor;
+        return false;
     }
 
     /**

@@ -48,7 +48,7 @@ final class AccountFieldTest extends TestCase
     public function test_a_fact_is_known_everywhere(AccountField $field): void
     {
         self::assertTrue(Schema::hasColumn('accounts', $field->column), 'its migration');
-        self::assertSame($field->inFile, RowReaders::of(IntakeKind::Accounts)::columns()[$field->column]);
+        self::assertSame($field->inFile, RowReaders::columns(IntakeKind::Accounts)[$field->column]);
         $template = (string) $this->actingAs($this->rep)->get(route('intake.template', 'accounts'))->streamedContent();
         self::assertStringContainsString(str_replace('_', ' ', $field->column), $template);
 

@@ -30,7 +30,7 @@ final class DocsTest extends TestCase
     public function test_every_column_of_files_stands_in_its_table(IntakeKind $kind): void
     {
         $rows = [];
-        foreach (RowReaders::of($kind)::columns() as $field => $column) {
+        foreach (RowReaders::columns($kind) as $field => $column) {
             if ($field === 'extras') {
                 continue;
             }

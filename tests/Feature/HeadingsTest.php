@@ -152,7 +152,7 @@ final class HeadingsTest extends TestCase
     {
         foreach (IntakeKind::cases() as $kind) {
             $of = [];
-            foreach (RowReaders::of($kind)::columns() as $field => $column) {
+            foreach (RowReaders::columns($kind) as $field => $column) {
                 foreach ($column->names as $name) {
                     self::assertSame(implode(' ', Fold::words($name)), $name, 'names are folded');
                     $of[$name][] = $field;

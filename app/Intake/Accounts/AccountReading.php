@@ -8,6 +8,7 @@ use App\Intake\Cells;
 use App\Intake\RejectedRow;
 use App\Support\AccountField;
 use App\Support\FieldKind;
+use App\Support\Figure;
 
 /** One row of a file of accounts, read; what it leaves blank is absent. */
 final readonly class AccountReading
@@ -21,33 +22,32 @@ final readonly class AccountReading
     /** In a year; more is meant as per cent without their sign. */
     private const GROWTH = 3;
 
-    private Cells $row;
+    private const NAME = 255;
 
-    /** @param  array<string, string>  $cells */
-    private function __construct(private array $cells)
+    private function __construct(private Cells $row)
     {
-        $this->row = new Cells($cells);
     }
 
     /**
-     * @param  array<string, string>  $cells  by field, trimmed, not empty
      * @return array<string, mixed>
      *
-     * @throws RejectedRow
+     * @throws RejectedRow where the account cannot be told by it
      */
-    public static function of(array $cells): array
+    public static function of(Cells $row): array
     {
-        $reading = new self($cells);
-        $domain = $reading->row->domain('domain')
-            ?? throw new RejectedRow('The domain is missing; an account is joined by its domain, never by name alone.');
+        $reading = new self($row);
+        $domain = $reading->row->domain('domain');
+        if ($domain === null && ! $row->has('name')) {
+            throw new RejectedRow('Neither a website nor a name says which account this is.');
+        }
 
         return ['domain' => $domain] + array_filter([
-            'name' => $reading->row->text('name'),
+            'name' => $reading->name(),
             'source' => $reading->row->text('source', 80),
             'status' => $reading->status(),
         ], fn (?string $value): bool => $value !== null)
             + $reading->fields() + $reading->revenue() + $reading->place() + $reading->lists()
-            + $reading->parent($domain) + $reading->extras();
+            + $reading->parent((string) $domain) + $reading->extras();
     }
 
     /** @return array<string, mixed> the facts that are one value each */
@@ -55,20 +55,17 @@ final readonly class AccountReading
     {
         $record = [];
         foreach (AccountField::all() as $column => $field) {
-            $what = 'The '.lcfirst($field->label);
             $value = match ($field->kind) {
-                FieldKind::Count => $this->count($field, $what),
-                FieldKind::Growth => $this->growth($column, $what),
-                FieldKind::Year => $this->year($column, $what),
+                FieldKind::Count => $this->count($field),
+                FieldKind::Growth => $this->growth($column),
+                FieldKind::Year => $this->year($column),
                 FieldKind::Text => $this->row->text($column, $field->most),
-                FieldKind::Words => isset($this->cells[$column])
-                    ? mb_substr(implode('; ', $this->row->list($column)), 0, $field->most)
-                    : null,
+                FieldKind::Words => $this->words($field),
             };
             if ($value !== null) {
                 $record[$column] = $value;
                 if ($field->keepsWording) {
-                    $record[$column.'_given'] = $this->row->count($column, $what)?->given;
+                    $record[$column.'_given'] = $this->row->count($column)?->given;
                 }
             }
         }
@@ -76,34 +73,52 @@ final readonly class AccountReading
         return $record;
     }
 
-    private function count(AccountField $field, string $what): ?int
+    private function count(AccountField $field): ?int
     {
-        $count = $this->row->count($field->column, $what);
+        $count = $this->row->count($field->column);
 
         return $count === null ? null : (int) min($field->most, round($count->value));
     }
 
-    private function growth(string $column, string $what): ?float
+    private function growth(string $column): ?float
     {
-        $value = $this->row->figure($column, $what)?->value;
+        $value = $this->row->figure($column)?->value;
 
         return $value !== null && abs($value) > self::GROWTH ? $value / 100 : $value;
     }
 
-    private function year(string $column, string $what): ?int
+    /** 1961, or with words around it: founded in 1961, seit 1961. A century is none, nor are two years. */
+    private function year(string $column): ?int
     {
-        $value = $this->row->figure($column, $what)?->value;
+        $text = $this->row->all()[$column] ?? null;
+        if ($text === null) {
+            return null;
+        }
+        $isOne = preg_match('/^(?:\D*[^\d.,])?(1\d{3}|20\d{2}|2100)(?:[.,]0+)?\s*(?:r|roku|e)?\.?$/u', $text, $year) === 1;
+
+        return $isOne ? (int) $year[1] : $this->row->leave($column);
+    }
+
+    private function words(AccountField $field): ?string
+    {
+        $words = implode('; ', $this->row->list($field->column));
 
         return match (true) {
-            $value === null => null,
-            $value >= 1000 && $value <= 2100 => (int) $value,
-            default => throw new RejectedRow("“{$this->cells[$column]}” is not a year."),
+            $words === '' => null,
+            mb_strlen($words) > $field->most => $this->row->leave($field->column),
+            default => $words,
         };
+    }
+
+    /** @throws RejectedRow where it is longer than there is room for */
+    private function name(): ?string
+    {
+        return $this->row->has('name') ? $this->row->needed('name', 'The name', self::NAME) : null;
     }
 
     private function status(): ?string
     {
-        $status = $this->row->choice('status', 'The status', self::STATUSES);
+        $status = $this->row->choice('status', self::STATUSES);
 
         return $status === 'none' ? null : $status;
     }
@@ -111,11 +126,11 @@ final readonly class AccountReading
     /** @return array<string, mixed> */
     private function revenue(): array
     {
-        $revenue = $this->row->figure('revenue', 'The revenue');
+        $revenue = $this->row->figure('revenue');
         if ($revenue === null) {
             return [];
         }
-        $currency = strtoupper($this->row->text('revenue_currency', 3) ?? $revenue->currency ?? 'EUR');
+        $currency = $this->currency($revenue);
 
         return [
             'revenue' => Cells::inEur($revenue->value, $currency),
@@ -123,6 +138,16 @@ final readonly class AccountReading
             'revenue_currency' => $currency,
             'revenue_given' => $revenue->given,
         ];
+    }
+
+    private function currency(Figure $amount): string
+    {
+        $stated = Figure::read('1 '.($this->row->text('revenue_currency', 20) ?? ''))?->currency;
+        $currency = $stated ?? $amount->currency ?? strtoupper($this->row->text('revenue_currency', 3) ?? 'EUR');
+
+        return $currency !== Figure::CROWNS
+            ? $currency
+            : ['NO' => 'NOK', 'DK' => 'DKK'][(string) $this->row->country('country')] ?? 'SEK';
     }
 
     /** @return array<string, mixed> */
@@ -133,8 +158,8 @@ final readonly class AccountReading
             'region' => $this->row->text('region', 80),
             'postal_code' => $this->row->text('postal_code', 12),
             'country' => $this->row->country('country'),
-            'latitude' => $this->row->figure('latitude', 'The latitude')?->value,
-            'longitude' => $this->row->figure('longitude', 'The longitude')?->value,
+            'latitude' => $this->row->figure('latitude')?->value,
+            'longitude' => $this->row->figure('longitude')?->value,
         ], fn ($value): bool => $value !== null);
 
         return $place === [] ? [] : ['place' => $place];
@@ -146,9 +171,9 @@ final readonly class AccountReading
         $lists = [];
         $names = ['industry' => 'industries', 'technologies' => 'technologies', 'other_sites' => 'other_sites'];
         foreach ($names as $field => $as) {
-            if (isset($this->cells[$field])) {
-                $lists[$as] = $field === 'industry' && $this->isOneLabel($this->cells[$field])
-                    ? [trim($this->cells[$field])]
+            if ($this->row->has($field)) {
+                $lists[$as] = $field === 'industry' && $this->isOneLabel($this->row->all()[$field])
+                    ? [trim($this->row->all()[$field])]
                     : $this->row->list($field);
             }
         }
@@ -165,7 +190,7 @@ final readonly class AccountReading
     /** @return array<string, string> */
     private function parent(string $domain): array
     {
-        $parent = $this->row->domain('parent');
+        $parent = $this->row->otherDomain('parent');
 
         return $parent === null || $parent === $domain ? [] : ['parent' => $parent];
     }
@@ -174,9 +199,9 @@ final readonly class AccountReading
     private function extras(): array
     {
         $extras = [];
-        foreach ($this->cells as $field => $text) {
+        foreach ($this->row->all() as $field => $text) {
             if (str_starts_with($field, 'extras:')) {
-                $extras[substr($field, 7)] = mb_substr($text, 0, 500);
+                $extras[substr($field, 7)] = $text;
             }
         }
 

@@ -30,14 +30,12 @@ final class ContactReading
         .'reception|empfang|vaxel|kundservice)@/';
 
     /**
-     * @param  array<string, string>  $cells  by field, trimmed, not empty
      * @return array<string, mixed>
      *
-     * @throws RejectedRow
+     * @throws RejectedRow where nobody is named, or no account
      */
-    public static function of(array $cells): array
+    public static function of(Cells $row): array
     {
-        $row = new Cells($cells);
         [$first, $last] = self::name($row);
         $email = $row->email('email');
         $domain = $row->domain('domain') ?? ($email === null ? null : self::ofAddress($email))
@@ -48,10 +46,10 @@ final class ContactReading
             'interests' => $row->text('interests', 500),
             'city' => $row->text('city', 100),
             'country' => $row->country('country'),
-            'profile' => $row->page('profile', 'The profile'),
+            'profile' => $row->page('profile'),
             'source' => $row->text('source', 80),
         ], fn ($value): bool => $value !== null);
-        $since = $row->day('since', 'The day since when');
+        $since = $row->day('since');
 
         return [
             'domain' => $domain, 'first_name' => $first, 'last_name' => $last, ...$record,
@@ -66,7 +64,7 @@ final class ContactReading
             )),
             'before' => array_map(
                 self::position(...),
-                preg_split('/\s*[;|]\s*/', $cells['before'] ?? '', flags: PREG_SPLIT_NO_EMPTY) ?: [],
+                preg_split('/\s*[;|]\s*/', $row->all()['before'] ?? '', flags: PREG_SPLIT_NO_EMPTY) ?: [],
             ),
         ];
     }
@@ -98,7 +96,7 @@ final class ContactReading
     {
         $channels = [];
         if ($email !== null) {
-            $state = $row->choice('email_state', 'The state of the address', self::STATES);
+            $state = $row->choice('email_state', self::STATES);
             $channels[] = ['type' => 'email', 'value' => $email] + match (true) {
                 $state === null && preg_match(self::SHARED, $email) === 1 => ['state' => 'shared'],
                 $state === null && Domain::from($email)?->disposable === true => ['state' => 'disposable'],
@@ -113,7 +111,7 @@ final class ContactReading
             }
         }
         $profile = $row->text('profile');
-        $active = $row->day('active', 'The day of activity');
+        $active = $row->day('active');
         if ($profile !== null || $active !== null) {
             $channels[] = ['type' => 'social', 'value' => $profile ?? 'social']
                 + ($active === null ? [] : ['active_at' => $active]);

@@ -90,7 +90,7 @@ final readonly class CheckPage
     public function fields(): array
     {
         return ['' => 'leave out']
-            + array_map(fn ($column): string => $column->label, RowReaders::of($this->intake->kind)::columns());
+            + array_map(fn ($column): string => $column->label, RowReaders::columns($this->intake->kind));
     }
 
     /** @return array<int, string>|null whose address book it may be */

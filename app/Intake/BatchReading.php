@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Intake\Reading\Row;
+use App\Models\Intake;
+
+/** Some rows of a file, read: what they say, which of them are refused or wait, and which cells say nothing. */
+final class BatchReading
+{
+    /** @var array<int, array<string, mixed>> line → what it says */
+    public array $records = [];
+
+    /** @var array<int, list<string>> line → its cells as they are written */
+    public array $texts = [];
+
+    /** @var array<int, string> line → why it is refused */
+    public array $rejected = [];
+
+    /** @var array<int, string> line → why it waits */
+    public array $waiting = [];
+
+    /** @var array<int, array<string, string>> line → heading → what is written there and cannot be read */
+    public array $unread = [];
+
+    /** @var list<int> lines with fewer cells than there are headings */
+    public array $short = [];
+
+    /** @var list<int> lines with characters that nobody can see */
+    public array $cleaned = [];
+
+    /** @var list<string> */
+    private readonly array $headings;
+
+    /** @var array<int, string> */
+    private readonly array $mapping;
+
+    private function __construct(private readonly Intake $intake, private readonly RowReader $reader)
+    {
+        $this->headings = $intake->format['columns'];
+        $this->mapping = $intake->mapping ?? [];
+    }
+
+    /** @param  iterable<CsvRecord>  $records */
+    public static function of(Intake $intake, RowReader $reader, iterable $records): self
+    {
+        $reading = new self($intake, $reader);
+        foreach ($records as $record) {
+            $reading->read($record);
+        }
+
+        return $reading;
+    }
+
+    private function read(CsvRecord $record): void
+    {
+        $line = $record->line;
+        $this->texts[$line] = $record->cells ?? [$record->text];
+        if ($record->cells === null) {
+            $this->rejected[$line] = (string) $record->why;
+
+            return;
+        }
+        $row = Row::of($record->cells);
+        if ($row->wasCleaned) {
+            $this->cleaned[] = $line;
+        }
+        if ($row->isShorter(count($this->headings))) {
+            $this->short[] = $line;
+        }
+        try {
+            if ($row->isLonger(count($this->headings))) {
+                throw new WaitingRow($this->proposal($row));
+            }
+            $cells = $this->cells($row->cells);
+            $this->records[$line] = $this->reader->read($cells);
+            $this->note($line, $cells);
+        } catch (RejectedRow $e) {
+            $this->rejected[$line] = $e->getMessage();
+        } catch (WaitingRow $e) {
+            $this->waiting[$line] = $e->getMessage();
+        }
+    }
+
+    /** @param  list<string>  $row */
+    private function cells(array $row): Cells
+    {
+        return new Cells(Mapping::apply($this->mapping, $this->headings, $row) + array_filter(
+            ['source' => (string) $this->intake->source],
+            fn (string $source): bool => $source !== '',
+        ));
+    }
+
+    private function note(int $line, Cells $cells): void
+    {
+        $places = array_flip($this->mapping);
+        foreach ($cells->unread() as $field => $written) {
+            $heading = str_starts_with($field, 'extras:')
+                ? substr($field, 7)
+                : $this->headings[$places[$field] ?? -1] ?? $field;
+            $this->unread[$line][$heading] = $written;
+        }
+    }
+
+    /** Which cells may have been meant as one: where all others can be read then. */
+    private function proposal(Row $row): string
+    {
+        $best = null;
+        $least = PHP_INT_MAX;
+        foreach ($row->joined(count($this->headings), $this->intake->format['delimiter']) as $at => $way) {
+            try {
+                $cells = $this->cells($way);
+                $this->reader->read($cells);
+                $unread = count($cells->unread());
+            } catch (RejectedRow|WaitingRow) {
+                $unread = PHP_INT_MAX;
+            }
+            if ($unread < $least) {
+                [$best, $least] = [$at, $unread];
+            }
+        }
+        $count = count($row->cells);
+        $says = "The row has $count cells under ".count($this->headings).' headings.';
+        $sign = ['\\t' => 'tab', ';' => 'semicolon'][$this->intake->format['delimiter']] ?? 'comma';
+
+        return $best === null
+            ? $says
+            : "$says An unquoted $sign in the cell of “{$this->headings[$best]}”? Write the whole cell in quotes, and "
+                .'bring the row again.';
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake\Reading;
+
+/** What people write where they have nothing to say. */
+final class Blank
+{
+    /** Without points, spaces and slashes, in small letters. */
+    private const WORDS = [
+        'na', 'nn', 'none', 'null', 'nil', 'unknown', 'notknown', 'notavailable', 'notapplicable', 'notgiven', 'tbd',
+        'tbc', 'ka', 'keineangabe', 'keineangaben', 'ohneangabe', 'unbekannt', 'nichtbekannt', 'entfällt', 'so',
+        'nvt', 'onbekend', 'geenopgave', 'nietbekend', 'niettoepasselijk', 'okänd', 'okänt', 'saknas', 'uppgiftsaknas',
+        'ukjent', 'ukendt', 'ikkeoplyst', 'ikkeoppgitt', 'ikkekendt', 'ikkekjent', 'ejkänt', 'bd', 'brak', 'brakdanych',
+        'brakinformacji', 'nieznany', 'nieznana', 'nieznane', 'niedotyczy', 'nd', 'tuntematon', 'eitiedossa',
+        'eitietoa', 'eitiedetä', 'inconnu', 'inconnue', 'nonrenseigné', 'noncommuniqué', 'nc', 'nr', 'sansobjet',
+        'keine', 'keiner', 'geen', 'inga', 'ingen', 'aucun', 'aucune', 'eiole', '#nv', '#n', '#na', '#ref!', '#div0!',
+        '#wert!', '#value!', '#name', '#waarde!', '#värde!', '#arvo!', '#valeur!', '#bezug!', '#bezug', '#zahl!', '#num!',
+        'neuvedeno', 'neznámý', 'neznámé', 'teadmata', 'nav', 'nezināms', 'nežinoma',
+    ];
+
+    public static function is(string $text): bool
+    {
+        static $words = null;
+        $words ??= array_fill_keys(self::WORDS, true);
+        $plain = preg_replace('/[\s.\/\\\\\-–—_()*?:]+/u', '', mb_strtolower($text)) ?? '';
+
+        return $plain === '' || isset($words[$plain]);
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake\Reading;
+
+/** The cells of a row as they are read: without what nobody can see, and as many as there are headings. */
+final readonly class Row
+{
+    /** Control characters, and signs without a width. */
+    private const UNSEEN = '/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F\x{200B}-\x{200F}\x{2028}-\x{202E}\x{2060}\x{FEFF}\x{AD}]/u';
+
+    /** Spaces of every kind, but for line breaks. */
+    private const SPACES = '/[\t \x{A0}\x{1680}\x{2000}-\x{200A}\x{202F}\x{205F}\x{3000}]+/u';
+
+    /**
+     * @param  list<string>  $cells
+     * @param  bool  $wasCleaned  of characters that nobody can see
+     */
+    private function __construct(public array $cells, public bool $wasCleaned)
+    {
+    }
+
+    /** @param  list<string>  $cells */
+    public static function of(array $cells): self
+    {
+        $cleaned = false;
+        $own = [];
+        foreach ($cells as $cell) {
+            if (preg_match('/[^\x20-\x7E]/', $cell) === 1 || str_contains($cell, '  ')) {
+                $seen = (string) preg_replace(self::UNSEEN, '', $cell);
+                $cleaned = $cleaned || $seen !== $cell;
+                $cell = (string) preg_replace(self::SPACES, ' ', $seen);
+            }
+            $own[] = trim($cell);
+        }
+
+        return new self($own, $cleaned);
+    }
+
+    public function isLonger(int $headings): bool
+    {
+        return count($this->cells) > $headings
+            && array_filter(array_slice($this->cells, $headings), fn (string $cell): bool => $cell !== '') !== [];
+    }
+
+    public function isShorter(int $headings): bool
+    {
+        return count($this->cells) < $headings;
+    }
+
+    /**
+     * Each way in which a row with too many cells may have been meant: some neighbours as one cell.
+     *
+     * @return array<int, list<string>> place of the cell, from 0 → the cells then
+     */
+    public function joined(int $headings, string $delimiter): array
+    {
+        $more = count($this->cells) - $headings;
+        $ways = [];
+        for ($at = 0; $at < $headings; $at++) {
+            $cells = $this->cells;
+            $parts = array_slice($cells, $at, $more + 1);
+            array_splice($cells, $at, $more + 1, [implode($delimiter === ',' ? ', ' : $delimiter, $parts)]);
+            $ways[$at] = $cells;
+        }
+
+        return $ways;
+    }
+}

@@ -1,0 +1,276 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Intake\Importer;
+use App\Intake\ReceiveFile;
+use App\Models\Account;
+use App\Models\Contact;
+use App\Models\Intake;
+use App\Models\IntakeKind;
+use App\Models\IntakeState;
+use App\Models\Signal;
+use App\Support\Gazetteer;
+use Illuminate\Support\Facades\DB;
+use Normalizer;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/** Files as people have them, and what each must give (tests/data/intake/README.md). */
+final class IntakeFilesTest extends TestCase
+{
+    private const FOLDER = __DIR__.'/../data/intake';
+
+    protected const NOW = '2026-11-27T09:00:00Z';
+
+    /** @return array<string, array{string}> */
+    public static function files(): array
+    {
+        $files = array_filter(
+            self::expected(),
+            fn (array $file): bool => IntakeKind::tryFrom($file['kind']) !== null && ! str_ends_with($file['file'], 'x'),
+        );
+
+        return array_combine(
+            array_column($files, 'file'),
+            array_map(fn (array $file): array => [$file['file']], $files),
+        );
+    }
+
+    #[DataProvider('files')]
+    public function test_a_file_comes_in_as_it_should(string $name): void
+    {
+        Gazetteer::load();
+        $expected = self::one($name);
+        foreach ($expected['after'] as $before) {
+            $this->take(self::one($before));
+        }
+        $intake = $this->take($expected);
+        $this->compare($expected, $intake, $expected['counts'], $name);
+        $this->spots($expected['spots']);
+        $again = $this->take($expected);
+        $this->counts($expected['again'], $again, "$name once more");
+        $this->spots($expected['spots']);
+    }
+
+    /**
+     * @param  array<string, mixed>  $expected
+     * @param  array<string, mixed>  $counts
+     */
+    private function compare(array $expected, Intake $intake, array $counts, string $name): void
+    {
+        $format = $expected['format'];
+        self::assertSame(
+            [$format['encoding'], $format['delimiter'], $format['headings_line']],
+            [$intake->format['encoding'], $intake->format['delimiter'], $intake->format['headings_line'] ?? 1],
+        );
+        $reasons = $intake->rejections()->pluck('reason', 'line')->all();
+        $this->counts($counts, $intake, $name.': '.json_encode($reasons, JSON_UNESCAPED_UNICODE));
+        self::assertSame($expected['rows'], $intake->rows);
+        $written = array_map(fn (array $cell): string => "{$cell['line']} {$cell['heading']}: {$cell['written']}", $expected['unread']);
+        $kept = DB::table('intake_cells')->where('intake_id', $intake->id)->orderBy('line')->get()
+            ->map(fn ($cell): string => "{$cell->line} {$cell->heading}: {$cell->written}")->all();
+        self::assertEqualsCanonicalizing($written, $kept, 'cells that cannot be read');
+        $waits = DB::table('intake_rejections')->where('intake_id', $intake->id)->get()->keyBy('line');
+        foreach ($expected['apart'] as $apart) {
+            $outcomes = (array) $apart['outcome'];
+            $is = match (true) {
+                ! isset($waits[$apart['line']]) => null,
+                (bool) $waits[$apart['line']]->waits => 'wait',
+                default => 'refused',
+            };
+            $is === null
+                ? self::assertNotSame([], array_diff($outcomes, ['wait', 'refused']), "line {$apart['line']} came in")
+                : self::assertContains($is, $outcomes, "line {$apart['line']}: {$waits[$apart['line']]->reason}");
+        }
+        self::assertSame(count($expected['short'] ?? []), $intake->short, 'short rows');
+        self::assertSame(count($expected['cleaned'] ?? []), $intake->cleaned, 'cleaned rows');
+    }
+
+    /** @param  array<string, mixed>  $counts */
+    private function counts(array $counts, Intake $intake, string $name): void
+    {
+        $is = [
+            'new' => $intake->created, 'changed' => $intake->updated, 'same' => $intake->unchanged,
+            'wait' => $intake->waiting, 'refused' => $intake->rejected,
+        ];
+        foreach ($counts as $what => $count) {
+            $range = is_array($count) ? $count : ['from' => $count, 'to' => $count];
+            self::assertTrue(
+                $is[$what] >= $range['from'] && $is[$what] <= $range['to'],
+                "$what: {$is[$what]}, expected {$range['from']} to {$range['to']} in $name, ".json_encode($is),
+            );
+        }
+    }
+
+    /** @param  list<array<string, mixed>>  $spots */
+    private function spots(array $spots): void
+    {
+        foreach ($spots as $spot) {
+            $records = $this->records($spot['row']);
+            if ($records === [] && ($spot['when'] ?? null) === 'new') {
+                continue;
+            }
+            $at = json_encode($spot, JSON_UNESCAPED_UNICODE);
+            self::assertCount(1, $records, "one record for $at");
+            $values = $this->values($records[0], $spot['column'], $spot['row']);
+            self::assertTrue(self::meets($spot, $values), "$at, stored is ".json_encode($values, JSON_UNESCAPED_UNICODE));
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $spot
+     * @param  list<mixed>  $values
+     */
+    private static function meets(array $spot, array $values): bool
+    {
+        if ($values === [] && ($spot['or_null'] ?? false)) {
+            return true;
+        }
+        $same = fn (mixed $a, mixed $b): bool => is_numeric($a) && is_numeric($b)
+            ? abs((float) $a - (float) $b) < 1e-6
+            : self::plain($a) === self::plain($b);
+        $among = fn (mixed $value): bool => $value === null ? $values === [] : array_filter(
+            $values,
+            fn (mixed $one): bool => is_array($value)
+                ? is_array($one) && $same($one['amount'], $value['amount']) && $one['currency'] === $value['currency']
+                : $same($one, $value),
+        ) !== [];
+        $first = (string) self::plain(is_array($values[0] ?? null) ? '' : $values[0] ?? '');
+
+        return match (true) {
+            array_key_exists('value', $spot) => $among($spot['value']),
+            isset($spot['either']) => array_filter($spot['either'], $among) !== [] || in_array(null, $spot['either'], true) && $values === [],
+            isset($spot['starts']) => array_filter($spot['starts'], fn (string $s): bool => str_starts_with($first, $s)) !== [],
+            isset($spot['has']) => array_filter($spot['has'], fn (mixed $one): bool => ! $among($one)) === [],
+            default => (! isset($spot['length']) || mb_strlen($first) === $spot['length'])
+                && (! isset($spot['begins']) || str_starts_with($first, (string) self::plain($spot['begins'])))
+                && (! isset($spot['ends']) || str_ends_with($first, (string) self::plain($spot['ends']))),
+        };
+    }
+
+    private static function plain(mixed $value): mixed
+    {
+        return is_string($value)
+            ? trim((string) preg_replace('/[\s\x{A0}\x{2000}-\x{200A}\x{202F}]+/u', ' ', (string) Normalizer::normalize($value)))
+            : $value;
+    }
+
+    /**
+     * @param  array<string, mixed>  $row
+     * @return list<Account|Contact|Signal>
+     */
+    private function records(array $row): array
+    {
+        $account = isset($row['domain']) ? Account::query()->where('domain', $row['domain'])->first() : null;
+        if (isset($row['title']) || isset($row['kind'])) {
+            return array_values(Signal::query()->where('account_id', $account->id ?? 0)
+                ->when(isset($row['title']), fn ($q) => $q->where('title', $row['title']))->get()->all());
+        }
+        if (isset($row['email'])) {
+            $ids = DB::table('channels')->where('value', $row['email'])->pluck('contact_id');
+
+            return array_values(Contact::query()->whereIn('id', $ids)->whereNull('merged_into')->get()
+                ->filter(fn (Contact $one): bool => self::isNamed($one, $row))->all());
+        }
+        if (isset($row['first_name']) || isset($row['last_name'])) {
+            return array_values(Contact::query()->when($account !== null, fn ($q) => $q->where('account_id', $account?->id))
+                ->whereNull('merged_into')->get()->filter(fn (Contact $one): bool => self::isNamed($one, $row))->all());
+        }
+        if ($account !== null) {
+            return [$account];
+        }
+
+        return isset($row['domain']) ? [] : array_values(Account::query()->where('name', $row['name'] ?? '')
+            ->whereNull('domain')->get()->all());
+    }
+
+    /** @param  array<string, mixed>  $row */
+    private static function isNamed(Contact $contact, array $row): bool
+    {
+        return (! isset($row['first_name']) || $contact->first_name === $row['first_name'])
+            && (! isset($row['last_name']) || $contact->last_name === $row['last_name']);
+    }
+
+    /**
+     * @param  array<string, mixed>  $row
+     * @return list<mixed>
+     */
+    private function values(Account|Contact|Signal $record, string $column, array $row): array
+    {
+        $channels = fn (string $type): array => $record instanceof Contact
+            ? $record->channels()->where('type', $type)->pluck('value')->all()
+            : [];
+        $value = match (true) {
+            str_starts_with($column, 'fact:') => DB::table('account_attribute')
+                ->join('attributes', 'attributes.id', '=', 'attribute_id')->where('account_id', $record->id)
+                ->where('name', substr($column, 5))->value('value'),
+            $record instanceof Signal && $column === 'date' => $record->occurred_at->toDateString(),
+            $record instanceof Signal && in_array($column, ['round', 'amount', 'currency', 'openings', 'before', 'after', 'deed'], true) => $record->facts[$column] ?? null,
+            $record instanceof Signal => ($v = $record->getAttribute($column)) instanceof \BackedEnum ? $v->value : $v,
+            $column === 'industry' => DB::table('account_industry')->where('account_id', $record->id)->where('position', 0)->value('code'),
+            in_array($column, ['city', 'country', 'postal_code', 'region', 'latitude', 'longitude'], true) && $record instanceof Account => DB::table('places')
+                ->where('account_id', $record->id)->where('headquarters', 1)->value($column),
+            $column === 'revenue' => $record->revenue_amount === null
+                ? null
+                : ['amount' => $record->revenue_amount, 'currency' => $record->revenue_currency],
+            $column === 'technologies' => $record->technologies()->pluck('name')->all(),
+            $column === 'email' => $channels('email'),
+            $column === 'phone' => array_map(self::digits(...), $channels('direct_phone')),
+            $column === 'switchboard' => array_map(self::digits(...), $channels('switchboard')),
+            $column === 'email_state' => $record->channels()->where('value', $row['email'] ?? '')->value('state')?->value,
+            $column === 'since' => $record->positions()->whereNull('until')->value('since')?->toDateString(),
+            $column === 'active' => $record->channels()->whereNotNull('active_at')->value('active_at')?->toDateString(),
+            $column === 'domain' && $record instanceof Contact => $record->account->domain,
+            default => $record->getAttribute($column),
+        };
+
+        return $value === null ? [] : (is_array($value) && array_is_list($value) ? $value : [$value]);
+    }
+
+    private static function digits(string $phone): string
+    {
+        return '+'.preg_replace('/\D/', '', $phone);
+    }
+
+    /** @param  array<string, mixed>  $expected */
+    private function take(array $expected): Intake
+    {
+        $kind = IntakeKind::from($expected['kind']);
+        $intake = ReceiveFile::file(self::FOLDER.'/'.$expected['file'], $expected['file'], $this->rep, $kind);
+        $byHand = array_column($expected['by_hand'] ?? [], null);
+        $mapping = $intake->mapping ?? [];
+        $wanted = array_column($expected['headings'], 1, 0);
+        foreach ($intake->format['columns'] as $at => $heading) {
+            $column = $wanted[$heading] ?? null;
+            if (in_array($heading, $byHand, true)) {
+                $mapping[$at] = $column === 'fact' ? 'extras' : $column;
+
+                continue;
+            }
+            $column === null
+                ? self::assertNotContains($mapping[$at] ?? null, array_filter($wanted), "“{$heading}” is left out")
+                : self::assertSame($column, $mapping[$at] ?? null, "what “{$heading}” is");
+        }
+        $intake->update(['mapping' => array_filter($mapping), 'state' => IntakeState::Queued]);
+        (new Importer)->run($intake);
+
+        return $intake->refresh();
+    }
+
+    /** @return array<string, mixed> */
+    private static function one(string $name): array
+    {
+        return array_column(self::expected(), null, 'file')[$name];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function expected(): array
+    {
+        static $expected = null;
+
+        return $expected ??= json_decode((string) file_get_contents(self::FOLDER.'/expected.json'), true)['files'];
+    }
+}
