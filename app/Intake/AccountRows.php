@@ -6,10 +6,12 @@ namespace App\Intake;
 
 use App\Intake\Accounts\AccountColumns;
 use App\Intake\Accounts\AccountReading;
+use App\Intake\Accounts\Sites;
 use App\Intake\Accounts\StoredAccounts;
 use App\Intake\Accounts\Whereabouts;
 use App\Support\TechnologyIds;
 use Illuminate\Support\Facades\DB;
+use Luftig\Core\Company\CompanyName;
 
 /** Accounts: joined by domain, blank cells change nothing. */
 final class AccountRows implements RowReader
@@ -35,14 +37,18 @@ final class AccountRows implements RowReader
     /** @param  array<string, mixed>  $record */
     public function key(array $record): string
     {
-        return $record['domain'];
+        return $record['domain'] ?? 'without '.CompanyName::of($record['name'])->key();
     }
 
     public function store(array $records, Ledger $ledger): Tally
     {
         $tally = new Tally;
-        $domains = array_column($records, 'domain');
-        $there = $this->accounts->of($domains);
+        foreach (array_keys(array_filter($records, fn (array $record): bool => $record['domain'] === null)) as $line) {
+            $tally->waiting[$line] = 'No website tells which account this is. Write its domain into the row, and bring '
+                .'the row again.';
+            unset($records[$line]);
+        }
+        $there = $this->accounts->of(array_column($records, 'domain'));
         $new = $changed = [];
         foreach ($records as $line => $record) {
             $facts = $this->facts($record);
@@ -66,17 +72,19 @@ final class AccountRows implements RowReader
                 // What was merged in keeps telling of the account, but no longer what it is called.
                 unset($facts['name']);
             }
-            $after = self::changes($facts, $existing);
-            if ($after === []) {
+            $after = self::changes(Sites::apart($facts, $existing, $record['is_later']), $existing);
+            $doubt = $record['is_later'] ? self::doubt($after, $existing) : null;
+            if ($doubt !== null) {
+                $tally->waiting[$line] = $doubt;
+            } elseif ($after === []) {
                 $tally->unchanged++;
-
-                continue;
+            } else {
+                $this->accounts->change($existing['id'], $after);
+                $changed[$existing['id']] = true;
+                $before = array_map(fn (string $field): mixed => $existing[$field] ?? null, array_keys($after));
+                $ledger->changed('account', $existing['id'], array_combine(array_keys($after), $before), $after);
+                $tally->updated++;
             }
-            $this->accounts->change($existing['id'], $after);
-            $changed[$existing['id']] = true;
-            $before = array_map(fn (string $field): mixed => $existing[$field] ?? null, array_keys($after));
-            $ledger->changed('account', $existing['id'], array_combine(array_keys($after), $before), $after);
-            $tally->updated++;
         }
         $ids = $this->accounts->create($new);
         $ledger->created('account', $ids);
@@ -84,6 +92,33 @@ final class AccountRows implements RowReader
         $this->joinParents($records, $ledger);
 
         return $tally;
+    }
+
+    /**
+     * What a later row of a file says otherwise than a row before it did: that is for somebody to decide. It may add.
+     *
+     * @param  array<string, mixed>  $after
+     * @param  array<string, mixed>  $existing
+     */
+    private static function doubt(array $after, array $existing): ?string
+    {
+        $adds = ['place' => 0, 'other_places' => 0, 'extras' => 0];
+        $other = array_filter(
+            array_diff_key($after, $adds),
+            fn (string $field): bool => ($existing[$field] ?? null) !== null,
+            ARRAY_FILTER_USE_KEY,
+        );
+        if (isset($other['name'])) {
+            return "The row calls {$existing['domain']} “{$other['name']}”, a row before it “{$existing['name']}”.";
+        }
+        $fields = array_map(
+            fn (string $field): string => str_replace('_', ' ', $field),
+            array_keys(array_diff_key($other, ['revenue' => 0, 'revenue_given' => 0, 'headcount_given' => 0])),
+        );
+
+        return $fields === []
+            ? null
+            : "A row before it says otherwise of {$existing['domain']}: ".implode(', ', $fields).'.';
     }
 
     /**
@@ -98,10 +133,6 @@ final class AccountRows implements RowReader
         if (isset($facts['extras'])) {
             $facts['extras'] += $existing['extras'] ?? [];
             ksort($facts['extras']);
-        }
-        $town = $facts['place']['city'] ?? null;
-        if (isset($facts['place']) && in_array($town, [null, $existing['place']['city'] ?? null], true)) {
-            $facts['place'] = Whereabouts::comparable($facts['place'] + ($existing['place'] ?? []));
         }
 
         return array_filter(

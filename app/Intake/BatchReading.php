@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Intake\Reading\Row;
+use App\Intake\Reading\Sense;
 use App\Models\Intake;
 
 /** Some rows of a file, read: what they say, which of them are refused or wait, and which cells say nothing. */
@@ -25,10 +26,13 @@ final class BatchReading
     /** @var array<int, array<string, string>> line → heading → what is written there and cannot be read */
     public array $unread = [];
 
+    /** @var array<string, array<string, int>> field → word that is none of what it can say → how many cells have it */
+    public array $unknown = [];
+
     /** @var list<int> lines with fewer cells than there are headings */
     public array $short = [];
 
-    /** @var list<int> lines with characters that nobody can see */
+    /** @var list<int> lines with control characters */
     public array $cleaned = [];
 
     /** @var list<string> */
@@ -37,10 +41,13 @@ final class BatchReading
     /** @var array<int, string> */
     private readonly array $mapping;
 
+    private readonly Sense $sense;
+
     private function __construct(private readonly Intake $intake, private readonly RowReader $reader)
     {
         $this->headings = $intake->format['columns'];
         $this->mapping = $intake->mapping ?? [];
+        $this->sense = Sense::of($intake);
     }
 
     /** @param  iterable<CsvRecord>  $records */
@@ -70,17 +77,20 @@ final class BatchReading
         if ($row->isShorter(count($this->headings))) {
             $this->short[] = $line;
         }
+        if ($row->isLonger(count($this->headings))) {
+            $this->waiting[$line] = $this->proposal($row);
+
+            return;
+        }
+        $cells = $this->cells($row->cells);
         try {
-            if ($row->isLonger(count($this->headings))) {
-                throw new WaitingRow($this->proposal($row));
-            }
-            $cells = $this->cells($row->cells);
             $this->records[$line] = $this->reader->read($cells);
             $this->note($line, $cells);
         } catch (RejectedRow $e) {
             $this->rejected[$line] = $e->getMessage();
-        } catch (WaitingRow $e) {
-            $this->waiting[$line] = $e->getMessage();
+        }
+        foreach ($cells->unknown() as $field => $word) {
+            $this->unknown[$field][$word] = ($this->unknown[$field][$word] ?? 0) + 1;
         }
     }
 
@@ -90,7 +100,7 @@ final class BatchReading
         return new Cells(Mapping::apply($this->mapping, $this->headings, $row) + array_filter(
             ['source' => (string) $this->intake->source],
             fn (string $source): bool => $source !== '',
-        ));
+        ), $this->sense);
     }
 
     private function note(int $line, Cells $cells): void
@@ -114,7 +124,7 @@ final class BatchReading
                 $cells = $this->cells($way);
                 $this->reader->read($cells);
                 $unread = count($cells->unread());
-            } catch (RejectedRow|WaitingRow) {
+            } catch (RejectedRow) {
                 $unread = PHP_INT_MAX;
             }
             if ($unread < $least) {

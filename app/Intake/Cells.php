@@ -6,6 +6,7 @@ namespace App\Intake;
 
 use App\Intake\Reading\Blank;
 use App\Intake\Reading\Day;
+use App\Intake\Reading\Sense;
 use App\Support\Countries;
 use App\Support\Figure;
 use App\Support\Money;
@@ -21,16 +22,21 @@ final class Cells
 {
     private const REMEMBERED = 20_000;
 
+    private const ADDRESS = 190;
+
     private const HEADS = 10_000_000;
 
     /** @var array<string, string> field → what is written there and cannot be read */
     private array $unread = [];
 
+    /** @var array<string, string> */
+    private array $unknown = [];
+
     /** @var array<string, string> by field */
     private readonly array $cells;
 
     /** @param  array<string, string>  $cells  by field */
-    public function __construct(array $cells)
+    public function __construct(array $cells, private readonly Sense $sense = new Sense)
     {
         $this->cells = array_filter($cells, fn (string $text): bool => ! Blank::is($text));
     }
@@ -95,7 +101,9 @@ final class Cells
     {
         $figure = $this->figure($field);
 
-        return $figure === null || $figure->value >= 0 && $figure->value <= self::HEADS ? $figure : $this->leave($field);
+        return $figure === null || $figure->value >= 0 && $figure->value <= self::HEADS
+            ? $figure
+            : $this->leave($field);
     }
 
     /** 0–1, also as per cent. */
@@ -110,7 +118,7 @@ final class Cells
     {
         $text = $this->cells[$field] ?? null;
 
-        return $text === null ? null : Day::read($text) ?? $this->leave($field);
+        return $text === null ? null : Day::read($text, $this->sense->isMonthFirst($field)) ?? $this->leave($field);
     }
 
     /** @throws RejectedRow */
@@ -124,14 +132,34 @@ final class Cells
     public function email(string $field): ?string
     {
         $text = $this->cells[$field] ?? null;
-        if ($text === null) {
-            return null;
-        }
-        $text = mb_strtolower((string) preg_replace('/^mailto:/i', '', $text));
-        static $validator = new EmailValidator;
 
-        return strlen($text) <= 190 && preg_match('/@[^@]+\.[^@.]+$/', $text) === 1
-            && $validator->isValid($text, new RFCValidation) ? $text : $this->leave($field);
+        return $text === null ? null : self::address($text) ?? $this->leave($field);
+    }
+
+    /** @return list<string> of a cell that may hold several; what is none of them is left, and the others read */
+    public function emails(string $field): array
+    {
+        $emails = [];
+        foreach (preg_split('~[;,|\n]|\s/\s~', $this->cells[$field] ?? '', flags: PREG_SPLIT_NO_EMPTY) ?: [] as $part) {
+            $emails[] = trim($part) === '' ? null : self::address($part) ?? $this->leave($field);
+        }
+
+        return array_values(array_unique(array_filter($emails)));
+    }
+
+    /** Also mailto:, a name before it, and (at): Anna Beispiel <anna(at)firm.example>. */
+    private static function address(string $text): ?string
+    {
+        static $validator = new EmailValidator;
+        $named = preg_match('/<([^<>]+)>\s*$/', $text, $within) === 1 ? $within[1] : $text;
+        $email = mb_strtolower((string) preg_replace(
+            ['/^\s*mailto:\s*/i', '/\s*[(\[{]\s*at\s*[)\]}]\s*/i'],
+            ['', '@'],
+            trim($named),
+        ));
+
+        return strlen($email) <= self::ADDRESS && preg_match('/@[^@]+\.[^@.]+$/', $email) === 1
+            && $validator->isValid($email, new RFCValidation) ? $email : null;
     }
 
     /** A page of somebody's, with http:// or https:// before it; other addresses could run what they name. */
@@ -203,14 +231,25 @@ final class Cells
         if ($text === null) {
             return null;
         }
-        $folded = trim(str_replace(['_', '-'], ' ', mb_strtolower($text)));
+        $folded = Sense::word($text);
+        $told = $this->sense->meaning($field, $folded);
+        if ($told !== null && isset($choices[$told])) {
+            return $told;
+        }
         foreach ($choices as $value => $words) {
             if ($folded === str_replace('_', ' ', $value) || in_array($folded, $words, true)) {
                 return $value;
             }
         }
+        $this->unknown[$field] = $text;
 
         return $this->leave($field);
+    }
+
+    /** @return array<string, string> field → a word of it that is none of what it can say */
+    public function unknown(): array
+    {
+        return $this->unknown;
     }
 
     /**

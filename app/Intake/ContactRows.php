@@ -8,16 +8,16 @@ use App\Contacts\CareerSignals;
 use App\Contacts\Doubles;
 use App\Contacts\Fingerprints;
 use App\Contacts\Titles;
+use App\Intake\Contacts\ChannelReading;
 use App\Intake\Contacts\ContactColumns;
 use App\Intake\Contacts\ContactReading;
+use App\Intake\Contacts\KnownContacts;
 use App\Intake\Contacts\StoredContacts;
 use App\Network\Acquaintance;
 use App\Support\AccountIds;
 use Illuminate\Support\Facades\DB;
-use Luftig\Core\Text\Fold;
-use stdClass;
 
-/** Contacts: the same by personal address or profile, else by name within one account. */
+/** Contacts: the same by profile, by an address together with the name, else by name within one account. */
 final class ContactRows implements RowReader
 {
     public function __construct(
@@ -39,60 +39,41 @@ final class ContactRows implements RowReader
     /** @param  array<string, mixed>  $record */
     public function key(array $record): string
     {
-        return $record['domain'].'|'.self::folded($record['first_name'], $record['last_name']);
+        return $record['domain'].'|'.KnownContacts::folded($record['first_name'], $record['last_name']);
     }
 
     public function store(array $records, Ledger $ledger): Tally
     {
         $tally = new Tally;
         $accounts = AccountIds::of([...$records, ...array_merge([], ...array_column($records, 'before'))]);
-        $contacts = new StoredContacts($accounts, $this->titles);
-        [$byProfile, $byAddress, $byName, $people] = $this->there($records, $accounts);
-        $new = $doubtful = $moved = [];
-        $touched = [];
+        $known = new KnownContacts($records, $accounts);
+        $records = $this->welcome($records, $accounts, $tally);
+        $found = [];
         foreach ($records as $line => $record) {
-            $account = $accounts[$record['domain']] ?? null;
-            if ($account === null) {
-                $tally->rejected[$line] = AccountIds::unknown($record['domain']);
-
-                continue;
+            try {
+                $found[$line] = $known->find($record, $accounts[$record['domain']]);
+            } catch (WaitingRow $e) {
+                $tally->waiting[$line] = $e->getMessage();
+                unset($records[$line]);
             }
-            $address = self::personalAddress($record);
-            if (
-                $this->erased->isErased(
-                    $record['domain'],
-                    $record['first_name'],
-                    $record['last_name'],
-                    [$address, $record['profile'] ?? null],
-                )
-            ) {
-                $tally->rejected[$line] = 'This person asked to be erased, and is not brought in again.';
-
-                continue;
-            }
+        }
+        $records = self::markShared($records, $known, $known->shared($records, $found), $ledger);
+        $contacts = new StoredContacts($accounts, $this->titles);
+        $new = $doubtful = $moved = $touched = [];
+        foreach ($records as $line => $record) {
+            $account = $accounts[$record['domain']];
             $record['before'] = array_map(
                 fn (array $position): array => ['account_id' => $accounts[$position['domain'] ?? ''] ?? null]
                     + $position,
                 $record['before'],
             );
-            $id = $byProfile[$record['profile'] ?? ''] ?? $byAddress[$address ?? ''] ?? null;
-            $namesake = $id === null
-                ? $byName[$account.'|'.self::folded($record['first_name'], $record['last_name'])] ?? null
-                : null;
-            if ($namesake !== null && ! self::isToldApart($record, $people[$namesake])) {
-                $id = $namesake;
-            }
+            $id = $found[$line];
             if ($id === null) {
-                if ($namesake !== null) {
-                    $doubtful[count($new)] = $namesake;
-                }
+                $doubtful[] = $known->doubtful($record, $account);
                 $new[] = [$account, $record];
                 $touched[] = $account;
-
-                continue;
-            }
-            if ($contacts->update($people[$id], $account, $record, $ledger)) {
-                array_push($touched, $account, $people[$id]['account_id']);
+            } elseif ($contacts->update($known->people[$id], $account, $record, $ledger)) {
+                array_push($touched, $account, $known->people[$id]['account_id']);
                 $moved[] = $id;
                 $tally->updated++;
             } else {
@@ -100,14 +81,10 @@ final class ContactRows implements RowReader
             }
         }
         $ids = $contacts->create($new, $ledger);
-        foreach ($doubtful as $i => $namesake) {
-            Doubles::doubt(
-                'contact',
-                $namesake,
-                $ids[$i],
-                1.0,
-                ['Both have the same name and are at the same account.', 'Their addresses differ.'],
-            );
+        foreach ($doubtful as $i => $doubt) {
+            if ($doubt !== null) {
+                Doubles::doubt('contact', $doubt[0], $ids[$i], 1.0, $doubt[1]);
+            }
         }
         foreach ($new as $i => [, $record]) {
             if ($record['before'] !== []) {
@@ -125,77 +102,61 @@ final class ContactRows implements RowReader
     }
 
     /**
+     * Records of accounts that are there, and of people who have not asked to be erased.
+     *
      * @param  array<int, array<string, mixed>>  $records
      * @param  array<string, int>  $accounts
-     * @return array{array<string, int>, array<string, int>, array<string, int>, array<int, array<string, mixed>>}
+     * @return array<int, array<string, mixed>>
      */
-    private function there(array $records, array $accounts): array
+    private function welcome(array $records, array $accounts, Tally $tally): array
     {
-        $profiles = array_filter(array_column($records, 'profile'));
-        $addresses = array_filter(array_map(self::personalAddress(...), $records));
-        $byAddress = DB::table('channels')->join('contacts', 'contacts.id', '=', 'contact_id')->where('type', 'email')
-            ->where('state', '<>', 'shared')->whereIn('value', $addresses)
-            ->selectRaw('COALESCE(merged_into, contacts.id) AS id, value')->pluck('id', 'value')->all();
-        $people = [];
-        $byProfile = $byName = [];
-        $rows = DB::table('contacts')->whereIn('account_id', $accounts)->orWhereIn('profile', $profiles)
-            ->orWhereIn('id', $byAddress)
-            ->get(['id', 'account_id', 'merged_into', 'by_hand', 'reading', ...StoredContacts::FIELDS]);
-        foreach ($rows as $row) {
-            $people[$row->id] = (array) $row + ['channels' => [], 'positions' => [], 'affiliations' => []];
-            if ($row->merged_into !== null) {
-                continue;
+        foreach ($records as $line => $record) {
+            if (! isset($accounts[$record['domain']])) {
+                $tally->rejected[$line] = AccountIds::unknown($record['domain']);
+                unset($records[$line]);
+            } elseif (
+                $this->erased->isErased(
+                    $record['domain'],
+                    $record['first_name'],
+                    $record['last_name'],
+                    [...KnownContacts::addresses($record), $record['profile'] ?? null],
+                )
+            ) {
+                $tally->rejected[$line] = 'This person asked to be erased, and is not brought in again.';
+                unset($records[$line]);
             }
-            $byName[$row->account_id.'|'.self::folded($row->first_name, $row->last_name)] = $row->id;
-            if ($row->profile !== null) {
-                $byProfile[$row->profile] = $row->id;
-            }
-        }
-        foreach (DB::table('channels')->whereIn('contact_id', array_keys($people))->get() as $row) {
-            $people[$row->contact_id]['channels'][$row->type.'|'.$row->value] = $row;
-        }
-        foreach (DB::table('affiliations')->whereIn('contact_id', array_keys($people))->get() as $row) {
-            $people[$row->contact_id]['affiliations'][$row->kind.'|'.mb_strtolower($row->name)] = true;
-        }
-        foreach (DB::table('positions')->whereIn('contact_id', array_keys($people))->get() as $row) {
-            $people[$row->contact_id]['positions'][] = $row;
         }
 
-        return [$byProfile, $byAddress, $byName, $people];
+        return $records;
     }
 
     /**
-     * Two people of one name at one account, by their addresses.
+     * An address that several people have is none of theirs alone, whatever is stated of it.
      *
-     * @param  array<string, mixed>  $record
-     * @param  array<string, mixed>  $person  as it is there
+     * @param  array<int, array<string, mixed>>  $records
+     * @param  list<string>  $addresses
+     * @return array<int, array<string, mixed>>
      */
-    private static function isToldApart(array $record, array $person): bool
+    private static function markShared(array $records, KnownContacts $known, array $addresses, Ledger $ledger): array
     {
-        $own = array_map(fn (stdClass $channel): string => $channel->value, array_filter(
-            $person['channels'],
-            fn (stdClass $channel): bool => $channel->type === 'email' && $channel->state !== 'shared',
-        ));
-        $address = self::personalAddress($record);
-
-        return $address !== null && $own !== [] && ! in_array($address, $own, true)
-            || isset($record['profile'], $person['profile']) && $record['profile'] !== $person['profile'];
-    }
-
-    /** @param  array<string, mixed>  $record */
-    private static function personalAddress(array $record): ?string
-    {
-        foreach ($record['channels'] as $channel) {
-            if ($channel['type'] === 'email' && ($channel['state'] ?? '') !== 'shared') {
-                return $channel['value'];
+        $shared = ['state' => 'shared'];
+        foreach ($known->personal($addresses) as $channel) {
+            DB::table('channels')->where('id', $channel->id)->update($shared);
+            $ledger->changed('channel', $channel->id, ['state' => $channel->state], $shared);
+            $channel->state = 'shared';
+        }
+        foreach ($records as $line => $record) {
+            foreach ($record['channels'] as $at => $channel) {
+                if (
+                    $channel['type'] === 'email'
+                    && in_array($channel['value'], $addresses, true)
+                    && ! ChannelReading::isDead($channel['state'] ?? '')
+                ) {
+                    $records[$line]['channels'][$at]['state'] = 'shared';
+                }
             }
         }
 
-        return null;
-    }
-
-    private static function folded(string $first, string $last): string
-    {
-        return implode(' ', Fold::words($first.' '.$last));
+        return $records;
     }
 }

@@ -115,7 +115,7 @@ final readonly class CsvRecords
         return [null, 0];
     }
 
-    /** Whether a quote that begins a cell is not closed by its end; one in the middle of a cell is a sign like others. */
+    /** Whether a quote that begins a cell is not closed by its end; within a cell it is a sign like others. */
     private function isOpen(string $text): bool
     {
         if (! str_contains($text, '"')) {

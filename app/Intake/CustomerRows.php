@@ -25,13 +25,11 @@ final class CustomerRows implements RowReader
                     'since', 'customer since', 'from', 'start', 'kunde seit', 'seit', 'kund sedan', 'kunde siden',
                     'klant sinds', 'klient od', 'od', 'von',
                 ],
-                '3/2024',
-            ),
+                '3/2024', isDay: true),
             'until' => new FileColumn(
                 'Customer until',
                 ['until', 'customer until', 'to', 'end', 'kunde bis', 'bis', 'till', 'til', 'tot', 'do'],
-                '',
-            ),
+                '', isDay: true),
             'best' => new FileColumn(
                 'Among the best',
                 ['best', 'best customer', 'among the best', 'beste', 'basta', 'bedste', 'najlepszy'],

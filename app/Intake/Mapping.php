@@ -39,7 +39,7 @@ final class Mapping
      */
     public static function guess(IntakeKind $kind, array $headings): array
     {
-        // The nearer a heading stands to a column's own name, the more it tells: Titel is one only where nothing else is.
+        // The nearer a heading stands to a column's own name, the more it tells: Titel is one where nothing else is.
         $told = [];
         foreach ($headings as $position => $heading) {
             $words = implode(' ', Fold::words($heading));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Intake\Reading\DateOrder;
 use App\Models\Intake;
 use App\Models\IntakeKind;
 use App\Models\IntakeState;
@@ -42,14 +43,19 @@ final class ReceiveFile
         }
         $kind ??= Mapping::kind($file->columns, $name);
 
+        $like = Remembered::like($kind, $file->columns);
+
         return Intake::query()->create([
             'user_id' => $by?->id, 'kind' => $kind, 'name' => mb_substr($name, 0, 190), 'path' => $copy,
             'checksum' => (string) sha1_file($folder.'/'.$copy), 'bytes' => filesize($folder.'/'.$copy) ?: 0,
             'format' => [
                 'encoding' => $file->encoding, 'delimiter' => $file->delimiter, 'columns' => $file->columns,
                 'headings_line' => $file->headingsLine,
+                'dates' => DateOrder::ofColumns($file->records($folder.'/'.$copy)),
             ],
-            'mapping' => Mapping::guess($kind, $file->columns), 'state' => IntakeState::Draft,
+            'mapping' => $like->mapping ?? Mapping::guess($kind, $file->columns),
+            'answers' => $like?->answers === null ? null : ['words' => $like->answers['words'] ?? []],
+            'state' => IntakeState::Draft,
         ])->refresh();
     }
 }

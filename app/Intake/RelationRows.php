@@ -47,8 +47,7 @@ final class RelationRows implements RowReader
             'since' => new FileColumn(
                 'Known since',
                 ['known since', 'since', 'connected', 'connected on', 'seit', 'sedan', 'siden', 'date'],
-                '5/2019',
-            ),
+                '5/2019', isDay: true),
             'exchanges' => new FileColumn(
                 'How often they wrote or spoke',
                 ['exchanges', 'messages', 'mails', 'meetings', 'kontakte', 'times'],
@@ -57,8 +56,7 @@ final class RelationRows implements RowReader
             'last_exchange' => new FileColumn(
                 'Last wrote or spoke',
                 ['last exchange', 'last contact', 'last message', 'last', 'zuletzt', 'senast', 'sidst'],
-                '9/2026',
-            ),
+                '9/2026', isDay: true),
             'source' => $contacts['source'],
         ];
     }

@@ -31,7 +31,8 @@ interface RowReader
     /**
      * Joins records to what is there, within the caller's transaction.
      *
-     * @param  array<int, array<string, mixed>>  $records  by line, each key once
+     * @param  array<int, array<string, mixed>>  $records  by line, each key once, and each with is_later:
+     *     whether its file told of the same before
      */
     public function store(array $records, Ledger $ledger): Tally;
 }

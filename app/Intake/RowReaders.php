@@ -37,8 +37,7 @@ final class RowReaders
         $headings ??= require __DIR__.'/data/headings.php';
         $columns = self::of($kind)::columns();
         foreach ($headings[$kind->value] ?? [] as $field => $names) {
-            $own = $columns[$field];
-            $columns[$field] = new FileColumn($own->label, array_values(array_unique([...$own->names, ...$names])), $own->example, $own->required);
+            $columns[$field] = $columns[$field]->alsoNamed($names);
         }
 
         return $columns;

@@ -54,20 +54,22 @@ final class SignalRows implements RowReader
             ),
             'kind' => new FileColumn(
                 'Kind', ['kind', 'signal', 'signal kind', 'type', 'art', 'typ', 'event'], 'funding', true,
+                choices: array_keys(self::KINDS),
             ),
             'date' => new FileColumn(
                 'Day',
                 ['date', 'day', 'occurred', 'occurred at', 'when', 'datum', 'dato', 'data', 'pvm', 'tag'],
                 '2026-11-17',
-                true,
-            ),
+                true, isDay: true),
             'title' => new FileColumn(
                 'What happened',
                 ['title', 'what', 'what happened', 'headline', 'text', 'was', 'rubrik', 'overskrift'],
                 'Round B, €12M, for a fourth line',
                 true,
             ),
-            'since' => new FileColumn('Lasts since', ['since', 'lasts since', 'began', 'seit', 'sedan'], ''),
+            'since' => new FileColumn(
+                'Lasts since', ['since', 'lasts since', 'began', 'seit', 'sedan'], '', isDay: true,
+            ),
             'strength' => new FileColumn('Strength 0–1, if known', ['strength', 'starke', 'styrka'], ''),
             'confidence' => new FileColumn('Confidence 0–1', ['confidence', 'sicherheit', 'sakerhet'], '.9'),
             'round' => new FileColumn('Round', ['round', 'stage', 'runde'], 'B'),
@@ -76,7 +78,9 @@ final class SignalRows implements RowReader
             'openings' => new FileColumn('Number of openings', ['openings', 'number of openings', 'stellen'], ''),
             'before' => new FileColumn('Headcount before', ['heads before', 'headcount before', 'before'], ''),
             'after' => new FileColumn('Headcount after', ['heads after', 'headcount after', 'after'], ''),
-            'deed' => new FileColumn('What they did', ['deed', 'engagement', 'action'], ''),
+            'deed' => new FileColumn(
+                'What they did', ['deed', 'engagement', 'action'], '', choices: Strength::engagements(),
+            ),
             'technology' => new FileColumn(
                 'Technology adopted or dropped', ['technology', 'tech', 'system', 'technologie', 'teknik'], 'Tryklog',
             ),

@@ -6,10 +6,16 @@ namespace App\Intake;
 
 use App\Intake\Reading\Row;
 use App\Models\IntakeKind;
+use Generator;
 
 /** Finds out how a file is written, and rewrites it as UTF-8 so that everything after reads one encoding only. */
 final readonly class TextFile
 {
+    /** Byte order marks. */
+    private const LITTLE = "\xFF\xFE";
+
+    private const BIG = "\xFE\xFF";
+
     private const SAMPLE = 65536;
 
     /** Among so many lines at the top are the headings. */
@@ -71,6 +77,16 @@ final readonly class TextFile
         throw UnreadableFile::noRows();
     }
 
+    /** @return Generator<int, CsvRecord> the rows under the headings */
+    public function records(string $path): Generator
+    {
+        foreach ((new CsvRecords($path, $this->delimiter))->from(0) as $record) {
+            if ($record->line > $this->headingsLine) {
+                yield $record;
+            }
+        }
+    }
+
     /** @return array<int, CsvRecord> by line, the first of the file */
     private static function top(string $path, string $delimiter): array
     {
@@ -119,8 +135,9 @@ final readonly class TextFile
         if (str_starts_with($sample, "PK\x03\x04") || str_starts_with($sample, "\xD0\xCF\x11\xE0")) {
             throw UnreadableFile::workbook();
         }
-        if (str_starts_with($sample, "\xFF\xFE") || str_starts_with($sample, "\xFE\xFF")) {
-            return 'UTF-16';
+        $mark = substr($sample, 0, 2);
+        if ($mark === self::LITTLE || $mark === self::BIG) {
+            return $mark === self::LITTLE ? 'UTF-16LE' : 'UTF-16BE';
         }
         $length = strlen($sample);
         if (substr_count($sample, "\0") > $length / 4) {
@@ -158,6 +175,9 @@ final readonly class TextFile
     {
         $in = fopen($from, 'rb') ?: throw UnreadableFile::gone();
         $out = fopen($to, 'wb') ?: throw UnreadableFile::gone();
+        if (! str_starts_with($encoding, 'UTF-16') || ! in_array(fread($in, 2), [self::LITTLE, self::BIG], true)) {
+            rewind($in);
+        }
         if ($encoding !== 'UTF-8') {
             stream_filter_append(
                 $in,

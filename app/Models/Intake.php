@@ -15,8 +15,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 /**
  * A file that was brought, and how far it got.
  *
- * @property array{encoding: string, delimiter: string, columns: list<string>, headings_line?: int} $format
+ * @property array{encoding: string, delimiter: string, columns: list<string>, headings_line?: int,
+ *     dates?: array<int, string>} $format
  * @property array<int, string>|null $mapping column position → field
+ * @property array{dates?: array<int, string>, words?: array<string, array<string, string>>}|null $answers  column
+ *     position → order of its days, field → word → what it means
  * @property int $id
  * @property int|null $user_id
  * @property int|null $whose_id whose address book it is, where no column says it
@@ -37,7 +40,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $waiting rows that wait for somebody to say what is meant
  * @property int $unread cells that cannot be read
  * @property int $short rows with fewer cells than headings
- * @property int $cleaned rows with characters that nobody can see
+ * @property int $cleaned rows with control characters
  * @property string|null $message
  * @property CarbonImmutable|null $started_at
  * @property CarbonImmutable|null $finished_at
@@ -56,7 +59,7 @@ final class Intake extends Model
 
     /** @var array<string, string> */
     protected $casts = [
-        'kind' => IntakeKind::class, 'state' => IntakeState::class, 'format' => 'array', 'mapping' => 'array',
+        'kind' => IntakeKind::class, 'state' => IntakeState::class, 'format' => 'array', 'mapping' => 'array', 'answers' => 'array',
         'started_at' => 'datetime', 'finished_at' => 'datetime',
     ];
 

@@ -33,7 +33,8 @@ final readonly class Figure
 
     private const ABOUT = [
         'ca', 'c', 'circa', 'cirka', 'etwa', 'rund', 'um', 'ungefähr', 'knapp', 'gut', 'über', 'ueber', 'bis', 'zu',
-        'mehr', 'als', 'mindestens', 'about', 'approx', 'approximately', 'around', 'over', 'under', 'more', 'than', 'up',
+        'mehr', 'als', 'mindestens', 'about', 'approx', 'approximately', 'around', 'over', 'under', 'more', 'than',
+        'up',
         'to', 'at', 'least', 'some', 'nearly', 'almost', 'omkring', 'ungefär', 'runt', 'över', 'drygt', 'minst', 'fler',
         'mer', 'än', 'enn', 'mere', 'end', 'omtrent', 'rundt', 'ongeveer', 'meer', 'dan', 'ruim', 'zo\'n', 'bijna',
         'około', 'okolo', 'ok', 'ponad', 'prawie', 'min', 'noin', 'yli', 'n', 'lähes', 'environ', 'env', 'plus', 'de',
@@ -46,12 +47,15 @@ final readonly class Figure
         'anställd', 'medarbet', 'ansatt', 'medarbej', 'medarbei', 'medewerk', 'werknemer', 'personeel', 'pracowni',
         'osób', 'osoby', 'osoba', 'henkilö', 'henkeä', 'työntekij', 'salarié', 'collaborat', 'employé', 'zaměstnan',
         'töötaja', 'darbiniek', 'darbuotoj', 'standort', 'filiale', 'werk', 'betrieb', 'site', 'plant', 'location',
-        'branch', 'anläggning', 'kontor', 'vestiging', 'zakład', 'toimipiste', 'établissement', 'praxen', 'jahr', 'year',
+        'branch', 'anläggning', 'kontor', 'vestiging', 'zakład', 'toimipiste', 'établissement', 'praxen', 'jahr',
+        'year',
         'år', 'jaar', 'lat',
     ];
 
     /** The same, as a whole word. */
-    private const SHORT = ['ma', 'fte', 'vzä', 'vbe', 'st', 'stk', 'stück', 'szt', 'hlö', 'pers', 'etp', 'p', 'a', 'pa'];
+    private const SHORT = [
+        'ma', 'fte', 'vzä', 'vbe', 'st', 'stk', 'stück', 'szt', 'hlö', 'hlöä', 'pers', 'etp', 'p', 'a', 'pa',
+    ];
 
     /**
      * @param  string|null  $given  how it was written, where it is only approximate

@@ -12,7 +12,7 @@ final class Same
         return match (true) {
             is_array($one) && is_array($other) => self::array($one, $other),
             is_string($one) && is_string($other) => $one === $other,
-            is_numeric($one) && is_numeric($other) => (float) $one === (float) $other,
+            is_numeric($one) && is_numeric($other) => self::number((float) $one, (float) $other),
             is_bool($one) || is_bool($other) => (bool) $one === (bool) $other,
             $one === null || $other === null => ($one ?? '') === ($other ?? ''),
             default => $one === $other,
@@ -22,6 +22,12 @@ final class Same
     public static function json(string $one, string $other): bool
     {
         return self::value(json_decode($one, true), json_decode($other, true));
+    }
+
+    /** A base keeps fourteen digits of a number. */
+    private static function number(float $one, float $other): bool
+    {
+        return abs($one - $other) <= 1e-12 * max(abs($one), abs($other));
     }
 
     /**

@@ -28,13 +28,20 @@ return new class extends Migration
             $table->string('heading', 190);
             $table->string('written', 500);
         });
+        Schema::table('intakes', function (Blueprint $table): void {
+            // What somebody said of days that can be read two ways, and of words that nobody else knows.
+            $table->json('answers')->nullable()->after('mapping');
+        });
         Schema::table('accounts', fn (Blueprint $table) => $table->string('name', 255)->change());
+        foreach (['contacts', 'positions'] as $titled) {
+            Schema::table($titled, fn (Blueprint $table) => $table->string('title', 255)->nullable()->change());
+        }
     }
 
     public function down(): void
     {
         Schema::dropIfExists('intake_cells');
         Schema::table('intake_rejections', fn (Blueprint $table) => $table->dropColumn('waits'));
-        Schema::table('intakes', fn (Blueprint $table) => $table->dropColumn(self::COUNTS));
+        Schema::table('intakes', fn (Blueprint $table) => $table->dropColumn([...self::COUNTS, 'answers']));
     }
 };

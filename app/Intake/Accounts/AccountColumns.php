@@ -101,7 +101,9 @@ final class AccountColumns
                 ['parent', 'parent domain', 'group', 'mutter', 'konzern', 'moderbolag'],
                 '',
             ),
-            'status' => new FileColumn('Competitor or agency', ['status', 'type', 'role', 'typ'], ''),
+            'status' => new FileColumn(
+                'Competitor or agency', ['status', 'type', 'role', 'typ'], '', choices: AccountReading::statuses(),
+            ),
             'source' => new FileColumn(
                 'Source',
                 ['source', 'quelle', 'kalla', 'kilde', 'zrodlo', 'bron'],

@@ -19,6 +19,12 @@ final readonly class AccountReading
         'none' => ['', 'prospect', 'account'],
     ];
 
+    /** @return list<string> */
+    public static function statuses(): array
+    {
+        return array_keys(self::STATUSES);
+    }
+
     /** In a year; more is meant as per cent without their sign. */
     private const GROWTH = 3;
 
@@ -94,7 +100,8 @@ final readonly class AccountReading
         if ($text === null) {
             return null;
         }
-        $isOne = preg_match('/^(?:\D*[^\d.,])?(1\d{3}|20\d{2}|2100)(?:[.,]0+)?\s*(?:r|roku|e)?\.?$/u', $text, $year) === 1;
+        $pattern = '/^(?:\D*[^\d.,])?(1\d{3}|20\d{2}|2100)(?:[.,]0+)?\s*(?:r|roku|e)?\.?$/u';
+        $isOne = preg_match($pattern, $text, $year) === 1;
 
         return $isOne ? (int) $year[1] : $this->row->leave($column);
     }

@@ -57,8 +57,7 @@ final class ContactColumns
                     'in the position since', 'in position since', 'in the post since', 'in post since', 'since',
                     'start', 'started', 'seit', 'sedan', 'siden', 'sinds', 'od',
                 ],
-                '11/2026',
-            ),
+                '11/2026', isDay: true),
             'email' => new FileColumn(
                 'E-mail address',
                 [
@@ -71,6 +70,7 @@ final class ContactColumns
                 'State of the address',
                 ['email state', 'email status', 'state', 'address state', 'e mail status'],
                 'valid',
+                choices: array_keys(ChannelReading::STATES),
             ),
             'phone' => new FileColumn(
                 'Direct phone',
@@ -93,8 +93,7 @@ final class ContactColumns
             'active' => new FileColumn(
                 'Active on social on',
                 ['active', 'last active', 'social active', 'zuletzt aktiv', 'senast aktiv'],
-                '',
-            ),
+                '', isDay: true),
             'asked' => new FileColumn(
                 'Asked to be contacted by',
                 ['asked', 'asked to be contacted', 'prefers', 'wunsch'],

@@ -7,9 +7,6 @@ namespace App\Intake\Contacts;
 use App\Intake\Cells;
 use App\Intake\Reading\Day;
 use App\Intake\RejectedRow;
-use libphonenumber\NumberParseException;
-use libphonenumber\PhoneNumberFormat;
-use libphonenumber\PhoneNumberUtil;
 use Luftig\Core\Company\Domain;
 
 /** One row of a file of contacts, read; what it leaves blank is absent. */
@@ -17,17 +14,6 @@ final class ContactReading
 {
     /** Kinds of what people share besides positions; each has a column. */
     private const AFFILIATIONS = ['language', 'school', 'association'];
-
-    private const STATES = [
-        'valid' => ['checked', 'ok', 'verified', 'gültig', 'gultig', 'giltig'],
-        'catch_all' => ['catchall', 'accept all'],
-        'unknown' => ['', 'not checked', 'unchecked', 'unbekannt', 'okänd'],
-        'guess' => ['guessed', 'pattern', 'geraten'], 'invalid' => ['dead', 'bounced', 'ungültig', 'ogiltig'],
-        'disposable' => [], 'off' => ['switched off'], 'shared' => ['role', 'shared mailbox', 'generic'],
-    ];
-
-    private const SHARED = '/^(info|kontakt|contact|office|sales|mail|post|service|hello|biuro|firma|support|'
-        .'reception|empfang|vaxel|kundservice)@/';
 
     /**
      * @return array<string, mixed>
@@ -37,11 +23,11 @@ final class ContactReading
     public static function of(Cells $row): array
     {
         [$first, $last] = self::name($row);
-        $email = $row->email('email');
-        $domain = $row->domain('domain') ?? ($email === null ? null : self::ofAddress($email))
+        $emails = $row->emails('email');
+        $domain = $row->domain('domain') ?? ($emails === [] ? null : self::ofAddress($emails[0]))
             ?? throw new RejectedRow('The domain of the account is missing, and the address does not tell it.');
         $record = array_filter([
-            'title' => $row->text('title'),
+            'title' => $row->text('title', 255),
             'about' => $row->text('about', 5000),
             'interests' => $row->text('interests', 500),
             'city' => $row->text('city', 100),
@@ -54,7 +40,7 @@ final class ContactReading
         return [
             'domain' => $domain, 'first_name' => $first, 'last_name' => $last, ...$record,
             'since' => $since === null ? null : substr($since, 0, 10),
-            'channels' => self::channels($row, $email, $record['country'] ?? null),
+            'channels' => ChannelReading::of($row, $emails, $record['profile'] ?? null, $record['country'] ?? null),
             'affiliations' => array_merge(...array_map(
                 fn (string $kind): array => array_map(
                     fn (string $name): array => [$kind, mb_substr($name, 0, 120)],
@@ -89,54 +75,6 @@ final class ContactReading
         }
 
         return [$first ?? '', $last ?? ''];
-    }
-
-    /** @return list<array<string, string|null>> */
-    private static function channels(Cells $row, ?string $email, ?string $country): array
-    {
-        $channels = [];
-        if ($email !== null) {
-            $state = $row->choice('email_state', self::STATES);
-            $channels[] = ['type' => 'email', 'value' => $email] + match (true) {
-                $state === null && preg_match(self::SHARED, $email) === 1 => ['state' => 'shared'],
-                $state === null && Domain::from($email)?->disposable === true => ['state' => 'disposable'],
-                $state === null => [],
-                default => ['state' => $state],
-            };
-        }
-        foreach (['phone' => 'direct_phone', 'switchboard' => 'switchboard'] as $field => $type) {
-            $number = $row->text($field, 60);
-            if ($number !== null) {
-                $channels[] = ['type' => $type, 'value' => self::phone($number, $country)];
-            }
-        }
-        $profile = $row->text('profile');
-        $active = $row->day('active');
-        if ($profile !== null || $active !== null) {
-            $channels[] = ['type' => 'social', 'value' => $profile ?? 'social']
-                + ($active === null ? [] : ['active_at' => $active]);
-        }
-        $asked = $row->text('asked');
-        if ($asked !== null) {
-            $channels[] = ['type' => 'asked', 'value' => $asked];
-        }
-
-        return $channels;
-    }
-
-    /** International form where the number can be read, else as it was written. */
-    private static function phone(string $number, ?string $country): string
-    {
-        if (preg_match('/\d.*\d.*\d/', $number) !== 1) {
-            throw new RejectedRow("“{$number}” is not a phone number.");
-        }
-        try {
-            $util = PhoneNumberUtil::getInstance();
-
-            return $util->format($util->parse($number, $country), PhoneNumberFormat::INTERNATIONAL);
-        } catch (NumberParseException) {
-            return $number;
-        }
     }
 
     /** 2019 or 3/2019, as its first day. */

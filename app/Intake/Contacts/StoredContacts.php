@@ -9,6 +9,7 @@ use App\Intake\Ledger;
 use App\Support\Bulk;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Company\CompanyName;
+use Luftig\Core\Person\SameName;
 use stdClass;
 
 /** Contacts of some accounts as they lie in the tables: found again, changed, and entered by the thousand. */
@@ -54,6 +55,9 @@ final class StoredContacts
     private function fields(array $person, int $account, array $record, Ledger $ledger): bool
     {
         $byHand = json_decode($person['by_hand'] ?? '[]', true);
+        if (self::isShorter($record, $person)) {
+            unset($record['first_name'], $record['last_name']);
+        }
         $after = array_filter(
             ['account_id' => $account] + array_intersect_key($record, array_flip(self::FIELDS)),
             fn ($value, $field): bool => $field !== 'source'
@@ -76,6 +80,21 @@ final class StoredContacts
     }
 
     /**
+     * A name with initials, or with fewer names, does not stand in place of the whole one.
+     *
+     * @param  array<string, mixed>  $record
+     * @param  array<string, mixed>  $person  as it is there
+     */
+    private static function isShorter(array $record, array $person): bool
+    {
+        $names = [$record['first_name'], $record['last_name']];
+        $there = [$person['first_name'], $person['last_name']];
+
+        return SameName::of(...$names, ...$there) === SameName::Same
+            && mb_strlen(implode('', $names)) < mb_strlen(implode('', $there));
+    }
+
+    /**
      * Ways to reach them that are new, or whose state is.
      *
      * @param  array<string, mixed>  $person  as it is there
@@ -92,7 +111,10 @@ final class StoredContacts
                 ]);
                 $changed = true;
             } elseif (
-                array_key_exists('state', $channel) && $there->state !== $channel['state']
+                isset($channel['state'])
+                    && $there->state !== $channel['state']
+                    // That something arrives there does not say that only one person reads it.
+                    && ($there->state !== 'shared' || ChannelReading::isDead($channel['state']))
                 || $there->active_at !== ($channel['active_at'] ?? $there->active_at)
             ) {
                 $fields = array_intersect_key($channel, array_flip(['state', 'active_at']));

@@ -14,9 +14,10 @@ final class Blank
         'nvt', 'onbekend', 'geenopgave', 'nietbekend', 'niettoepasselijk', 'okänd', 'okänt', 'saknas', 'uppgiftsaknas',
         'ukjent', 'ukendt', 'ikkeoplyst', 'ikkeoppgitt', 'ikkekendt', 'ikkekjent', 'ejkänt', 'bd', 'brak', 'brakdanych',
         'brakinformacji', 'nieznany', 'nieznana', 'nieznane', 'niedotyczy', 'nd', 'tuntematon', 'eitiedossa',
-        'eitietoa', 'eitiedetä', 'inconnu', 'inconnue', 'nonrenseigné', 'noncommuniqué', 'nc', 'nr', 'sansobjet',
+        'eitietoa', 'eitiedetä', 'inconnu', 'inconnue', 'nonrenseigné', 'nb', 'noncommuniqué', 'nc', 'nr', 'sansobjet',
         'keine', 'keiner', 'geen', 'inga', 'ingen', 'aucun', 'aucune', 'eiole', '#nv', '#n', '#na', '#ref!', '#div0!',
-        '#wert!', '#value!', '#name', '#waarde!', '#värde!', '#arvo!', '#valeur!', '#bezug!', '#bezug', '#zahl!', '#num!',
+        '#wert!', '#value!', '#name', '#waarde!', '#värde!', '#arvo!', '#valeur!', '#bezug!', '#bezug',
+        '#zahl!', '#num!',
         'neuvedeno', 'neznámý', 'neznámé', 'teadmata', 'nav', 'nezināms', 'nežinoma',
     ];
 

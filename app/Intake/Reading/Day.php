@@ -20,15 +20,20 @@ final class Day
         11 => 'nov|lis|marras', 12 => 'dec|dez|des|gru|joulu|pros',
     ];
 
+    /** Words before a day in the languages of our files. */
+    private const BEFORE = '/^(?:since|from|as of|in|about|around|approx\.?|seit|ab|etwa|ca\.?|circa|cirka|sedan|från'
+        .'|fra|siden|sinds|vanaf|od|ok\.|około|noin|vuodesta|depuis|dès|env\.?|environ|~)\s+(?:dem |the |le )?/iu';
+
     /**
      * ISO 8601 · 17.11.2026 · 17/11/2026 (day first, unless it cannot be) · 17 Nov 2026 · 3/2025 · 2025 · a
-     * spreadsheet's day number.
+     * spreadsheet's day number; also after a word such as since, seit, ca.
      *
+     * @param  bool  $monthFirst  whether 11/5/2026 is the 5th of November
      * @return string|null Y-m-d H:i:s in UTC; null where it is no date
      */
-    public static function read(string $text): ?string
+    public static function read(string $text, bool $monthFirst = false): ?string
     {
-        $text = trim($text);
+        $text = (string) preg_replace(self::BEFORE, '', trim($text));
         if (
             preg_match('/^\d{4}-\d\d-\d\d(?:[T ]\d\d:\d\d(?::\d\d(?:\.\d+)?)?\s*(?:Z|[+-]\d\d:?\d\d)?)?$/', $text) === 1
         ) {
@@ -38,7 +43,8 @@ final class Day
             preg_match('~^(\d{1,2})[./-]\s?(\d{1,2})[./-]\s?(\d{4}|\d\d)(?:\s+(\d{1,2}:\d\d(?::\d\d)?))?$~', $text, $p)
                 === 1
         ) {
-            [$day, $month] = (int) $p[2] > 12 ? [(int) $p[2], (int) $p[1]] : [(int) $p[1], (int) $p[2]];
+            $turned = (int) $p[2] > 12 || $monthFirst && (int) $p[1] <= 12 && ! str_contains($text, '.');
+            [$day, $month] = $turned ? [(int) $p[2], (int) $p[1]] : [(int) $p[1], (int) $p[2]];
 
             return self::of(strlen($p[3]) === 2 ? 2000 + (int) $p[3] : (int) $p[3], $month, $day, $p[4] ?? '');
         }

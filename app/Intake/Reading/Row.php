@@ -7,15 +7,17 @@ namespace App\Intake\Reading;
 /** The cells of a row as they are read: without what nobody can see, and as many as there are headings. */
 final readonly class Row
 {
-    /** Control characters, and signs without a width. */
-    private const UNSEEN = '/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F\x{200B}-\x{200F}\x{2028}-\x{202E}\x{2060}\x{FEFF}\x{AD}]/u';
+    private const CONTROL = '/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/';
+
+    /** Signs without a width. */
+    private const UNSEEN = '/[\x{200B}-\x{200F}\x{2028}-\x{202E}\x{2060}\x{FEFF}\x{AD}]/u';
 
     /** Spaces of every kind, but for line breaks. */
     private const SPACES = '/[\t \x{A0}\x{1680}\x{2000}-\x{200A}\x{202F}\x{205F}\x{3000}]+/u';
 
     /**
      * @param  list<string>  $cells
-     * @param  bool  $wasCleaned  of characters that nobody can see
+     * @param  bool  $wasCleaned  of control characters
      */
     private function __construct(public array $cells, public bool $wasCleaned)
     {
@@ -28,9 +30,9 @@ final readonly class Row
         $own = [];
         foreach ($cells as $cell) {
             if (preg_match('/[^\x20-\x7E]/', $cell) === 1 || str_contains($cell, '  ')) {
-                $seen = (string) preg_replace(self::UNSEEN, '', $cell);
-                $cleaned = $cleaned || $seen !== $cell;
-                $cell = (string) preg_replace(self::SPACES, ' ', $seen);
+                $plain = (string) preg_replace(self::CONTROL, '', $cell);
+                $cleaned = $cleaned || $plain !== $cell;
+                $cell = (string) preg_replace([self::UNSEEN, self::SPACES], ['', ' '], $plain);
             }
             $own[] = trim($cell);
         }

@@ -1,0 +1,237 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake\Contacts;
+
+use App\Intake\WaitingRow;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Person\SameName;
+use Luftig\Core\Text\Fold;
+use stdClass;
+
+/** Those of the people that are there whom some records may be, and which of them each record is. */
+final class KnownContacts
+{
+    /** @var array<int, array<string, mixed>> by id, with their channels, positions and affiliations */
+    public readonly array $people;
+
+    /** @var array<string, int> */
+    private array $byProfile = [];
+
+    /** @var array<string, list<int>> by account and name */
+    private array $byName = [];
+
+    /** @var array<string, list<int>> who has an address */
+    private array $holders = [];
+
+    /**
+     * @param  array<int, array<string, mixed>>  $records
+     * @param  array<string, int>  $accounts
+     */
+    public function __construct(array $records, array $accounts)
+    {
+        $addresses = array_merge([], ...array_map(self::addresses(...), array_values($records)));
+        foreach (
+            DB::table('channels')->join('contacts', 'contacts.id', '=', 'contact_id')->where('type', 'email')
+                ->whereIn('value', $addresses)->selectRaw('COALESCE(merged_into, contacts.id) AS id, value')
+                ->distinct()->get() as $row
+        ) {
+            $this->holders[$row->value][] = $row->id;
+        }
+        $people = [];
+        foreach (
+            DB::table('contacts')->whereIn('account_id', $accounts)
+                ->orWhereIn('profile', array_filter(array_column($records, 'profile')))
+                ->orWhereIn('id', array_merge([], ...array_values($this->holders)))
+                ->get(['id', 'account_id', 'merged_into', 'by_hand', 'reading', ...StoredContacts::FIELDS]) as $row
+        ) {
+            $people[$row->id] = (array) $row + ['channels' => [], 'positions' => [], 'affiliations' => []];
+            if ($row->merged_into === null) {
+                $this->byName[$row->account_id.'|'.self::folded($row->first_name, $row->last_name)][] = $row->id;
+                if ($row->profile !== null) {
+                    $this->byProfile[$row->profile] = $row->id;
+                }
+            }
+        }
+        foreach (DB::table('channels')->whereIn('contact_id', array_keys($people))->get() as $row) {
+            $people[$row->contact_id]['channels'][$row->type.'|'.$row->value] = $row;
+        }
+        foreach (DB::table('affiliations')->whereIn('contact_id', array_keys($people))->get() as $row) {
+            $people[$row->contact_id]['affiliations'][$row->kind.'|'.mb_strtolower($row->name)] = true;
+        }
+        foreach (DB::table('positions')->whereIn('contact_id', array_keys($people))->get() as $row) {
+            $people[$row->contact_id]['positions'][] = $row;
+        }
+        $this->people = $people;
+    }
+
+    /**
+     * The one a record is of: by profile, else by an address together with the name, else by name at one account.
+     *
+     * @param  array<string, mixed>  $record
+     *
+     * @throws WaitingRow where it may be several
+     */
+    public function find(array $record, int $account): ?int
+    {
+        $byProfile = $this->byProfile[$record['profile'] ?? ''] ?? null;
+        if ($byProfile !== null) {
+            if ($this->name($record, $byProfile) === SameName::Other) {
+                throw new WaitingRow("The profile is that of {$this->called($byProfile)}, whose name is another.");
+            }
+
+            return $byProfile;
+        }
+        foreach (self::addresses($record) as $address) {
+            foreach ($this->holders[$address] ?? [] as $holder) {
+                if ($this->name($record, $holder) === SameName::Same) {
+                    return $holder;
+                }
+            }
+        }
+        $namesakes = array_values(array_filter(
+            $this->namesakes($record, $account),
+            fn (int $id): bool => ! self::isToldApart($record, $this->people[$id]),
+        ));
+        if (count($namesakes) > 1) {
+            throw new WaitingRow(
+                count($namesakes).' people of this name are at the account; an address or a profile would tell which.',
+            );
+        }
+
+        return $namesakes[0] ?? null;
+    }
+
+    /**
+     * Who, of others than the record's own, may all the same be the one it is of; null where nobody.
+     *
+     * @param  array<string, mixed>  $record
+     * @return array{int, list<string>}|null with what speaks for it and against it
+     */
+    public function doubtful(array $record, int $account): ?array
+    {
+        foreach ($this->namesakes($record, $account) as $namesake) {
+            return [$namesake, ['Both have the same name and are at the same account.', 'Their addresses differ.']];
+        }
+        foreach (self::addresses($record) as $address) {
+            foreach ($this->holders[$address] ?? [] as $holder) {
+                if ($this->name($record, $holder) === SameName::Doubtful) {
+                    return [$holder, ['Both have one address.', 'One of their two names is another.']];
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Addresses of which several have one, of those that are there and those that come.
+     *
+     * @param  array<int, array<string, mixed>>  $records
+     * @param  array<int, int|null>  $found  line → who that is
+     * @return list<string>
+     */
+    public function shared(array $records, array $found): array
+    {
+        $names = [];
+        foreach ($this->holders as $address => $holders) {
+            foreach ($holders as $id) {
+                $names[$address][$id] = [$this->people[$id]['first_name'], $this->people[$id]['last_name']];
+            }
+        }
+        foreach ($records as $line => $record) {
+            foreach (self::addresses($record) as $address) {
+                $names[$address][$found[$line] ?? "line $line"] = [$record['first_name'], $record['last_name']];
+            }
+        }
+
+        return array_keys(array_filter($names, function (array $names): bool {
+            $first = array_shift($names);
+
+            return array_filter(
+                $names,
+                fn (array $name): bool => SameName::of(...$first, ...$name) !== SameName::Same,
+            ) !== [];
+        }));
+    }
+
+    /**
+     * @param  list<string>  $addresses
+     * @return list<stdClass> channels with these addresses that are not known to be shared
+     */
+    public function personal(array $addresses): array
+    {
+        $channels = [];
+        foreach ($addresses as $address) {
+            foreach ($this->holders[$address] ?? [] as $holder) {
+                $channel = $this->people[$holder]['channels']['email|'.$address] ?? null;
+                if ($channel !== null && $channel->state !== 'shared' && ! ChannelReading::isDead($channel->state)) {
+                    $channels[] = $channel;
+                }
+            }
+        }
+
+        return $channels;
+    }
+
+    /**
+     * @param  array<string, mixed>  $record
+     * @return list<string>
+     */
+    public static function addresses(array $record): array
+    {
+        return array_column(
+            array_filter($record['channels'], fn (array $channel): bool => $channel['type'] === 'email'),
+            'value',
+        );
+    }
+
+    public static function folded(string $first, string $last): string
+    {
+        return implode(' ', Fold::words($first.' '.$last));
+    }
+
+    /**
+     * Two people of one name at one account, by their addresses.
+     *
+     * @param  array<string, mixed>  $record
+     * @param  array<string, mixed>  $person  as it is there
+     */
+    private static function isToldApart(array $record, array $person): bool
+    {
+        $own = array_map(fn (stdClass $channel): string => $channel->value, array_filter(
+            $person['channels'],
+            fn (stdClass $channel): bool => $channel->type === 'email' && $channel->state !== 'shared',
+        ));
+        $personal = array_column(array_filter(
+            $record['channels'],
+            fn (array $channel): bool => $channel['type'] === 'email' && ($channel['state'] ?? '') !== 'shared',
+        ), 'value');
+
+        return $personal !== [] && $own !== [] && array_intersect($personal, $own) === []
+            || isset($record['profile'], $person['profile']) && $record['profile'] !== $person['profile'];
+    }
+
+    /**
+     * @param  array<string, mixed>  $record
+     * @return list<int>
+     */
+    private function namesakes(array $record, int $account): array
+    {
+        return $this->byName[$account.'|'.self::folded($record['first_name'], $record['last_name'])] ?? [];
+    }
+
+    /** @param  array<string, mixed>  $record */
+    private function name(array $record, int $id): SameName
+    {
+        $person = $this->people[$id];
+
+        return SameName::of($record['first_name'], $record['last_name'], $person['first_name'], $person['last_name']);
+    }
+
+    private function called(int $id): string
+    {
+        return trim($this->people[$id]['first_name'].' '.$this->people[$id]['last_name']);
+    }
+}
