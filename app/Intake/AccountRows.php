@@ -72,8 +72,8 @@ final class AccountRows implements RowReader
                 // What was merged in keeps telling of the account, but no longer what it is called.
                 unset($facts['name']);
             }
-            $after = self::changes(Sites::apart($facts, $existing, $record['is_later']), $existing);
-            $doubt = $record['is_later'] ? self::doubt($after, $existing) : null;
+            $after = self::changes(Sites::apart($facts, $existing, $record['is_later'] === true), $existing);
+            $doubt = $record['is_later'] === true ? self::doubt($after, $existing) : null;
             if ($doubt !== null) {
                 $tally->waiting[$line] = $doubt;
             } elseif ($after === []) {

@@ -22,6 +22,8 @@ final class Cells
 {
     private const REMEMBERED = 20_000;
 
+    private const NAMES = ['name', 'first_name', 'last_name'];
+
     private const ADDRESS = 190;
 
     private const HEADS = 10_000_000;
@@ -38,7 +40,13 @@ final class Cells
     /** @param  array<string, string>  $cells  by field */
     public function __construct(array $cells, private readonly Sense $sense = new Sense)
     {
-        $this->cells = array_filter($cells, fn (string $text): bool => ! Blank::is($text));
+        $this->cells = array_filter(
+            $cells,
+            fn (string $text, string $field): bool => in_array($field, self::NAMES, true)
+                ? ! Blank::isNoName($text)
+                : ! Blank::is($text),
+            ARRAY_FILTER_USE_BOTH,
+        );
     }
 
     /** @return array<string, string> field → what is written there and cannot be read */

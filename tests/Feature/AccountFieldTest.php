@@ -48,13 +48,15 @@ final class AccountFieldTest extends TestCase
     public function test_a_fact_is_known_everywhere(AccountField $field): void
     {
         self::assertTrue(Schema::hasColumn('accounts', $field->column), 'its migration');
-        self::assertSame($field->inFile, RowReaders::columns(IntakeKind::Accounts)[$field->column]);
+        $inFile = RowReaders::columns(IntakeKind::Accounts)[$field->column];
+        self::assertSame($field->inFile->label, $inFile->label);
+        self::assertSame([], array_diff($field->inFile->names, $inFile->names));
         $template = (string) $this->actingAs($this->rep)->get(route('intake.template', 'accounts'))->streamedContent();
         self::assertStringContainsString(str_replace('_', ' ', $field->column), $template);
 
         $this->bring(
             IntakeKind::Accounts,
-            "domain;name;{$field->column}\na.example;A;{$field->inFile->example}\nb.example;B;\n",
+            "domain;name;{$field->column}\na.example;A;\"{$field->inFile->example}\"\nb.example;B;\n",
         );
         (new Standings)->refresh();
         $account = Account::query()->where('domain', 'a.example')->sole();

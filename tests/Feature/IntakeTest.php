@@ -45,8 +45,8 @@ final class IntakeTest extends TestCase
         return [
             'comma, UTF-8' => ["\u{FEFF}".str_replace('1,2', '1.2', $text(',')), 'UTF-8'],
             'semicolon, UTF-8 without BOM' => [$text(';'), 'UTF-8'],
-            'tab, UTF-16 little endian' => ["\xFF\xFE".mb_convert_encoding($text("\t"), 'UTF-16LE', 'UTF-8'), 'UTF-16'],
-            'tab, UTF-16 big endian' => ["\xFE\xFF".mb_convert_encoding($text("\t"), 'UTF-16BE', 'UTF-8'), 'UTF-16'],
+            'tab, UTF-16 little endian' => ["\xFF\xFE".mb_convert_encoding($text("\t"), 'UTF-16LE', 'UTF-8'), 'UTF-16LE'],
+            'tab, UTF-16 big endian' => ["\xFE\xFF".mb_convert_encoding($text("\t"), 'UTF-16BE', 'UTF-8'), 'UTF-16BE'],
             'tab, UTF-16 without BOM' => [mb_convert_encoding($text("\t"), 'UTF-16LE', 'UTF-8'), 'UTF-16LE'],
             'semicolon, Windows-1252' => [
                 mb_convert_encoding(str_replace('Łódź', 'Lodz', $text(';')), 'Windows-1252', 'UTF-8'),
@@ -95,36 +95,49 @@ final class IntakeTest extends TestCase
 
     public function test_joined_by_domain_and_never_by_name(): void
     {
-        $this->bring(
+        $intake = $this->bring(
             IntakeKind::Accounts,
             "domain;name;headcount\na.example;Glasverk;10\nb.example;Glasverk;20\nwww.a.example;Glasverk;30\n",
         );
 
         self::assertSame(
-            ['a.example' => 30, 'b.example' => 20],
+            ['a.example' => 10, 'b.example' => 20],
             Account::query()->orderBy('domain')->pluck('headcount', 'domain')->all(),
+        );
+        self::assertSame(
+            [4 => 'A row before it says otherwise of a.example: headcount.'],
+            $intake->rejections()->where('waits', true)->pluck('reason', 'line')->all(),
         );
     }
 
     public function test_wrong_rows_are_told_one_by_one_and_can_be_downloaded(): void
     {
         $intake = $this->bring(IntakeKind::Accounts, "domain;name;headcount;country\na.example;Good;10;Sweden\n"
-            .";No domain;10;Sweden\ngmail.com;Free mail;10;Sweden\nb.example;Bad heads;=many;Sweden\n"
+            .";=No domain;10;Sweden\ngmail.com;Free mail;10;Sweden\nb.example;Bad heads;=many;Sweden\n"
             ."c.example;Bad land;10;Atlantis\nd.example;\"open;10;Sweden\ne.example\nf.example;After;12;SE\n");
 
-        self::assertSame([2, 6, 8], [$intake->created, $intake->rejected, $intake->rows]);
+        self::assertSame(
+            [4, 3, 1, 2, 1, 8],
+            [
+                $intake->created, $intake->rejected, $intake->waiting, $intake->unread, $intake->short, $intake->rows,
+            ],
+        );
+        self::assertSame(
+            [['5', 'headcount', '=many'], ['6', 'country', 'Atlantis']],
+            DB::table('intake_cells')->orderBy('line')->get()
+                ->map(fn ($cell): array => [(string) $cell->line, $cell->heading, $cell->written])->all(),
+        );
         $reasons = $intake->rejections()->pluck('reason', 'line')->all();
         foreach (
             [
-                3 => 'domain is missing', 4 => 'anybody can have an address', 5 => 'not a number', 6 => 'Atlantis',
-                7 => 'not closed', 8 => 'ends early',
+                3 => 'No website', 4 => 'anybody can have an address', 7 => 'not closed', 8 => 'The name is missing',
             ] as $line => $part
         ) {
             self::assertStringContainsString($part, $reasons[$line]);
         }
         $csv = $this->actingAs($this->rep)->get(route('intake.rejected', $intake))->assertOk()->streamedContent();
-        self::assertStringContainsString("'=many", $csv, 'a spreadsheet would take it for a formula');
-        self::assertStringContainsString('not a number', $csv);
+        self::assertStringContainsString("'=No domain", $csv, 'a spreadsheet would take it for a formula');
+        self::assertStringContainsString('not closed', $csv);
     }
 
     public function test_a_stopped_worker_leaves_whole_parts_and_the_rest_can_be_gone_on_with(): void
@@ -375,9 +388,11 @@ final class IntakeTest extends TestCase
             IntakeKind::Contacts,
             "domain;first name;last name;profile\ntunhede.example;Ida;Lie;\"$given\"\n",
         );
-        self::assertSame([$kept], $kept === null ? [null] : Contact::query()->pluck('profile')->all());
-        self::assertSame($kept === null ? ["The profile “{$given}” is no web address."] : [], $intake->rejections
-            ->pluck('reason')->all());
+        self::assertSame([$kept], Contact::query()->pluck('profile')->all());
+        self::assertSame(
+            $kept === null ? [$given] : [],
+            DB::table('intake_cells')->where('intake_id', $intake->id)->pluck('written')->all(),
+        );
     }
 
     public function test_who_has_twenty_files_waiting_brings_no_more_and_those_left_for_a_week_go(): void

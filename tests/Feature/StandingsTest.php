@@ -69,7 +69,7 @@ final class StandingsTest extends TestCase
             "domain;name;industry;headcount;status\nquiet.example;Quiet;glass;100;\nshop.example;Shop;retail;"
                 ."100;\nrival.example;Rival;compressors;100;competitor\ncustomer.example;Customer;glass;100;\n"
                 ."asked.example;Asked;glass;100;\ndropped.example;Dropped;glass;100;\n"
-                ."unknown.example;Unknown;;100;\ndragged.example;Dragged;glass;100;\n",
+                ."unknown.example;Obscure;;100;\ndragged.example;Dragged;glass;100;\n",
         );
         $this->bring(IntakeKind::Customers, "domain;since;until\ncustomer.example;3/2024;\nquiet.example;2020;2021\n");
         $this->bring(

@@ -45,8 +45,11 @@ final class Sites
     {
         foreach ($more as $place) {
             $town = $place['city'] ?? null;
-            if ($town === null || ! in_array($town, array_column($sites, 'city'), true)) {
-                in_array($place, $sites, true) || $sites[] = $place;
+            $isThere = $town === null
+                ? in_array($place, $sites, true)
+                : in_array($town, array_column($sites, 'city'), true);
+            if (! $isThere) {
+                $sites[] = $place;
             }
         }
 

@@ -21,6 +21,12 @@ final class Blank
         'neuvedeno', 'neznámý', 'neznámé', 'teadmata', 'nav', 'nezināms', 'nežinoma',
     ];
 
+    /** Somebody may be called So, and a house KA. */
+    public static function isNoName(string $text): bool
+    {
+        return self::is($text) && preg_match('/^\p{L}{2,3}$/u', trim($text)) !== 1;
+    }
+
     public static function is(string $text): bool
     {
         static $words = null;
