@@ -269,7 +269,7 @@ final class Cells
     {
         return $this->choice($field, $choices) ?? throw new RejectedRow(
             isset($this->cells[$field])
-                ? "$what “{$this->cells[$field]}” is not known; it is one of: ".implode(', ', array_keys($choices)).'.'
+                ? "$what “{$this->cells[$field]}” is not known; say what it means when you bring the file."
                 : "$what is missing.",
         );
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Intake\Reading\DateOrder;
+use App\Models\Intake;
 use App\Models\IntakeKind;
 use App\Support\FileColumn;
 use Luftig\Core\Text\Fold;
@@ -64,27 +66,43 @@ final class Mapping
         return $mapping;
     }
 
-    /**
-     * What keeps a mapping from being used, in a sentence; null where nothing does.
-     *
-     * @param  array<int, string>  $mapping
-     */
-    public static function problem(IntakeKind $kind, array $mapping): ?string
+    /** What keeps a file from being brought in as it is mapped, in a sentence; null where nothing does. */
+    public static function problem(Intake $intake): ?string
     {
+        $kind = $intake->kind;
+        $mapping = $intake->mapping ?? [];
         $columns = RowReaders::columns($kind);
+        $names = fn (array $fields): string => implode(
+            ', ',
+            array_map(fn (string $field): string => lcfirst($columns[$field]->label), $fields),
+        );
         // An account that is there needs no name.
         $missing = array_diff(self::missing($kind, $mapping), $kind === IntakeKind::Accounts ? ['name'] : []);
         if ($missing !== []) {
-            return 'No column is chosen for: '
-                .implode(', ', array_map(fn (string $field): string => lcfirst($columns[$field]->label), $missing)).'.';
+            return "No column is chosen for: {$names($missing)}.";
         }
         $twice = array_keys(array_filter(array_count_values($mapping), fn (int $count): bool => $count > 1));
         $twice = array_filter($twice, fn (string $field): bool => ! str_starts_with($field, 'extras'));
+        if ($twice !== []) {
+            return "Two columns are chosen for: {$names($twice)}.";
+        }
+        $open = array_filter(
+            self::days($intake),
+            fn (int $position): bool => DateOrder::of($intake, $position) === DateOrder::Open,
+            ARRAY_FILTER_USE_KEY,
+        );
 
-        return $twice === []
-            ? null
-            : 'Two columns are chosen for: '
-                .implode(', ', array_map(fn (string $field): string => lcfirst($columns[$field]->label), $twice)).'.';
+        return $open === [] ? null : 'Say whether days are written day first or month first under: '
+            .implode(', ', $open).'.';
+    }
+
+    /** @return array<int, string> position → heading of the columns of days */
+    public static function days(Intake $intake): array
+    {
+        $columns = RowReaders::columns($intake->kind);
+        $days = array_filter($intake->mapping ?? [], fn (string $field): bool => $columns[$field]->isDay ?? false);
+
+        return array_intersect_key($intake->format['columns'], $days);
     }
 
     /**
@@ -96,6 +114,10 @@ final class Mapping
         $needed = array_keys(
             array_filter(RowReaders::columns($kind), fn (FileColumn $column): bool => $column->required),
         );
+
+        if ($kind === IntakeKind::Contacts && array_intersect(['first_name', 'last_name', 'name'], $mapping) === []) {
+            $needed[] = 'name';
+        }
 
         // An address tells a contact's domain.
         return array_values(array_diff(

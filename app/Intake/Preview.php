@@ -4,53 +4,106 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Intake\Reading\Blank;
 use App\Models\Intake;
 
-/** The first rows of a file, and what each would become. */
+/** The first part of a file, read: what its rows would become, and what of them cannot be read. */
 final readonly class Preview
 {
-    private const ROWS = 6;
+    /** Rows that are read. */
+    private const READ = 2_000;
+
+    /** Rows that are shown of those that are plain, and of those that are not. */
+    private const SHOWN = 6;
 
     /**
-     * @param  list<array{line: int, cells: list<string>, becomes: array<string, string>, problem: string|null,
+     * @param  list<string>  $first  the cells of the first row, as examples
+     * @param  list<array{line: int, becomes: array<string, string>, problem: string|null, waits: bool,
      *     unread: array<string, string>}>  $rows
+     * @param  list<list<string>>  $cells
      */
-    private function __construct(public array $rows)
-    {
+    private function __construct(
+        public array $first,
+        public array $rows,
+        public BatchReading $reading,
+        private array $cells,
+        public bool $isWhole,
+    ) {
     }
 
     public static function of(Intake $intake): self
     {
         $reader = new (RowReaders::of($intake->kind));
-        $columns = RowReaders::columns($intake->kind);
         $records = [];
+        $isWhole = true;
         foreach ((new CsvRecords(Importer::path($intake), $intake->format['delimiter']))->from(0) as $record) {
+            if (count($records) === self::READ) {
+                $isWhole = false;
+                break;
+            }
             if ($record->line > ($intake->format['headings_line'] ?? 1)) {
                 $records[] = $record;
             }
-            if (count($records) === self::ROWS) {
+        }
+        $reading = BatchReading::of($intake, $reader, $records);
+        $labels = array_map(fn ($column): string => $column->label, RowReaders::columns($intake->kind));
+        $rows = $shown = [];
+        foreach ($records as $record) {
+            $problem = $reading->rejected[$record->line] ?? $reading->waiting[$record->line] ?? null;
+            $unread = $reading->unread[$record->line] ?? [];
+            $isPlain = $problem === null && $unread === [];
+            $shown[$isPlain] = ($shown[$isPlain] ?? 0) + 1;
+            if ($shown[$isPlain] <= self::SHOWN) {
+                $rows[] = [
+                    'line' => $record->line, 'problem' => $problem, 'unread' => $unread,
+                    'waits' => isset($reading->waiting[$record->line]),
+                    'becomes' => self::becomes($reading->records[$record->line] ?? [], $labels),
+                ];
+            }
+        }
+
+        return new self(
+            $records[0]->cells ?? [],
+            $rows,
+            $reading,
+            array_map(fn (CsvRecord $record): array => $record->cells ?? [], $records),
+            $isWhole,
+        );
+    }
+
+    /** @return list<string> some of what stands in a column, each once */
+    public function examples(int $position, int $most): array
+    {
+        $examples = [];
+        foreach ($this->cells as $cells) {
+            $text = trim($cells[$position] ?? '');
+            if (! Blank::is($text)) {
+                $examples[$text] = true;
+            }
+            if (count($examples) === $most) {
                 break;
             }
         }
-        $reading = BatchReading::of($intake, $reader, $records);
-        $rows = [];
-        foreach ($records as $record) {
-            $becomes = [];
-            foreach ($reading->records[$record->line] ?? [] as $field => $value) {
-                $text = self::text($value);
-                if ($text !== '') {
-                    $label = isset($columns[$field]) ? $columns[$field]->label : str_replace('_', ' ', $field);
-                    $becomes[$label] = $text;
-                }
+
+        return array_map(strval(...), array_keys($examples));
+    }
+
+    /**
+     * @param  array<string, mixed>  $record
+     * @param  array<string, string>  $labels
+     * @return array<string, string>
+     */
+    private static function becomes(array $record, array $labels): array
+    {
+        $becomes = [];
+        foreach ($record as $field => $value) {
+            $text = self::text($value);
+            if ($text !== '') {
+                $becomes[$labels[$field] ?? str_replace('_', ' ', $field)] = $text;
             }
-            $rows[] = [
-                'line' => $record->line, 'cells' => $record->cells ?? [$record->text], 'becomes' => $becomes,
-                'problem' => $reading->rejected[$record->line] ?? $reading->waiting[$record->line] ?? null,
-                'unread' => $reading->unread[$record->line] ?? [],
-            ];
         }
 
-        return new self($rows);
+        return $becomes;
     }
 
     private static function text(mixed $value): string

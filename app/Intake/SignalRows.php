@@ -53,7 +53,13 @@ final class SignalRows implements RowReader
                 true,
             ),
             'kind' => new FileColumn(
-                'Kind', ['kind', 'signal', 'signal kind', 'type', 'art', 'typ', 'event'], 'funding', true,
+                'Kind',
+                [
+                    'kind', 'signal', 'signal kind', 'type', 'art', 'typ', 'event', 'anlass', 'ereignis', 'handelse',
+                    'haendelse', 'hendelse', 'gebeurtenis', 'wydarzenie', 'tapahtuma', 'evenement',
+                ],
+                'funding',
+                true,
                 choices: array_keys(self::KINDS),
             ),
             'date' => new FileColumn(
@@ -63,7 +69,10 @@ final class SignalRows implements RowReader
                 true, isDay: true),
             'title' => new FileColumn(
                 'What happened',
-                ['title', 'what', 'what happened', 'headline', 'text', 'was', 'rubrik', 'overskrift'],
+                [
+                    'title', 'what', 'what happened', 'headline', 'text', 'was', 'was ist passiert', 'rubrik',
+                    'overskrift',
+                ],
                 'Round B, €12M, for a fourth line',
                 true,
             ),
@@ -95,7 +104,11 @@ final class SignalRows implements RowReader
                 ['quote', 'evidence', 'zitat', 'citat'],
                 '“A fourth line will start in spring.”',
             ),
-            'link' => new FileColumn('Link', ['link', 'url', 'address'], 'https://press.example/tunhede'),
+            'link' => new FileColumn(
+                'Link',
+                ['link', 'url', 'address', 'fundstelle', 'lank'],
+                'https://press.example/tunhede',
+            ),
         ];
     }
 

@@ -75,6 +75,12 @@ final class Intake extends Model
         return $this->hasMany(IntakeRejection::class)->orderBy('line');
     }
 
+    /** @return HasMany<IntakeCell, $this> */
+    public function cells(): HasMany
+    {
+        return $this->hasMany(IntakeCell::class)->orderBy('line')->orderBy('id');
+    }
+
     /** @return Builder<self> */
     public function prunable(): Builder
     {

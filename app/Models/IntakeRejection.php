@@ -7,13 +7,14 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A row that was refused, and why.
+ * A row that did not come in, and why.
  *
  * @property list<string> $row
  * @property int $id
  * @property int $intake_id
  * @property int $line
  * @property string $reason
+ * @property bool $waits for somebody to say what is meant; else it is refused for good
  */
 final class IntakeRejection extends Model
 {
@@ -22,5 +23,5 @@ final class IntakeRejection extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['row' => 'array'];
+    protected $casts = ['row' => 'array', 'waits' => 'boolean'];
 }

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Intake\Mapping;
 use App\Intake\RowReaders;
+use App\Models\Intake;
 use App\Models\IntakeKind;
 use Luftig\Core\Text\Fold;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -171,7 +172,10 @@ final class HeadingsTest extends TestCase
         }
     }
 
-    /** @return array<string, array{IntakeKind, array<int, string>, string|null}> */
+    /**
+     * @return array<string, array{0: IntakeKind, 1: array<int, string>, 2: string|null,
+     *     3?: array<string, mixed>, 4?: array<string, mixed>}>
+     */
     public static function mappings(): array
     {
         return [
@@ -188,6 +192,20 @@ final class HeadingsTest extends TestCase
             'a signal without a day' => [
                 IntakeKind::Signals, ['domain', 'kind', 'title'], 'No column is chosen for: day.',
             ],
+            'days that may be read either way' => [
+                IntakeKind::Signals, ['domain', 'kind', 'date', 'title'],
+                'Say whether days are written day first or month first under: When.', ['dates' => [2 => 'open']],
+            ],
+            'days of which somebody said it' => [
+                IntakeKind::Signals, ['domain', 'kind', 'date', 'title'], null, ['dates' => [2 => 'open']],
+                ['dates' => [2 => 'month']],
+            ],
+            'days that tell it themselves' => [
+                IntakeKind::Signals, ['domain', 'kind', 'date', 'title'], null, ['dates' => [2 => 'month']],
+            ],
+            'what looks like days and is none' => [
+                IntakeKind::Signals, ['domain', 'kind', 'date', 'title'], null, ['dates' => [3 => 'open']],
+            ],
             'a signal without anything' => [
                 IntakeKind::Signals, [],
                 'No column is chosen for: domain of the account, kind, day, what happened.',
@@ -195,14 +213,35 @@ final class HeadingsTest extends TestCase
         ];
     }
 
-    /** @param  array<int, string>  $mapping */
+    /**
+     * @param  array<int, string>  $mapping
+     * @param  array<string, mixed>  $format
+     * @param  array<string, mixed>  $answers
+     */
     #[DataProvider('mappings')]
     public function test_what_keeps_a_mapping_from_being_used_is_said(
         IntakeKind $kind,
         array $mapping,
         ?string $says,
+        array $format = [],
+        array $answers = [],
     ): void {
-        self::assertSame($says, Mapping::problem($kind, $mapping));
+        $intake = new Intake([
+            'kind' => $kind, 'mapping' => $mapping, 'answers' => $answers,
+            'format' => $format + ['columns' => ['Web', 'Who', 'When', 'What']],
+        ]);
+        self::assertSame($says, Mapping::problem($intake));
+    }
+
+    public function test_thirty_headings_are_known_of_each_column_of_accounts_and_contacts(): void
+    {
+        foreach ([IntakeKind::Accounts, IntakeKind::Contacts] as $kind) {
+            foreach (RowReaders::columns($kind) as $field => $column) {
+                if ($field !== 'extras') {
+                    self::assertGreaterThanOrEqual(30, count($column->names), "$field of {$kind->value}");
+                }
+            }
+        }
     }
 
     public function test_cells_are_trimmed_and_what_is_blank_is_absent(): void

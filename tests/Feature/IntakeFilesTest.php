@@ -95,6 +95,9 @@ final class IntakeFilesTest extends TestCase
         $waits = DB::table('intake_rejections')->where('intake_id', $intake->id)->get()->keyBy('line');
         foreach ($expected['apart'] as $apart) {
             $outcomes = (array) $apart['outcome'];
+            if (preg_match('/^An unquoted comma in the cell of “[^”]+”/u', $apart['note'] ?? '', $proposal) === 1) {
+                self::assertStringContainsString($proposal[0], (string) $waits[$apart['line']]->reason);
+            }
             $is = match (true) {
                 ! isset($waits[$apart['line']]) => null,
                 (bool) $waits[$apart['line']]->waits => 'wait',

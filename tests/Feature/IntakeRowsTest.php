@@ -100,7 +100,7 @@ final class IntakeRowsTest extends TestCase
             [
                 IntakeKind::Signals,
                 "$signals\ntunhede.example;rumour;2026-11-01;Said;;;;;;\n",
-                'is not known; it is one of',
+                'is not known; say what it means',
             ],
             [IntakeKind::Signals, "$signals\ntunhede.example;news;someday;Said;;;;;;\n", 'day'],
             [IntakeKind::Signals, "$signals\ntunhede.example;news;2026-11-01;;;;;;;\n", 'What happened'],

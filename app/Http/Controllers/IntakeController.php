@@ -13,6 +13,7 @@ use App\Intake\RowReaders;
 use App\Intake\UnreadableFile;
 use App\Jobs\RunIntake;
 use App\Models\Intake;
+use App\Models\IntakeCell;
 use App\Models\IntakeKind;
 use App\Models\IntakeRejection;
 use App\Models\IntakeState;
@@ -67,21 +68,15 @@ final class IntakeController extends Controller
         $kind = $request->kind();
         $intake->update($kind !== $intake->kind
             ? ['kind' => $kind, 'mapping' => Mapping::guess($kind, $intake->format['columns'])]
-            : ['mapping' => $request->mapping(), 'source' => $request->input('source'), 'whose_id' => $request->input(
-                'whose',
-            )]);
+            : $request->says());
 
         return redirect()->route('intake.show', $intake);
     }
 
     public function start(MappingRequest $request, Intake $intake): RedirectResponse
     {
-        $intake->update([
-            'mapping' => $request->mapping(),
-            'source' => $request->input('source'),
-            'whose_id' => $request->input('whose'),
-        ]);
-        $problem = Mapping::problem($intake->kind, $intake->mapping ?? []);
+        $intake->update($request->says());
+        $problem = Mapping::problem($intake);
         if ($problem !== null) {
             return redirect()->route('intake.show', $intake)->withErrors(['mapping' => $problem]);
         }
@@ -139,13 +134,22 @@ final class IntakeController extends Controller
         $columns = $intake->format['columns'];
 
         return Csv::download('rejected-'.$intake->id.'.csv',
-            [...$columns, 'line', 'why it was refused'],
+            [...$columns, 'line', 'why it did not come in'],
             $intake->rejections()->lazy(500)->map(
                 fn (IntakeRejection $row): array => [
                     ...array_pad(array_slice($row->row, 0, count($columns)), count($columns), ''),
                     (string) $row->line,
                     $row->reason,
                 ],
+            ));
+    }
+
+    /** Cells that could not be read, to be looked through in a spreadsheet. */
+    public function unread(Intake $intake): StreamedResponse
+    {
+        return Csv::download('unread-'.$intake->id.'.csv', ['line', 'column', 'what is written there'],
+            $intake->cells()->lazy(500)->map(
+                fn (IntakeCell $cell): array => [(string) $cell->line, $cell->heading, $cell->written],
             ));
     }
 

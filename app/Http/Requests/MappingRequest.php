@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Intake\Reading\DateOrder;
+use App\Intake\Reading\Sense;
 use App\Intake\RowReaders;
 use App\Models\Intake;
 use App\Models\IntakeKind;
@@ -26,6 +28,13 @@ final class MappingRequest extends FormRequest
             'columns' => ['array'],
             'columns.*' => ['nullable', 'string'],
             'source' => ['nullable', 'string', 'max:80'],
+            'dates' => ['array'],
+            'dates.*' => ['nullable', Rule::in([DateOrder::Day->value, DateOrder::Month->value])],
+            'words' => ['array'],
+            'words.*' => ['array'],
+            'words.*.*' => ['array'],
+            'words.*.*.word' => ['required', 'string', 'max:190'],
+            'words.*.*.means' => ['nullable', 'string'],
             'whose' => ['nullable', 'integer', Rule::in(array_keys($this->user()?->speaksFor() ?? []))],
         ];
     }
@@ -35,10 +44,36 @@ final class MappingRequest extends FormRequest
         return IntakeKind::from($this->string('kind')->toString());
     }
 
-    /** @return array<int, string> */
-    public function mapping(): array
+    /** @return array<string, mixed> what is said of the file */
+    public function says(): array
     {
-        $fields = RowReaders::of($this->intake()->kind)::columns();
+        return [
+            'mapping' => $this->mapping(), 'source' => $this->input('source'), 'whose_id' => $this->input('whose'),
+            'answers' => [
+                'dates' => array_filter((array) $this->input('dates', [])), 'words' => $this->words(),
+            ],
+        ];
+    }
+
+    /** @return array<string, array<string, string>> */
+    private function words(): array
+    {
+        $words = [];
+        foreach (RowReaders::columns($this->intake()->kind) as $field => $column) {
+            foreach ((array) $this->input("words.$field", []) as $one) {
+                if (in_array($one['means'] ?? null, $column->choices, true)) {
+                    $words[$field][Sense::word($one['word'])] = $one['means'];
+                }
+            }
+        }
+
+        return $words;
+    }
+
+    /** @return array<int, string> */
+    private function mapping(): array
+    {
+        $fields = RowReaders::columns($this->intake()->kind);
         $mapping = [];
         foreach ((array) $this->input('columns', []) as $position => $field) {
             if (

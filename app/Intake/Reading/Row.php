@@ -9,6 +9,9 @@ final readonly class Row
 {
     private const CONTROL = '/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/';
 
+    /** The apostrophe that keeps a spreadsheet from taking a cell for a formula; 's-Hertogenbosch keeps its own. */
+    private const SAFETY = "/^\s*'(?=[=+\-@])/";
+
     /** Signs without a width. */
     private const UNSEEN = '/[\x{200B}-\x{200F}\x{2028}-\x{202E}\x{2060}\x{FEFF}\x{AD}]/u';
 
@@ -34,7 +37,7 @@ final readonly class Row
                 $cleaned = $cleaned || $plain !== $cell;
                 $cell = (string) preg_replace([self::UNSEEN, self::SPACES], ['', ' '], $plain);
             }
-            $own[] = trim($cell);
+            $own[] = trim((string) preg_replace(self::SAFETY, '', $cell));
         }
 
         return new self($own, $cleaned);
@@ -52,21 +55,27 @@ final readonly class Row
     }
 
     /**
-     * Each way in which a row with too many cells may have been meant: some neighbours as one cell.
+     * Each way in which a row with too many cells may have been meant: some neighbours as one cell. The likelier come
+     * first: 1 and 250 are one number, and a word beside a number is none.
      *
      * @return array<int, list<string>> place of the cell, from 0 → the cells then
      */
     public function joined(int $headings, string $delimiter): array
     {
         $more = count($this->cells) - $headings;
-        $ways = [];
+        $ways = $odd = [];
         for ($at = 0; $at < $headings; $at++) {
+            $parts = array_slice($this->cells, $at, $more + 1);
+            $figures = preg_match('/^\d{1,3}(,\d{3})+$/', implode(',', $parts)) === 1;
+            $numbers = count(array_filter($parts, is_numeric(...)));
+            $odd[$at] = $figures ? -1 : (int) ($numbers > 0 && $numbers < count($parts));
             $cells = $this->cells;
-            $parts = array_slice($cells, $at, $more + 1);
-            array_splice($cells, $at, $more + 1, [implode($delimiter === ',' ? ', ' : $delimiter, $parts)]);
+            $sign = $delimiter === ',' && ! $figures ? ', ' : $delimiter;
+            array_splice($cells, $at, $more + 1, [implode($sign, $parts)]);
             $ways[$at] = $cells;
         }
+        asort($odd);
 
-        return $ways;
+        return array_replace($odd, $ways);
     }
 }

@@ -6,12 +6,17 @@ namespace App\View\Intake;
 
 use App\Intake\Mapping;
 use App\Intake\Preview;
+use App\Intake\Reading\DateOrder;
+use App\Intake\Reading\Day;
+use App\Intake\Reading\Sense;
 use App\Intake\RowReaders;
 use App\Models\Intake;
 use App\Models\IntakeKind;
 use App\Models\IntakeState;
 use App\Models\User;
+use App\Support\FileColumn;
 use App\Support\Format;
+use Carbon\CarbonImmutable;
 
 /** A file before it is brought in: what its rows are, which column is what, and what becomes of the first of them. */
 final readonly class CheckPage
@@ -19,6 +24,14 @@ final readonly class CheckPage
     private const EXAMPLE = 24;
 
     private const TEXT = 80;
+
+    /** Days that are shown both ways, and cells that are looked through for them. */
+    private const EXAMPLES = 3;
+
+    private const LOOKED = 40;
+
+    /** Of one column. */
+    private const WORDS = 60;
 
     private const KINDS = [
         'accounts' => 'an account', 'contacts' => 'a contact', 'customers' => 'a customer', 'signals' => 'a signal',
@@ -31,7 +44,7 @@ final readonly class CheckPage
 
     private function __construct(public Intake $intake, private Preview $preview, private User $reader)
     {
-        $this->problem = Mapping::problem($intake->kind, $intake->mapping ?? []);
+        $this->problem = Mapping::problem($intake);
     }
 
     public static function of(Intake $intake, User $reader): self
@@ -75,7 +88,7 @@ final readonly class CheckPage
     {
         $columns = [];
         foreach ($this->intake->format['columns'] as $position => $heading) {
-            $example = Format::cut((string) ($this->preview->rows[0]['cells'][$position] ?? ''), self::EXAMPLE);
+            $example = Format::cut(trim($this->preview->first[$position] ?? ''), self::EXAMPLE);
             $columns[] = [
                 'label' => ($heading === '' ? 'column '.($position + 1) : $heading)
                     .($example === '' ? '' : ": $example"),
@@ -104,12 +117,112 @@ final readonly class CheckPage
         return $this->intake->whose_id ?? $this->reader->id;
     }
 
-    /** @return list<array{line: int, problem: string|null, becomes: array<string, string>}> */
+    /** @return list<array{name: string, label: string, options: array<string, string>, chosen: string}> */
+    public function dates(): array
+    {
+        $asked = [];
+        foreach (Mapping::days($this->intake) as $position => $heading) {
+            if (($this->intake->format['dates'][$position] ?? '') === DateOrder::Open->value) {
+                $examples = array_filter(
+                    $this->preview->examples($position, self::LOOKED),
+                    fn (string $text): bool => DateOrder::ofCell($text) === DateOrder::Open,
+                );
+                $asked[] = [
+                    'name' => "dates[$position]", 'label' => "Days under “{$heading}”",
+                    'options' => self::readings(array_slice($examples, 0, self::EXAMPLES)),
+                    'chosen' => $this->intake->answers['dates'][$position] ?? '',
+                ];
+            }
+        }
+
+        return $asked;
+    }
+
+    /**
+     * @param  list<string>  $examples
+     * @return array<string, string>
+     */
+    private static function readings(array $examples): array
+    {
+        $says = fn (string $order, bool $monthFirst): string => "$order: ".implode(' · ', array_map(
+            fn (string $text): string => "$text is ".Format::date(
+                CarbonImmutable::parse((string) Day::read($text, $monthFirst)),
+            ),
+            $examples,
+        ));
+
+        return [
+            DateOrder::Day->value => $says('day first', false), DateOrder::Month->value => $says('month first', true),
+        ];
+    }
+
+    /**
+     * @return list<array{name: string, word: string, label: string, options: array<string, string>, chosen: string}>
+     */
+    public function words(): array
+    {
+        $asked = [];
+        $columns = RowReaders::columns($this->intake->kind);
+        foreach ($this->preview->reading->unknown + ($this->intake->answers['words'] ?? []) as $field => $unused) {
+            $told = $this->intake->answers['words'][$field] ?? [];
+            $words = ($this->preview->reading->unknown[$field] ?? []) + array_fill_keys(array_keys($told), 0);
+            foreach (array_keys(array_slice($words, 0, self::WORDS, true)) as $at => $word) {
+                $asked[] = [
+                    'name' => "words[$field][$at]", 'word' => (string) $word, 'label' => "“{$word}”",
+                    'options' => self::meanings($columns[$field]),
+                    'chosen' => $told[Sense::word((string) $word)] ?? '',
+                ];
+            }
+        }
+
+        return $asked;
+    }
+
+    /** @return array<string, string> */
+    private static function meanings(FileColumn $column): array
+    {
+        return ['' => $column->required ? 'refuse its rows' : 'leave it empty'] + array_combine(
+            $column->choices,
+            array_map(fn (string $one): string => str_replace('_', ' ', $one), $column->choices),
+        );
+    }
+
+    /** What would come of the rows, so far as they are read here. */
+    public function outlook(): string
+    {
+        $reading = $this->preview->reading;
+        $counts = [
+            'can be read' => count($reading->records), 'wait' => count($reading->waiting),
+            'would be refused' => count($reading->rejected),
+        ];
+        $says = implode(', ', array_map(
+            fn (string $what, int $count): string => Format::number($count)." $what",
+            array_keys(array_filter($counts)),
+            array_filter($counts),
+        ));
+        $unread = array_sum(array_map(count(...), $reading->unread));
+
+        return ($this->preview->isWhole ? 'Of all rows ' : 'Of the rows at the beginning ')."$says."
+            .($unread === 0 ? '' : ' Cells that cannot be read, and stay empty: '.Format::number($unread).'.')
+            .($reading->short === [] ? '' : ' Rows with fewer cells than headings: '.count($reading->short).'.')
+            .($reading->cleaned === [] ? '' : ' Control characters are taken out of '
+                .Format::count(count($reading->cleaned), 'row').'.');
+    }
+
+    /** @return list<array{line: int, problem: string|null, becomes: array<string, string>, unread: string|null}> */
     public function rows(): array
     {
         return array_map(fn (array $row): array => [
-            'line' => $row['line'], 'problem' => $row['problem'],
+            'line' => $row['line'],
+            'problem' => $row['problem'] === null
+                ? null
+                : ($row['waits'] ? 'Waits: ' : 'Would be refused: ').$row['problem'],
             'becomes' => array_map(fn (string $text): string => Format::cut($text, self::TEXT), $row['becomes']),
+            'unread' => $row['unread'] === [] ? null : 'stays empty: '.implode(' · ', array_map(
+                fn (string $heading, string $text): string => "$heading “".Format::cut($text, self::TEXT).'”',
+                array_keys($row['unread']),
+                $row['unread'],
+            )),
         ], $this->preview->rows);
     }
 }

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\View\Intake;
 
 use App\Models\Intake;
+use App\Models\IntakeCell;
 use App\Models\IntakeRejection;
 use App\Models\IntakeState;
 use App\Support\Format;
 use Illuminate\Support\Collection;
 
-/** A file while it is brought in and afterwards: how far it is, what came of its rows, which were refused and why. */
+/** A file while it is brought in and afterwards: how far it is, what came of its rows, which are out and why. */
 final readonly class IntakePage
 {
     private const REFUSED = 50;
@@ -19,17 +20,35 @@ final readonly class IntakePage
 
     private const TALLY = [
         'rows' => 'rows read', 'created' => 'new', 'updated' => 'changed', 'unchanged' => 'as they were',
-        'rejected' => 'refused',
+        'waiting' => 'wait', 'rejected' => 'refused',
     ];
 
-    /** @param  Collection<int, IntakeRejection>  $refused */
-    private function __construct(public Intake $intake, private Collection $refused)
-    {
+    /** Said only where there are some. */
+    private const RARE = [
+        'unread' => 'cells left empty', 'short' => 'rows that end early', 'cleaned' => 'rows with control characters',
+    ];
+
+    /**
+     * @param  Collection<int, IntakeRejection>  $refused
+     * @param  Collection<int, IntakeRejection>  $waiting
+     * @param  Collection<int, IntakeCell>  $unread
+     */
+    private function __construct(
+        public Intake $intake,
+        private Collection $refused,
+        private Collection $waiting,
+        private Collection $unread,
+    ) {
     }
 
     public static function of(Intake $intake): self
     {
-        return new self($intake, $intake->rejections()->limit(self::REFUSED)->get());
+        return new self(
+            $intake,
+            $intake->rejections()->where('waits', false)->limit(self::REFUSED)->get(),
+            $intake->rejections()->where('waits', true)->limit(self::REFUSED)->get(),
+            $intake->cells()->limit(self::REFUSED)->get(),
+        );
     }
 
     public function isMoving(): bool
@@ -55,9 +74,16 @@ final readonly class IntakePage
     /** @return list<array{field: string, number: string, label: string}> */
     public function tally(): array
     {
+        $rare = array_filter(
+            self::RARE,
+            fn (string $field): bool => $this->intake->getAttribute($field) > 0,
+            ARRAY_FILTER_USE_KEY,
+        );
+        $tally = self::TALLY + $rare;
+
         return array_map(fn (string $field, string $label): array => [
             'field' => $field, 'number' => Format::number((int) $this->intake->getAttribute($field)), 'label' => $label,
-        ], array_keys(self::TALLY), self::TALLY);
+        ], array_keys($tally), $tally);
     }
 
     public function isDone(): bool
@@ -70,22 +96,55 @@ final readonly class IntakePage
         return $this->intake->state === IntakeState::Stopped;
     }
 
-    /** @return array<int, array{line: int, why: string, row: string}> */
-    public function refused(): array
+    public function isAnyOut(): bool
     {
-        return $this->refused->map(fn (IntakeRejection $row): array => [
-            'line' => $row->line,
-            'why' => $row->reason,
-            'row' => Format::cut(implode(' · ', array_filter($row->row)), self::ROW),
-        ])->all();
+        return $this->refused->isNotEmpty() || $this->waiting->isNotEmpty();
     }
 
-    public function more(): ?string
+    /** @return list<array{title: string, rows: list<array{line: int, why: string, row: string}>, more: string|null}> */
+    public function out(): array
     {
-        return $this->intake->rejected > $this->refused->count()
-            ? "The first {$this->refused->count()} of ".Format::number($this->intake->rejected)
-                .'; the download has them all.'
-                : null;
+        return array_values(array_filter([
+            self::part('Wait for somebody to say what is meant', $this->waiting, $this->intake->waiting),
+            self::part('Refused, and why', $this->refused, $this->intake->rejected),
+        ], fn (array $part): bool => $part['rows'] !== []));
+    }
+
+    /**
+     * @param  Collection<int, IntakeRejection>  $rows
+     * @return array{title: string, rows: list<array{line: int, why: string, row: string}>, more: string|null}
+     */
+    private static function part(string $title, Collection $rows, int $all): array
+    {
+        return [
+            'title' => $title,
+            'rows' => array_values($rows->map(fn (IntakeRejection $row): array => [
+                'line' => $row->line,
+                'why' => $row->reason,
+                'row' => Format::cut(implode(' · ', array_filter($row->row)), self::ROW),
+            ])->all()),
+            'more' => self::more($rows->count(), $all),
+        ];
+    }
+
+    /** @return list<array{line: int, heading: string, written: string}> cells that could not be read */
+    public function unread(): array
+    {
+        return array_values($this->unread->map(fn (IntakeCell $cell): array => [
+            'line' => $cell->line, 'heading' => $cell->heading, 'written' => Format::cut($cell->written, self::ROW),
+        ])->all());
+    }
+
+    public function moreUnread(): ?string
+    {
+        return self::more($this->unread->count(), $this->intake->unread);
+    }
+
+    private static function more(int $shown, int $all): ?string
+    {
+        return $all > $shown
+            ? "The first $shown of ".Format::number($all).'; the download has them all.'
+            : null;
     }
 
     public function undoes(): string

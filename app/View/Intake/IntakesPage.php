@@ -23,7 +23,7 @@ final readonly class IntakesPage
 
     private const LABELS = 20;
 
-    private const COUNTED = ['created', 'updated', 'unchanged', 'rejected'];
+    private const COUNTED = ['created', 'updated', 'unchanged', 'waiting', 'rejected'];
 
     /**
      * @param  LengthAwarePaginator<int, Intake>  $intakes

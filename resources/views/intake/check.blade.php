@@ -33,6 +33,29 @@
                 @endif
             </div>
         </x-section>
+        @if ($page->dates() !== [])
+            <x-section title="Which way days are written" class="mt-3">
+                @foreach ($page->dates() as $column)
+                    <fieldset class="mt-2"><legend class="form-label fs-6">{{ $column['label'] }}</legend>
+                        @foreach ($column['options'] as $order => $label)
+                            <x-tick type="radio" :name="$column['name']" :value="$order" :$label
+                                :checked="$order === $column['chosen']" />
+                        @endforeach</fieldset>
+                @endforeach
+            </x-section>
+        @endif
+        @if ($page->words() !== [])
+            <x-section title="What these words mean" class="mt-3">
+                <div class="row g-3 mt-0">
+                    @foreach ($page->words() as $one)
+                        <div class="col-6 col-md-4 col-lg-3">
+                            <input type="hidden" name="{{ $one['name'] }}[word]" value="{{ $one['word'] }}">
+                            <x-field :label="$one['label']" :name="$one['name'].'[means]'" :options="$one['options']"
+                                :value="$one['chosen']" /></div>
+                    @endforeach
+                </div>
+            </x-section>
+        @endif
         <div class="d-flex flex-wrap gap-2 mt-3">
             <x-button kind="primary">Bring it in</x-button>
             <x-button formaction="{{ route('intake.update', $page->intake) }}" name="_method" value="PATCH">Show what
@@ -41,14 +64,16 @@
         </div>
     </x-form>
     <x-form :to="route('intake.destroy', $page->intake)" method="delete" id="aside" />
-    <x-section title="The first rows, and what they become" class="mt-4">
+    <x-section title="What becomes of its rows" class="mt-4">
+        <p class="text-body-tertiary mt-2" id="outlook">{{ $page->outlook() }}</p>
         @foreach ($page->rows() as $row)
             <div class="d-flex gap-3 border-bottom py-2">
                 <span class="text-body-secondary text-nowrap">line {{ $row['line'] }}</span>
-                @if ($row['problem'])<span class="text-danger breaks">Would be refused: {{ $row['problem'] }}</span>
+                @if ($row['problem'])<span class="text-danger breaks">{{ $row['problem'] }}</span>
                 @else<span class="breaks">@foreach ($row['becomes'] as $name => $text)<span
                     class="small text-body-secondary">{{ lcfirst($name) }}</span>
-                    {{ $text }}@unless ($loop->last) · @endunless @endforeach</span>@endif
+                    {{ $text }}@unless ($loop->last) · @endunless @endforeach
+                    @if ($row['unread'])<span class="d-block text-danger">{{ $row['unread'] }}</span>@endif</span>@endif
             </div>
         @endforeach
     </x-section>

@@ -5,9 +5,9 @@
             <x-form :to="route('intake.store')" enctype="multipart/form-data"
                 class="card card-body vstack gap-3 align-items-start" x-data="files">
                 <h2>Bring a file</h2>
-                <p class="text-body-tertiary">CSV of accounts, contacts, customers, signals or relations, or vCards. The
-                    first line of a CSV names the
-                    columns, in any of our languages; nothing is brought in before you have seen what becomes of it.</p>
+                <p class="text-body-tertiary">CSV of accounts, contacts, customers, signals or relations, or vCards. A
+                    line of a CSV names the columns, in any of our languages; a cell that cannot be read stays empty
+                    and is shown; nothing is brought in before you have seen what becomes of it.</p>
                 <x-field class="w-100" label="File, up to {{ $page->megabytes() }} MB">
                     <input class="form-control" type="file" name="file" accept=".csv,.txt,.tsv,.vcf,text/csv,text/vcard"
                         required
@@ -26,7 +26,7 @@
                     <x-empty>No file was brought yet. Begin with accounts; then contacts and signals find their account
                         by its domain.</x-empty>
                 @else
-                    <x-table :heads="['File', 'Brought', '#New', '#Changed', '#Same', '#Refused', 'State']"
+                    <x-table :heads="['File', 'Brought', '#New', '#Changed', '#Same', '#Wait', '#Refused', 'State']"
                         :moves="false">
                         @foreach ($page->rows() as $row)
                             <tr><td><a class="fw-semibold text-body breaks"

@@ -20,22 +20,35 @@
                 ranking</x-button>@endif
             @if ($page->isStopped())<x-form :to="route('intake.resume', $page->intake)"><x-button kind="primary">Go
                 on</x-button></x-form>@endif
-            @if ($page->refused() !== [])<x-button :href="route('intake.rejected', $page->intake)">Download what was
-                refused</x-button>@endif
+            @if ($page->isAnyOut())<x-button :href="route('intake.rejected', $page->intake)">Download what did not
+                come in</x-button>@endif
+            @if ($page->unread() !== [])<x-button :href="route('intake.unread', $page->intake)">Download the cells left
+                empty</x-button>@endif
             @can('undo', $page->intake)
                 @if ($page->isDone() || $page->isStopped())<x-button kind="danger" opens="undo">Undo the whole
                     file</x-button>@endif
             @endcan
         </div>
-        @if ($page->refused() !== [])
-            <x-section title="Refused, and why">
+        @foreach ($page->out() as $part)
+            <x-section :title="$part['title']">
                 <x-table :heads="['#Line', 'Why', 'Row']" :moves="false">
-                    @foreach ($page->refused() as $row)
+                    @foreach ($part['rows'] as $row)
                         <tr><td class="text-end">{{ $row['line'] }}</td><td>{{ $row['why'] }}</td>
                             <td class="small text-body-secondary breaks">{{ $row['row'] }}</td></tr>
                     @endforeach
                 </x-table>
-                @if ($page->more())<p class="text-body-secondary mt-2">{{ $page->more() }}</p>@endif
+                @if ($part['more'])<p class="text-body-secondary mt-2">{{ $part['more'] }}</p>@endif
+            </x-section>
+        @endforeach
+        @if ($page->unread() !== [])
+            <x-section title="Cells that could not be read, left empty">
+                <x-table :heads="['#Line', 'Column', 'What is written there']" :moves="false">
+                    @foreach ($page->unread() as $cell)
+                        <tr><td class="text-end">{{ $cell['line'] }}</td><td>{{ $cell['heading'] }}</td>
+                            <td class="breaks">{{ $cell['written'] }}</td></tr>
+                    @endforeach
+                </x-table>
+                @if ($page->moreUnread())<p class="text-body-secondary mt-2">{{ $page->moreUnread() }}</p>@endif
             </x-section>
         @endif
     </div>
