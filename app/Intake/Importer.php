@@ -68,7 +68,7 @@ final class Importer
                 $intake->update(['state' => IntakeState::Done, 'finished_at' => now(), 'offset' => $intake->bytes]);
                 // What was taken and what was not is in the base; the file would only keep what somebody may ask to be
                 // erased.
-                @unlink(self::path($intake));
+                $intake->forgetFile();
             } catch (UnreadableFile $e) {
                 $intake->update(['state' => IntakeState::Stopped, 'message' => $e->getMessage()]);
             }

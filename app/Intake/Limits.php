@@ -19,4 +19,10 @@ final class Limits
 
     /** Files of one person that wait to be checked. */
     public const DRAFTS = 20;
+
+    /** Bytes of one part of a workbook, unpacked. */
+    public const PART = 1 << 30;
+
+    /** Bytes of the texts that the cells of a workbook share; they are kept in memory. */
+    public const STRINGS = 32 << 20;
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Intake\Reading\DateOrder;
+use App\Intake\Workbook\Workbook;
 use App\Models\Intake;
 use App\Models\IntakeKind;
 use App\Models\IntakeState;
@@ -17,8 +18,13 @@ use Throwable;
 final class ReceiveFile
 {
     /** @throws UnreadableFile */
-    public static function file(string $path, string $name, ?User $by, ?IntakeKind $kind = null): Intake
-    {
+    public static function file(
+        string $path,
+        string $name,
+        ?User $by,
+        ?IntakeKind $kind = null,
+        ?string $sheet = null,
+    ): Intake {
         $drafts = $by === null
             ? 0
             : Intake::query()->where('user_id', $by->id)->where('state', IntakeState::Draft)->count();
@@ -28,21 +34,27 @@ final class ReceiveFile
         $folder = config('luftig.intakes');
         Folder::make($folder);
         $copy = Str::ulid().'.csv';
-        $cards = CardFile::is($path) ? $folder.'/'.$copy.'.cards' : null;
+        $rows = "$folder/$copy.rows";
+        $about = [];
         try {
-            if ($cards !== null) {
-                CardFile::asCsv($path, $cards);
+            if (CardFile::is($path)) {
+                CardFile::asCsv($path, $rows);
                 $kind ??= IntakeKind::Contacts;
+            } elseif (Workbook::is($path)) {
+                $about = self::workbook($path, $sheet, $rows);
             }
-            $file = TextFile::take($cards ?? $path, $folder.'/'.$copy);
+            $file = TextFile::take(is_file($rows) ? $rows : $path, $folder.'/'.$copy);
         } catch (Throwable $e) {
             @unlink($folder.'/'.$copy);
             throw $e;
         } finally {
-            $cards === null || @unlink($cards);
+            @unlink($rows);
+        }
+        if (count($about['sheets'] ?? []) > 1) {
+            // Another of its sheets may be chosen as long as nothing was brought in.
+            copy($path, $folder.'/'.$copy.Intake::WORKBOOK);
         }
         $kind ??= Mapping::kind($file->columns, $name);
-
         $like = Remembered::like($kind, $file->columns);
 
         return Intake::query()->create([
@@ -52,10 +64,40 @@ final class ReceiveFile
                 'encoding' => $file->encoding, 'delimiter' => $file->delimiter, 'columns' => $file->columns,
                 'headings_line' => $file->headingsLine,
                 'dates' => DateOrder::ofColumns($file->records($folder.'/'.$copy)),
-            ],
+            ] + $about,
             'mapping' => $like->mapping ?? Mapping::guess($kind, $file->columns),
             'answers' => $like?->answers === null ? null : ['words' => $like->answers['words'] ?? []],
             'state' => IntakeState::Draft,
         ])->refresh();
+    }
+
+    /**
+     * The same workbook, with another of its sheets.
+     *
+     * @throws UnreadableFile
+     */
+    public static function sheet(Intake $intake, string $sheet): Intake
+    {
+        $workbook = Importer::path($intake).Intake::WORKBOOK;
+        $other = self::file($workbook, $intake->name, null, null, $sheet);
+        $other->update(['user_id' => $intake->user_id]);
+        $intake->discard();
+
+        return $other;
+    }
+
+    /**
+     * @return array{sheet: string, sheets: list<string>, date1904: bool}
+     *
+     * @throws UnreadableFile
+     */
+    private static function workbook(string $path, ?string $sheet, string $rows): array
+    {
+        $workbook = new Workbook($path);
+        $sheets = $workbook->sheets();
+        $sheet = in_array($sheet, $sheets, true) ? $sheet : $workbook->likely();
+        $workbook->asCsv($sheet, $rows);
+
+        return ['sheet' => $sheet, 'sheets' => $sheets, 'date1904' => $workbook->isFrom1904()];
     }
 }

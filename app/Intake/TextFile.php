@@ -132,7 +132,7 @@ final readonly class TextFile
         if (trim($sample, "\0\r\n\t \xEF\xBB\xBF") === '') {
             throw UnreadableFile::empty();
         }
-        if (str_starts_with($sample, "PK\x03\x04") || str_starts_with($sample, "\xD0\xCF\x11\xE0")) {
+        if (str_starts_with($sample, "\xD0\xCF\x11\xE0")) {
             throw UnreadableFile::workbook();
         }
         $mark = substr($sample, 0, 2);

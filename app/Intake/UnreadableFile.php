@@ -17,8 +17,20 @@ final class UnreadableFile extends RuntimeException
     public static function workbook(): self
     {
         return new self(
-            'This is a workbook or an archive, not a text file. In your spreadsheet choose “Save as” and CSV, and '
-                .'bring that file.',
+            'This is a workbook of an old kind. In your spreadsheet choose “Save as” and XLSX or CSV, and bring that '
+                .'file.',
+        );
+    }
+
+    public static function archive(): self
+    {
+        return new self('This is an archive, or a workbook that was cut off. Bring an XLSX or a CSV file.');
+    }
+
+    public static function largeWorkbook(): self
+    {
+        return new self(
+            'This workbook holds more than can be unpacked. Choose “Save as” and CSV, and bring that file.',
         );
     }
 

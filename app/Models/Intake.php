@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * A file that was brought, and how far it got.
  *
  * @property array{encoding: string, delimiter: string, columns: list<string>, headings_line?: int,
- *     dates?: array<int, string>} $format
+ *     dates?: array<int, string>, sheet?: string, sheets?: list<string>, date1904?: bool} $format
  * @property array<int, string>|null $mapping column position → field
  * @property array{dates?: array<int, string>, words?: array<string, array<string, string>>}|null $answers  column
  *     position → order of its days, field → word → what it means
@@ -51,6 +51,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 final class Intake extends Model
 {
     use Prunable;
+
+    /** Follows the path where the file is a sheet of a workbook, which is kept beside it. */
+    public const WORKBOOK = '.xlsx';
 
     /** Days after which a file that nobody went on with is put aside. */
     private const DRAFT_DAYS = 7;
@@ -91,7 +94,21 @@ final class Intake extends Model
     /** Nothing of it was brought in, so that nothing is left of it. */
     protected function pruning(): void
     {
-        @unlink(config('luftig.intakes').'/'.$this->path);
+        $this->forgetFile();
+    }
+
+    /** Of what was not brought in nothing stays. */
+    public function discard(): void
+    {
+        $this->forgetFile();
+        $this->delete();
+    }
+
+    public function forgetFile(): void
+    {
+        $path = config('luftig.intakes').'/'.$this->path;
+        @unlink($path);
+        @unlink($path.self::WORKBOOK);
     }
 
     public function progress(): float

@@ -31,8 +31,7 @@ final class IntakeFilesTest extends TestCase
     {
         $files = array_filter(
             self::expected(),
-            fn (array $file): bool => IntakeKind::tryFrom($file['kind']) !== null
-                && ! str_ends_with($file['file'], 'x'),
+            fn (array $file): bool => IntakeKind::tryFrom($file['kind']) !== null,
         );
 
         return array_combine(
@@ -73,10 +72,9 @@ final class IntakeFilesTest extends TestCase
     private function compare(array $expected, Intake $intake, array $counts, string $name): void
     {
         $format = $expected['format'];
-        self::assertSame(
-            [$format['encoding'], $format['delimiter'], $format['headings_line']],
-            [$intake->format['encoding'], $intake->format['delimiter'], $intake->format['headings_line'] ?? 1],
-        );
+        foreach (array_diff_key($format, ['bom' => 0, 'line_ends' => 0]) as $what => $is) {
+            self::assertSame($is, $intake->format[$what] ?? null, $what);
+        }
         $reasons = $intake->rejections()->pluck('reason', 'line')->all();
         $this->counts($counts, $intake, $name.': '.json_encode($reasons, JSON_UNESCAPED_UNICODE));
         self::assertSame($expected['rows'], $intake->rows);

@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\MappingRequest;
 use App\Http\Requests\UploadRequest;
-use App\Intake\Importer;
 use App\Intake\Mapping;
 use App\Intake\ReceiveFile;
 use App\Intake\RowReaders;
@@ -55,7 +54,7 @@ final class IntakeController extends Controller
         try {
             return view('intake.check', ['page' => CheckPage::of($intake, self::user($request))]);
         } catch (UnreadableFile $e) {
-            $intake->delete();
+            $intake->discard();
 
             return redirect()->route('intake.index')
                 ->withErrors(['file' => "{$intake->name} was put aside. {$e->getMessage()}"]);
@@ -66,6 +65,14 @@ final class IntakeController extends Controller
     public function update(MappingRequest $request, Intake $intake): RedirectResponse
     {
         $kind = $request->kind();
+        if ($request->sheet() !== null) {
+            try {
+                return redirect()->route('intake.show', ReceiveFile::sheet($intake, $request->sheet()));
+            } catch (UnreadableFile $e) {
+                return redirect()->route('intake.show', $intake)
+                    ->withErrors(['sheet' => "“{$request->sheet()}” was not taken. {$e->getMessage()}"]);
+            }
+        }
         $intake->update($kind !== $intake->kind
             ? ['kind' => $kind, 'mapping' => Mapping::guess($kind, $intake->format['columns'])]
             : $request->says());
@@ -119,11 +126,10 @@ final class IntakeController extends Controller
     }
 
     /** Forgets a file that was not brought in. */
-    public function destroy(Intake $intake, Importer $importer): RedirectResponse
+    public function destroy(Intake $intake): RedirectResponse
     {
         abort_unless($intake->state === IntakeState::Draft, 409);
-        @unlink($importer::path($intake));
-        $intake->delete();
+        $intake->discard();
 
         return redirect()->route('intake.index')
             ->with('said', "{$intake->name} was put aside; nothing of it was brought in.");

@@ -25,6 +25,7 @@ final class MappingRequest extends FormRequest
     {
         return [
             'kind' => ['required', Rule::enum(IntakeKind::class)],
+            'sheet' => ['nullable', Rule::in($this->intake()->format['sheets'] ?? [])],
             'columns' => ['array'],
             'columns.*' => ['nullable', 'string'],
             'source' => ['nullable', 'string', 'max:80'],
@@ -42,6 +43,14 @@ final class MappingRequest extends FormRequest
     public function kind(): IntakeKind
     {
         return IntakeKind::from($this->string('kind')->toString());
+    }
+
+    /** Another sheet of the workbook; null where it is the one that is looked at, or none. */
+    public function sheet(): ?string
+    {
+        $sheet = $this->input('sheet');
+
+        return is_string($sheet) && $sheet !== ($this->intake()->format['sheet'] ?? null) ? $sheet : null;
     }
 
     /** @return array<string, mixed> what is said of the file */

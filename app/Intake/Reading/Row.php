@@ -76,6 +76,6 @@ final readonly class Row
         }
         asort($odd);
 
-        return array_replace($odd, $ways);
+        return array_map(fn (int $at): array => $ways[$at], array_combine(array_keys($odd), array_keys($odd)));
     }
 }

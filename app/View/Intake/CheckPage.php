@@ -56,8 +56,25 @@ final readonly class CheckPage
     {
         $format = $this->intake->format;
 
-        return Format::number($this->intake->bytes / 1024)." kB, {$format['encoding']}, columns parted by "
-            .self::PARTED[$format['delimiter']].'.';
+        $headings = ($format['headings_line'] ?? 1) === 1
+            ? ''
+            : " The headings stand in line {$format['headings_line']}.";
+
+        return isset($format['sheet'])
+            ? "The sheet “{$format['sheet']}” of a workbook.$headings"
+            : Format::number($this->intake->bytes / 1024)." kB, {$format['encoding']}, columns parted by "
+                .self::PARTED[$format['delimiter']].".$headings";
+    }
+
+    /** @return array<string, bool> sheets of the workbook → whether it is the one that is looked at */
+    public function sheets(): array
+    {
+        $sheets = $this->intake->format['sheets'] ?? [];
+
+        return count($sheets) < 2 ? [] : array_combine(
+            $sheets,
+            array_map(fn (string $sheet): bool => $sheet === ($this->intake->format['sheet'] ?? null), $sheets),
+        );
     }
 
     /** The same file, brought before or by somebody else just now. */

@@ -3,6 +3,19 @@
     <h1 class="breaks">{{ $page->intake->name }}</h1>
     <p class="text-body-tertiary py-2">{{ $page->about() }}</p>
     @if ($page->same())<p class="alert alert-danger">{{ $page->same() }}</p>@endif
+    @if ($page->sheets() !== [])
+        <x-form :to="route('intake.update', $page->intake)" method="patch"
+            class="d-flex flex-wrap gap-3 align-items-center mb-2">
+            <input type="hidden" name="kind" value="{{ $page->intake->kind->value }}">
+            <span class="fw-semibold">Sheet</span>
+            @foreach ($page->sheets() as $sheet => $chosen)
+                <x-tick type="radio" name="sheet" :value="$sheet" x-data="sends" @change="send" :checked="$chosen"
+                    :label="(string) $sheet" />
+            @endforeach
+            <noscript><x-button>Look at it</x-button></noscript>
+        </x-form>
+        <x-wrong for="sheet" />
+    @endif
     <x-form :to="route('intake.update', $page->intake)" method="patch"
         class="d-flex flex-wrap gap-3 align-items-center">
         <span class="fw-semibold">Each row is</span>
@@ -33,29 +46,7 @@
                 @endif
             </div>
         </x-section>
-        @if ($page->dates() !== [])
-            <x-section title="Which way days are written" class="mt-3">
-                @foreach ($page->dates() as $column)
-                    <fieldset class="mt-2"><legend class="form-label fs-6">{{ $column['label'] }}</legend>
-                        @foreach ($column['options'] as $order => $label)
-                            <x-tick type="radio" :name="$column['name']" :value="$order" :$label
-                                :checked="$order === $column['chosen']" />
-                        @endforeach</fieldset>
-                @endforeach
-            </x-section>
-        @endif
-        @if ($page->words() !== [])
-            <x-section title="What these words mean" class="mt-3">
-                <div class="row g-3 mt-0">
-                    @foreach ($page->words() as $one)
-                        <div class="col-6 col-md-4 col-lg-3">
-                            <input type="hidden" name="{{ $one['name'] }}[word]" value="{{ $one['word'] }}">
-                            <x-field :label="$one['label']" :name="$one['name'].'[means]'" :options="$one['options']"
-                                :value="$one['chosen']" /></div>
-                    @endforeach
-                </div>
-            </x-section>
-        @endif
+        @include('intake.questions')
         <div class="d-flex flex-wrap gap-2 mt-3">
             <x-button kind="primary">Bring it in</x-button>
             <x-button formaction="{{ route('intake.update', $page->intake) }}" name="_method" value="PATCH">Show what

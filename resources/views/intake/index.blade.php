@@ -5,11 +5,11 @@
             <x-form :to="route('intake.store')" enctype="multipart/form-data"
                 class="card card-body vstack gap-3 align-items-start" x-data="files">
                 <h2>Bring a file</h2>
-                <p class="text-body-tertiary">CSV of accounts, contacts, customers, signals or relations, or vCards. A
-                    line of a CSV names the columns, in any of our languages; a cell that cannot be read stays empty
+                <p class="text-body-tertiary">XLSX or CSV of accounts, contacts, customers, signals or relations, or
+                    vCards. A line names the columns, in any of our languages; a cell that cannot be read stays empty
                     and is shown; nothing is brought in before you have seen what becomes of it.</p>
                 <x-field class="w-100" label="File, up to {{ $page->megabytes() }} MB">
-                    <input class="form-control" type="file" name="file" accept=".csv,.txt,.tsv,.vcf,text/csv,text/vcard"
+                    <input class="form-control" type="file" name="file" accept=".csv,.txt,.tsv,.xlsx,.vcf,text/csv,text/vcard"
                         required
                         data-most="{{ $page->megabytes() }}" @change="check"></x-field>
                 <p class="text-danger" id="file-told" role="alert" x-text="told"></p>
