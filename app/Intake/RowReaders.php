@@ -16,6 +16,7 @@ final class RowReaders
         'customers' => CustomerRows::class,
         'signals' => SignalRows::class,
         'relations' => RelationRows::class,
+        'checks' => CheckRows::class,
     ];
 
     /**

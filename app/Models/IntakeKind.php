@@ -12,4 +12,5 @@ enum IntakeKind: string
     case Customers = 'customers';
     case Signals = 'signals';
     case Relations = 'relations';
+    case Checks = 'checks';
 }

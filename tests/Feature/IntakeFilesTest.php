@@ -31,7 +31,7 @@ final class IntakeFilesTest extends TestCase
     {
         $files = array_filter(
             self::expected(),
-            fn (array $file): bool => IntakeKind::tryFrom($file['kind']) !== null,
+            fn (array $file): bool => self::kind($file) !== null,
         );
 
         return array_combine(
@@ -134,12 +134,14 @@ final class IntakeFilesTest extends TestCase
                 continue;
             }
             $at = json_encode($spot, JSON_UNESCAPED_UNICODE);
-            self::assertCount(1, $records, "one record for $at");
-            $values = $this->values($records[0], $spot['column'], $spot['row']);
-            self::assertTrue(
-                self::meets($spot, $values),
-                "$at, stored is ".json_encode($values, JSON_UNESCAPED_UNICODE),
-            );
+            // An address alone may be that of several people, of all of whom it holds.
+            $several = array_keys($spot['row']) === ['email'];
+            self::assertTrue(count($records) === 1 || ($several && $records !== []), "one record for $at");
+            foreach ($records as $record) {
+                $values = $this->values($record, $spot['column'], $spot['row']);
+                $stored = json_encode($values, JSON_UNESCAPED_UNICODE);
+                self::assertTrue(self::meets($spot, $values), "$at, stored is $stored");
+            }
         }
     }
 
@@ -283,7 +285,7 @@ final class IntakeFilesTest extends TestCase
     /** @param  array<string, mixed>  $expected */
     private function take(array $expected): Intake
     {
-        $kind = IntakeKind::from($expected['kind']);
+        $kind = self::kind($expected) ?? self::fail('no such kind');
         $intake = ReceiveFile::file(self::FOLDER.'/'.$expected['file'], $expected['file'], $this->rep, $kind);
         $byHand = array_column($expected['by_hand'] ?? [], null);
         $mapping = $intake->mapping ?? [];
@@ -327,6 +329,12 @@ final class IntakeFilesTest extends TestCase
         }
 
         return $answers;
+    }
+
+    /** @param  array<string, mixed>  $expected */
+    private static function kind(array $expected): ?IntakeKind
+    {
+        return IntakeKind::tryFrom(['address check' => 'checks'][$expected['kind']] ?? $expected['kind']);
     }
 
     /** @return array<string, mixed> */

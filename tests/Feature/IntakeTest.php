@@ -507,7 +507,7 @@ final class IntakeTest extends TestCase
             );
             self::assertSame(
                 [1, 0],
-                [$intake->created, $intake->rejected],
+                [$intake->created + $intake->unchanged, $intake->rejected],
                 $kind->value.': '.$intake->rejections()->pluck('reason')->implode(', '),
             );
         }

@@ -9,6 +9,7 @@ use libphonenumber\NumberParseException;
 use libphonenumber\PhoneNumberFormat;
 use libphonenumber\PhoneNumberUtil;
 use Luftig\Core\Company\Domain;
+use Luftig\Core\Reach\AddressState;
 use Luftig\Core\Reach\SharedMailbox;
 
 /** The ways to reach somebody that a row tells. */
@@ -22,9 +23,6 @@ final class ChannelReading
         'guess' => ['guessed', 'pattern', 'geraten'], 'invalid' => ['dead', 'bounced', 'ungültig', 'ogiltig'],
         'disposable' => [], 'off' => ['switched off'], 'shared' => ['role', 'shared mailbox', 'generic'],
     ];
-
-    /** States that say that nothing arrives, whoever reads it. */
-    private const DEAD = ['invalid', 'disposable', 'off'];
 
     /** Digits; with fewer it is no number that anybody could call. */
     private const DIGITS = 5;
@@ -65,9 +63,16 @@ final class ChannelReading
         return $channels;
     }
 
+    /** Whether a state says that nothing arrives, whoever reads it. */
     public static function isDead(string $state): bool
     {
-        return in_array($state, self::DEAD, true);
+        return AddressState::tryFrom($state)?->isDead() ?? false;
+    }
+
+    /** That something arrives at a shared address does not say that only one person reads it. */
+    public static function isChange(string $there, string $stated): bool
+    {
+        return $there !== $stated && ($there !== AddressState::Shared->value || self::isDead($stated));
     }
 
     private static function state(string $email, ?string $stated): ?string

@@ -111,10 +111,7 @@ final class StoredContacts
                 ]);
                 $changed = true;
             } elseif (
-                isset($channel['state'])
-                    && $there->state !== $channel['state']
-                    // That something arrives there does not say that only one person reads it.
-                    && ($there->state !== 'shared' || ChannelReading::isDead($channel['state']))
+                isset($channel['state']) && ChannelReading::isChange($there->state, $channel['state'])
                 || $there->active_at !== ($channel['active_at'] ?? $there->active_at)
             ) {
                 $fields = array_intersect_key($channel, array_flip(['state', 'active_at']));

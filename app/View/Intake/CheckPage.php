@@ -35,7 +35,7 @@ final readonly class CheckPage
 
     private const KINDS = [
         'accounts' => 'an account', 'contacts' => 'a contact', 'customers' => 'a customer', 'signals' => 'a signal',
-        'relations' => 'somebody one of us knows',
+        'relations' => 'somebody one of us knows', 'checks' => 'an address that was checked',
     ];
 
     private const PARTED = ["\t" => 'a tab', ';' => 'a semicolon', ',' => 'a comma'];
