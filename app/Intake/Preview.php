@@ -17,13 +17,11 @@ final readonly class Preview
     private const SHOWN = 6;
 
     /**
-     * @param  list<string>  $first  the cells of the first row, as examples
      * @param  list<array{line: int, becomes: array<string, string>, problem: string|null, waits: bool,
      *     unread: array<string, string>}>  $rows
      * @param  list<list<string>>  $cells
      */
     private function __construct(
-        public array $first,
         public array $rows,
         public BatchReading $reading,
         private array $cells,
@@ -63,7 +61,6 @@ final readonly class Preview
         }
 
         return new self(
-            $records[0]->cells ?? [],
             $rows,
             $reading,
             array_map(fn (CsvRecord $record): array => $record->cells ?? [], $records),

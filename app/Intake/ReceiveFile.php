@@ -11,12 +11,16 @@ use App\Models\IntakeKind;
 use App\Models\IntakeState;
 use App\Models\User;
 use App\Support\Folder;
+use Generator;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Throwable;
 
 /** Accepts a file: finds out how it is written and what it most likely holds. */
 final class ReceiveFile
 {
+    private const PASTED = 'Pasted rows';
+
     /** @throws UnreadableFile */
     public static function file(
         string $path,
@@ -69,6 +73,26 @@ final class ReceiveFile
             'answers' => $like?->answers === null ? null : ['words' => $like->answers['words'] ?? []],
             'state' => IntakeState::Draft,
         ])->refresh();
+    }
+
+    /**
+     * @param  list<UploadedFile>  $uploads
+     * @return Generator<string, string> name → path; what was pasted is a file only as long as it is looked at
+     */
+    public static function sources(array $uploads, ?string $pasted): Generator
+    {
+        foreach ($uploads as $upload) {
+            yield $upload->getClientOriginalName() => $upload->getPathname();
+        }
+        if ($pasted !== null) {
+            $path = (string) tempnam(sys_get_temp_dir(), 'luftig');
+            file_put_contents($path, $pasted);
+            try {
+                yield self::PASTED => $path;
+            } finally {
+                @unlink($path);
+            }
+        }
     }
 
     /**

@@ -62,7 +62,8 @@ final class Intake extends Model
 
     /** @var array<string, string> */
     protected $casts = [
-        'kind' => IntakeKind::class, 'state' => IntakeState::class, 'format' => 'array', 'mapping' => 'array', 'answers' => 'array',
+        'kind' => IntakeKind::class, 'state' => IntakeState::class, 'format' => 'array', 'mapping' => 'array',
+        'answers' => 'array',
         'started_at' => 'datetime', 'finished_at' => 'datetime',
     ];
 

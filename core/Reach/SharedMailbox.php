@@ -10,7 +10,8 @@ use Luftig\Core\Text\Fold;
 final readonly class SharedMailbox
 {
     /** By what they are for: the house, its doors, its offices, its trades. */
-    private const WORDS = 'info information informationen kontakt contact contacts mail email post posti poczta mailbox '
+    private const WORDS = ''
+        .'info information informationen kontakt contact contacts mail email post posti poczta mailbox '
         .'postmaster webmaster noreply hello hallo hei hej team welcome willkommen general all alle firma '
         .'company reception receptionist receptie receptionen resepsjon recepcja vastaanotto accueil empfang '
         .'rezeption anmeldung registration vaxel zentrale switchboard frontdesk desk office buero buro '

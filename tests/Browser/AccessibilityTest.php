@@ -152,7 +152,7 @@ final class AccessibilityTest extends BrowserTestCase
         $this->open('/intake');
         $this->find('input[type=file]')->sendKeys($this->file('axe.csv', "domain,name\naxe.example,Axe\n,Nobody\n"));
         $this->press('Look at it');
-        $this->see('what they become');
+        $this->see('What becomes of its rows');
 
         return (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
     }

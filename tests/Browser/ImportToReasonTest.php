@@ -22,9 +22,9 @@ final class ImportToReasonTest extends BrowserTestCase
         $this->see('Accounts, brought in');
         self::assertSame(
             ['1', '1'],
-            [$this->find('[data-tally=created]')->getText(), $this->find('[data-tally=rejected]')->getText()],
+            [$this->find('[data-tally=created]')->getText(), $this->find('[data-tally=waiting]')->getText()],
         );
-        $this->see('an account is joined by its domain');
+        $this->see('No website tells which account this is');
         $this->bring(
             'signals-eigene.csv',
             "domain;kind;date;title;strength;confidence;quote\n"
@@ -125,7 +125,7 @@ final class ImportToReasonTest extends BrowserTestCase
         $this->open('/intake');
         $this->find('input[type=file]')->sendKeys($this->file($name, $text));
         $keyboard ? $this->find('#file-send')->sendKeys(WebDriverKeys::ENTER) : $this->press('Look at it');
-        $this->see('The first rows, and what they become');
+        $this->see('What becomes of its rows');
         $keyboard
             ? $this->all('button', 'Bring it in')[0]->sendKeys(WebDriverKeys::ENTER)
             : $this->press('Bring it in');

@@ -32,16 +32,21 @@ final class IntakeController extends Controller
         return view('intake.index', ['page' => IntakesPage::of()]);
     }
 
+    /** The first of them in the order in which they have to be brought in is looked at first. */
     public function store(UploadRequest $request): RedirectResponse
     {
-        $file = $request->upload();
-        try {
-            $intake = ReceiveFile::file($file->getPathname(), $file->getClientOriginalName(), self::user($request));
-        } catch (UnreadableFile $e) {
-            return back()->withErrors(['file' => $file->getClientOriginalName().' was refused. '.$e->getMessage()]);
+        $brought = $refused = [];
+        foreach (ReceiveFile::sources($request->uploads(), $request->pasted()) as $name => $path) {
+            try {
+                $brought[] = ReceiveFile::file($path, $name, self::user($request));
+            } catch (UnreadableFile $e) {
+                $refused[] = "$name was refused. {$e->getMessage()}";
+            }
         }
+        usort($brought, fn (Intake $one, Intake $other): int => $one->kind->order() <=> $other->kind->order());
+        $to = $brought === [] ? back() : redirect()->route('intake.show', $brought[0]);
 
-        return redirect()->route('intake.show', $intake);
+        return $refused === [] ? $to : $to->withErrors(['file' => implode(' ', $refused)])->withInput();
     }
 
     public function show(Request $request, Intake $intake): View|RedirectResponse
@@ -49,7 +54,7 @@ final class IntakeController extends Controller
         $intake->load('user');
 
         if ($intake->state !== IntakeState::Draft) {
-            return view('intake.show', ['page' => IntakePage::of($intake)]);
+            return view('intake.show', ['page' => IntakePage::of($intake, self::user($request))]);
         }
         try {
             return view('intake.check', ['page' => CheckPage::of($intake, self::user($request))]);

@@ -4,33 +4,64 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Arr;
 
+/** One file, several at once, or rows that were copied from a spreadsheet. */
 final class UploadRequest extends FormRequest
 {
-    /** @return array<string, list<string>> */
+    private const FILES = 20;
+
+    /** Characters that may be pasted; a file has room for more. */
+    private const PASTED = 1_000_000;
+
+    /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['file' => ['required', 'file', 'max:'.config('luftig.upload_megabytes') * 1024]];
+        return [
+            'file' => ['required_without:rows', $this->wholeAndSmall(...)],
+            'rows' => ['nullable', 'string', 'max:'.self::PASTED],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        $most = config('luftig.upload_megabytes');
-
         return [
-            'file.required' => 'Choose a file first.',
-            'file.max' => "That file is larger than $most MB. Split it into parts.",
-            'file.uploaded' => "That file did not arrive whole, or is larger than $most MB. Nothing was changed.",
+            'file.required_without' => 'Choose a file first, or paste rows.',
+            'rows.max' => 'That is more than can be pasted. Save it as a file, and bring that.',
         ];
     }
 
-    public function upload(): UploadedFile
+    /** @return list<UploadedFile> */
+    public function uploads(): array
     {
-        $file = $this->file('file');
+        return array_values(Arr::wrap($this->file('file')));
+    }
 
-        return $file instanceof UploadedFile ? $file : abort(422);
+    public function pasted(): ?string
+    {
+        $rows = $this->string('rows')->toString();
+
+        return trim($rows) === '' ? null : $rows;
+    }
+
+    /** @param  Closure(string): mixed  $fail */
+    private function wholeAndSmall(string $attribute, mixed $value, Closure $fail): void
+    {
+        $most = config()->integer('luftig.upload_megabytes');
+        $files = Arr::wrap($value);
+        if (count($files) > self::FILES) {
+            $fail('Bring at most '.self::FILES.' files at once.');
+        }
+        foreach ($files as $file) {
+            if (! $file instanceof UploadedFile || ! $file->isValid()) {
+                $fail("That file did not arrive whole, or is larger than $most MB. Nothing was changed.");
+            } elseif ($file->getSize() > $most * 1024 * 1024) {
+                $fail("{$file->getClientOriginalName()} is larger than $most MB. Split it into parts.");
+            }
+        }
     }
 }

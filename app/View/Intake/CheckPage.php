@@ -105,7 +105,7 @@ final readonly class CheckPage
     {
         $columns = [];
         foreach ($this->intake->format['columns'] as $position => $heading) {
-            $example = Format::cut(trim($this->preview->first[$position] ?? ''), self::EXAMPLE);
+            $example = Format::cut($this->preview->examples($position, 1)[0] ?? '', self::EXAMPLE);
             $columns[] = [
                 'label' => ($heading === '' ? 'column '.($position + 1) : $heading)
                     .($example === '' ? '' : ": $example"),

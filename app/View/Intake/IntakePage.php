@@ -8,6 +8,7 @@ use App\Models\Intake;
 use App\Models\IntakeCell;
 use App\Models\IntakeRejection;
 use App\Models\IntakeState;
+use App\Models\User;
 use App\Support\Format;
 use Illuminate\Support\Collection;
 
@@ -32,22 +33,26 @@ final readonly class IntakePage
      * @param  Collection<int, IntakeRejection>  $refused
      * @param  Collection<int, IntakeRejection>  $waiting
      * @param  Collection<int, IntakeCell>  $unread
+     * @param  Intake|null  $next  of the files of whoever looks that still wait to be brought in
      */
     private function __construct(
         public Intake $intake,
         private Collection $refused,
         private Collection $waiting,
         private Collection $unread,
+        public ?Intake $next,
     ) {
     }
 
-    public static function of(Intake $intake): self
+    public static function of(Intake $intake, User $reader): self
     {
         return new self(
             $intake,
             $intake->rejections()->where('waits', false)->limit(self::REFUSED)->get(),
             $intake->rejections()->where('waits', true)->limit(self::REFUSED)->get(),
             $intake->cells()->limit(self::REFUSED)->get(),
+            Intake::query()->where('user_id', $reader->id)->where('state', IntakeState::Draft)->oldest('id')->get()
+                ->sortBy(fn (Intake $draft): int => $draft->kind->order())->first(),
         );
     }
 

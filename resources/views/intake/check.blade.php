@@ -2,6 +2,7 @@
     <x-back :to="route('intake.index')">Intake</x-back>
     <h1 class="breaks">{{ $page->intake->name }}</h1>
     <p class="text-body-tertiary py-2">{{ $page->about() }}</p>
+    <x-wrong for="file" />
     @if ($page->same())<p class="alert alert-danger">{{ $page->same() }}</p>@endif
     @if ($page->sheets() !== [])
         <x-form :to="route('intake.update', $page->intake)" method="patch"

@@ -16,8 +16,10 @@
             @endforeach
         </div>
         <div class="d-flex flex-wrap gap-2">
-            @if ($page->isDone())<x-button kind="primary" :href="route('accounts.index')">See the
-                ranking</x-button>@endif
+            @if ($page->isDone() && $page->next)<x-button kind="primary"
+                :href="route('intake.show', $page->next)">Next: {{ $page->next->name }}</x-button>@endif
+            @if ($page->isDone())<x-button :kind="$page->next ? 'plain' : 'primary'"
+                :href="route('accounts.index')">See the ranking</x-button>@endif
             @if ($page->isStopped())<x-form :to="route('intake.resume', $page->intake)"><x-button kind="primary">Go
                 on</x-button></x-form>@endif
             @if ($page->isAnyOut())<x-button :href="route('intake.rejected', $page->intake)">Download what did not
