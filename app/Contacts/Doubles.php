@@ -22,6 +22,9 @@ use stdClass;
  */
 final class Doubles
 {
+    /** Accounts of one name that each is compared with; a name that still more have tells nothing. */
+    private const NAMESAKES = 20;
+
     /** What belongs to a record and moves with it: table → columns. */
     private const MOVES = [
         'account' => [
@@ -78,7 +81,7 @@ final class Doubles
         $new = array_flip($ids);
         foreach ($groups as $group) {
             foreach ($group as $i => $second) {
-                foreach ($group->slice(0, $i) as $first) {
+                foreach ($group->slice(0, min($i, self::NAMESAKES)) as $first) {
                     if (isset($new[$second->id]) || isset($new[$first->id])) {
                         $identity = Identity::of(self::facts($first), self::facts($second));
                         if ($identity->verdict === Verdict::Unsure) {

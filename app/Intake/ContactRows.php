@@ -16,10 +16,14 @@ use App\Intake\Contacts\StoredContacts;
 use App\Network\Acquaintance;
 use App\Support\AccountIds;
 use Illuminate\Support\Facades\DB;
+use Luftig\Core\Person\SameName;
 
 /** Contacts: the same by profile, by an address together with the name, else by name within one account. */
 final class ContactRows implements RowReader
 {
+    /** @var array<int, true> people of whom the file told before */
+    private array $told = [];
+
     public function __construct(
         private readonly Titles $titles = new Titles,
         private readonly Fingerprints $erased = new Fingerprints,
@@ -59,26 +63,46 @@ final class ContactRows implements RowReader
         }
         $records = self::markShared($records, $known, $known->shared($records, $found), $ledger);
         $contacts = new StoredContacts($accounts, $this->titles);
-        $new = $doubtful = $moved = $touched = [];
+        $new = $doubtful = $moved = $touched = $once = $more = $newcomers = [];
         foreach ($records as $line => $record) {
             $account = $accounts[$record['domain']];
+            $id = $found[$line];
+            if ($id === null ? self::isAmong($record, $newcomers) : isset($once[$id])) {
+                // Two rows mean one person, in other words: the second meets what the first made of them.
+                $more[$line] = $record;
+
+                continue;
+            }
+            if ($id !== null) {
+                $once[$id] = true;
+            }
             $record['before'] = array_map(
                 fn (array $position): array => ['account_id' => $accounts[$position['domain'] ?? ''] ?? null]
                     + $position,
                 $record['before'],
             );
-            $id = $found[$line];
             if ($id === null) {
                 $doubtful[] = $known->doubtful($record, $account);
                 $new[] = [$account, $record];
+                $newcomers += array_fill_keys(KnownContacts::addresses($record), $record);
                 $touched[] = $account;
-            } elseif ($contacts->update($known->people[$id], $account, $record, $ledger)) {
-                array_push($touched, $account, $known->people[$id]['account_id']);
+
+                continue;
+            }
+            $person = $known->people[$id];
+            $isLater = isset($this->told[$id]);
+            $says = $isLater ? StoredContacts::contradictions($person, $account, $record) : [];
+            if ($says !== []) {
+                $tally->waiting[$line] = 'A row before it says otherwise of '
+                    .trim("{$person['first_name']} {$person['last_name']}").': '.implode(', ', $says).'.';
+            } elseif ($contacts->update($person, $account, $record, $ledger, $isLater)) {
+                array_push($touched, $account, $person['account_id']);
                 $moved[] = $id;
                 $tally->updated++;
             } else {
                 $tally->unchanged++;
             }
+            $this->told[$id] = true;
         }
         $ids = $contacts->create($new, $ledger);
         foreach ($doubtful as $i => $doubt) {
@@ -97,8 +121,33 @@ final class ContactRows implements RowReader
         }
         $tally->created = count($ids);
         AccountIds::markStale($touched);
+        $this->told += array_fill_keys($ids, true);
+        if ($more !== []) {
+            $tally->add($this->store($more, $ledger));
+        }
 
         return $tally;
+    }
+
+    /**
+     * @param  array<string, mixed>  $record
+     * @param  array<string, array<string, mixed>>  $newcomers  by address
+     */
+    private static function isAmong(array $record, array $newcomers): bool
+    {
+        foreach (KnownContacts::addresses($record) as $address) {
+            $other = $newcomers[$address] ?? null;
+            if (
+                $other !== null
+                && SameName::of(
+                    $record['first_name'], $record['last_name'], $other['first_name'], $other['last_name'],
+                ) === SameName::Same
+            ) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -173,7 +173,7 @@ final class IntakeRowsTest extends TestCase
         );
         $this->post(route('intake.store'), ['file' => $file])->assertRedirect();
         $intake = Intake::query()->latest('id')->firstOrFail();
-        $this->get(route('intake.show', $intake))->assertOk()->assertSeeText('The first rows, and what they become')
+        $this->get(route('intake.show', $intake))->assertOk()->assertSeeText('What becomes of its rows')
             ->assertSeeText('Ida');
         $this->patch(route('intake.update', $intake), ['kind' => 'accounts'])
             ->assertRedirect(route('intake.show', $intake));

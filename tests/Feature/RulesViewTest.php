@@ -274,7 +274,7 @@ final class RulesViewTest extends TestCase
         $this->bring(IntakeKind::Accounts, "domain;name\na.example;Glasverk Ask\nb.example;Glasverk Ask AB\n");
         $page = IntakesPage::of();
         self::assertSame([1, '1 pair', false], [count($page->pairs), $page->open(), $page->isDecided()]);
-        self::assertSame(['Mira', 'brought in', ['2', '0', '0', '0']], [
+        self::assertSame(['Mira', 'brought in', ['2', '0', '0', '0', '0']], [
             $page->rows()[0]['by'], $page->rows()[0]['state'], $page->rows()[0]['counts'],
         ]);
         self::assertSame('a.example · 0 contacts', DoubtfulPair::line($page->pairs[0]->first));

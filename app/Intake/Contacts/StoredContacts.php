@@ -34,8 +34,11 @@ final class StoredContacts
      * @param  array<string, mixed>  $person  as it is there
      * @param  array<string, mixed>  $record
      */
-    public function update(array $person, int $account, array $record, Ledger $ledger): bool
+    public function update(array $person, int $account, array $record, Ledger $ledger, bool $isLater): bool
     {
+        if (! self::isFuller($record, $person, $isLater)) {
+            unset($record['first_name'], $record['last_name']);
+        }
         $changes = [
             $this->fields($person, $account, $record, $ledger),
             $this->channels($person, $record, $ledger),
@@ -55,9 +58,6 @@ final class StoredContacts
     private function fields(array $person, int $account, array $record, Ledger $ledger): bool
     {
         $byHand = json_decode($person['by_hand'] ?? '[]', true);
-        if (self::isShorter($record, $person)) {
-            unset($record['first_name'], $record['last_name']);
-        }
         $after = array_filter(
             ['account_id' => $account] + array_intersect_key($record, array_flip(self::FIELDS)),
             fn ($value, $field): bool => $field !== 'source'
@@ -80,18 +80,55 @@ final class StoredContacts
     }
 
     /**
-     * A name with initials, or with fewer names, does not stand in place of the whole one.
+     * Whether a name may stand in place of the one that is there: not one with initials, or with fewer names, and of a
+     * file that told of the person before only a longer one.
      *
      * @param  array<string, mixed>  $record
      * @param  array<string, mixed>  $person  as it is there
      */
-    private static function isShorter(array $record, array $person): bool
+    private static function isFuller(array $record, array $person, bool $isLater): bool
     {
         $names = [$record['first_name'], $record['last_name']];
         $there = [$person['first_name'], $person['last_name']];
+        $longer = mb_strlen(implode('', $names)) <=> mb_strlen(implode('', $there));
 
-        return SameName::of(...$names, ...$there) === SameName::Same
-            && mb_strlen(implode('', $names)) < mb_strlen(implode('', $there));
+        return $longer > ($isLater ? 0 : -1) || SameName::of(...$names, ...$there) !== SameName::Same;
+    }
+
+    /**
+     * What a record says otherwise than what is there.
+     *
+     * @param  array<string, mixed>  $person  as it is there
+     * @param  array<string, mixed>  $record
+     * @return list<string>
+     */
+    public static function contradictions(array $person, int $account, array $record): array
+    {
+        $fields = array_values(array_filter(
+            array_diff(self::FIELDS, ['first_name', 'last_name', 'source']),
+            fn (string $field): bool => isset($record[$field], $person[$field])
+                && $record[$field] !== $person[$field],
+        ));
+        if ($person['account_id'] !== $account) {
+            $fields[] = 'account';
+        }
+        foreach ($record['channels'] as $channel) {
+            $there = $person['channels'][$channel['type'].'|'.$channel['value']] ?? null;
+            if ($there !== null && isset($channel['state']) && $there->state !== 'unknown'
+                && ChannelReading::isChange($there->state, $channel['state'])) {
+                $fields[] = 'state of the address';
+            }
+            if ($there?->active_at !== null && ($channel['active_at'] ?? $there->active_at) !== $there->active_at) {
+                $fields[] = 'active on';
+            }
+        }
+        foreach ($person['positions'] as $there) {
+            if ($there->until === null && ($record['since'] ?? $there->since) !== $there->since && $there->since !== null) {
+                $fields[] = 'in the position since';
+            }
+        }
+
+        return $fields;
     }
 
     /**
