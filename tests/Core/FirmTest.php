@@ -28,6 +28,18 @@ final class FirmTest extends TestCase
         ];
     }
 
+    public function test_labels_have_63_letters_at_most_and_hosts_253(): void
+    {
+        $label = str_repeat('a', 63);
+        self::assertSame("$label.example", Domain::from("$label.example")?->name);
+        self::assertNull(Domain::from("a$label.example"));
+        self::assertNull(Domain::from("www.a$label.example"));
+        $host = "$label.$label.$label.".str_repeat('b', 53).'.example';
+        self::assertSame(253, strlen($host));
+        self::assertSame(str_repeat('b', 53).'.example', Domain::from($host)?->name);
+        self::assertNull(Domain::from("$label.$label.$label.".str_repeat('b', 54).'.example'));
+    }
+
     #[DataProvider('domains')]
     public function test_the_registrable_part_identifies(string $text, ?string $domain): void
     {
@@ -126,6 +138,14 @@ final class FirmTest extends TestCase
             'agency, by its wording: “im auftrag unserer kunden”',
             Agency::because('Uhlstedt', [], 'Im Auftrag unserer Kunden suchen wir Schlosser.'),
         );
+        foreach (
+            [
+                'Our client is looking for a fitter', 'our clients are looking', 'On behalf of our client,',
+                'on behalf of our clients', 'Vi hyr ut personal', 'Namens onze opdrachtgever',
+            ] as $wording
+        ) {
+            self::assertNotNull(Agency::because('Uhlstedt', [], "For years. $wording."), $wording);
+        }
         foreach (
             [
                 ['Staffingsborg Glas', ['23'], 'Our clients make glass.'],

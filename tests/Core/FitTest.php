@@ -109,6 +109,10 @@ final class FitTest extends TestCase
         ]);
         self::assertSame(1.0, (new Within(new Coordinates(59.3293, 18.0686), 400))->membership($account, true));
         self::assertSame(0.0, (new Within(new Coordinates(59.3293, 18.0686), 390))->membership($account, true));
+        $centre = new Coordinates(59.3293, 18.0686);
+        $km = $centre->distanceTo($account->place ?? $centre);
+        self::assertGreaterThan(390, $km);
+        self::assertSame(1.0, (new Within($centre, $km))->membership($account, true), 'the edge is within');
         self::assertSame(1.0, (new Says(Query::parse('"three shifts" -trading')))->membership($account, true));
         self::assertEqualsWithDelta(
             396.9,

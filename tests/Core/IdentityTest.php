@@ -46,6 +46,10 @@ final class IdentityTest extends TestCase
             [$of('Glasverk Tunhede', 'a.example'), $of('Glasverk Tunhede ApS', 'b.example'), Verdict::Unsure],
             [$of('Glasverk Tunhede', 'a.example'), $of('Glasverk Tunhedde', 'b.example'), Verdict::Separate],
             [$of('Glasverk Tunhede', null, 'DK'), $of('Glasverk Tunhede', null, 'SE'), Verdict::Separate],
+            // Of eight letters one is another, at the beginning: (7/8 + 7/8 + 1) / 3 = .9167, and no common beginning.
+            [$of('Tunheden'), $of('Bunheden'), Verdict::Separate],
+            // Of twelve letters one: (11/12 + 11/12 + 1) / 3 = .9444
+            [$of('Tunhedenaben'), $of('Bunhedenaben'), Verdict::Unsure],
             [$of('Plåt 2000 AB'), $of('Plåt 2001 AB'), Verdict::Separate],
             [$of('Lipowica Sp. z o.o.'), $of('Lipowica S.A.'), Verdict::Unsure],
             [$of('Tunhede', 'x@gmail.com'), $of('Sverkhult', 'y@gmail.com'), Verdict::Separate],

@@ -117,6 +117,21 @@ final class TimingTest extends TestCase
         self::assertGreaterThan(0, $byId['live']->push);
     }
 
+    public function test_there_is_a_hurry_where_half_is_gone_within_180_days(): void
+    {
+        $actBy = function (float $hold): ?string {
+            $rule = new KindRule(Kind::Expansion, .5, 0, $hold, 75);
+            $series = Series::group([new Signal(1, Kind::Expansion, self::NOW, 1, 1)]);
+            $day = Pulse::of(Catalogue::standard()->with($rule), $series, self::NOW)->actBy();
+
+            return $day === null ? null : self::day($day);
+        };
+        // Half is gone 75 days after the hold: at 9 of day 175, so at its noon, and not at that of the day before.
+        self::assertSame('2027-05-16', $actBy(100));
+        self::assertSame('2027-05-21', $actBy(105));
+        self::assertNull($actBy(106));
+    }
+
     public function test_an_offer_decides_what_counts(): void
     {
         $series = Series::group([new Signal(1, Kind::Growth, self::NOW, 1, 1)]);
