@@ -14,7 +14,7 @@ enum IntakeKind: string
     case Relations = 'relations';
     case Checks = 'checks';
 
-    /** Accounts come first: the others find theirs by its domain; a checked address is that of somebody who is there. */
+    /** Accounts come first: the others find theirs by its domain; an address is checked of who is there. */
     public function order(): int
     {
         return (int) array_search(

@@ -40,7 +40,9 @@ final class DocsTest extends TestCase
                 ." | {$column->example} |";
         }
         $section = preg_split('/^## /m', self::text('intake.md')) ?: [];
-        $own = array_values(array_filter($section, fn (string $one): bool => str_starts_with($one, ucfirst($kind->value))));
+        $own = array_values(
+            array_filter($section, fn (string $one): bool => str_starts_with($one, ucfirst($kind->value))),
+        );
         preg_match_all('/^\| .*\|$/m', $own[0] ?? '', $found);
 
         self::assertSame($rows, array_slice($found[0], 1));
@@ -49,7 +51,9 @@ final class DocsTest extends TestCase
     public function test_the_catalogue_stands_as_it_is(): void
     {
         $rules = Catalogue::standard()->rules;
-        preg_match_all('/^\| (\w+)[^|]*\|[^|]*\| ([.\d]+) \| (\d+) \| (\d+) \| (\d+) \|/m', self::text('rules.md'), $rows, 2);
+        preg_match_all(
+            '/^\| (\w+)[^|]*\|[^|]*\| ([.\d]+) \| (\d+) \| (\d+) \| (\d+) \|/m', self::text('rules.md'), $rows, 2,
+        );
         self::assertCount(count(Kind::cases()), $rows);
         foreach ($rows as [, $kind, $weight, $ramp, $hold, $halfLife]) {
             self::assertEqualsWithDelta(
@@ -64,14 +68,21 @@ final class DocsTest extends TestCase
     public function test_every_file_that_is_named_is_there(): void
     {
         $root = dirname(__DIR__, 2);
-        foreach (['README.md', ...array_map(fn (string $path): string => "docs/$path", self::documents())] as $document) {
-            preg_match_all('/\]\((?!https?:|#|mailto:)([^)#]+)/', (string) file_get_contents("$root/$document"), $links);
+        foreach (
+            ['README.md', ...array_map(fn (string $path): string => "docs/$path", self::documents())] as $document
+        ) {
+            preg_match_all(
+                '/\]\((?!https?:|#|mailto:)([^)#]+)/',
+                (string) file_get_contents("$root/$document"),
+                $links,
+            );
             foreach ($links[1] as $link) {
                 self::assertFileExists("$root/".($document === 'README.md' ? '' : 'docs/').$link, "in $document");
             }
-            preg_match_all('#`((?:app|core|database|resources|tests|bench|docs)/[\w/.-]+)`#', (string) file_get_contents(
-                "$root/$document",
-            ), $paths);
+            preg_match_all('#`((?:app|core|database|resources|tests|bench|docs)/[\w/.-]+)`#',
+                (string) file_get_contents(
+                    "$root/$document",
+                ), $paths);
             foreach ($paths[1] as $path) {
                 self::assertTrue(
                     file_exists("$root/$path") || file_exists("$root/$path.php"),

@@ -64,8 +64,8 @@ final class GatesTest extends TestCase
     {
         // Parts of a record that is asked itself, and what only the machine writes.
         $parts = [
-            'AccountIndustry', 'Attribute', 'Channel', 'City', 'CustomerPeriod', 'Erasure', 'IntakeCell', 'IntakeRejection', 'Place',
-            'Submission', 'Technology',
+            'AccountIndustry', 'Attribute', 'Channel', 'City', 'CustomerPeriod', 'Erasure', 'IntakeCell',
+            'IntakeRejection', 'Place', 'Submission', 'Technology',
         ];
         foreach (Finder::create()->files()->in(app_path('Models')) as $file) {
             $model = 'App\\Models\\'.$file->getBasename('.php');

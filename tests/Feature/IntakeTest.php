@@ -42,12 +42,14 @@ final class IntakeTest extends TestCase
         ];
         $text = fn (string $delimiter): string => str_replace('%', $delimiter, implode("\r\n", $rows))."\r\n";
 
+        $utf16 = fn (string $order): string => mb_convert_encoding($text("\t"), $order, 'UTF-8');
+
         return [
             'comma, UTF-8' => ["\u{FEFF}".str_replace('1,2', '1.2', $text(',')), 'UTF-8'],
             'semicolon, UTF-8 without BOM' => [$text(';'), 'UTF-8'],
-            'tab, UTF-16 little endian' => ["\xFF\xFE".mb_convert_encoding($text("\t"), 'UTF-16LE', 'UTF-8'), 'UTF-16LE'],
-            'tab, UTF-16 big endian' => ["\xFE\xFF".mb_convert_encoding($text("\t"), 'UTF-16BE', 'UTF-8'), 'UTF-16BE'],
-            'tab, UTF-16 without BOM' => [mb_convert_encoding($text("\t"), 'UTF-16LE', 'UTF-8'), 'UTF-16LE'],
+            'tab, UTF-16 little endian' => ["\xFF\xFE".$utf16('UTF-16LE'), 'UTF-16LE'],
+            'tab, UTF-16 big endian' => ["\xFE\xFF".$utf16('UTF-16BE'), 'UTF-16BE'],
+            'tab, UTF-16 without BOM' => [$utf16('UTF-16LE'), 'UTF-16LE'],
             'semicolon, Windows-1252' => [
                 mb_convert_encoding(str_replace('Łódź', 'Lodz', $text(';')), 'Windows-1252', 'UTF-8'),
                 'Windows-1252',

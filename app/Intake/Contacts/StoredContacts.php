@@ -123,7 +123,8 @@ final class StoredContacts
             }
         }
         foreach ($person['positions'] as $there) {
-            if ($there->until === null && ($record['since'] ?? $there->since) !== $there->since && $there->since !== null) {
+            $isOther = isset($record['since'], $there->since) && $record['since'] !== $there->since;
+            if ($there->until === null && $isOther) {
                 $fields[] = 'in the position since';
             }
         }
