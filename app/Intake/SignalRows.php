@@ -25,16 +25,21 @@ final class SignalRows implements RowReader
     /** Words for a kind beyond its own name. */
     private const KINDS = [
         'funding' => ['round', 'finanzierung', 'finansiering', 'investment'],
-        'hiring' => ['opening', 'openings', 'job', 'job posting', 'stelle', 'stellenanzeige', 'jobb'],
+        'hiring' => [
+            'opening', 'openings', 'job', 'job posting', 'stelle', 'stellenanzeige', 'jobb', 'vacature',
+            'stillingsannonse',
+        ],
         'growth' => ['wachstum', 'tillväxt'],
         'decline' => ['shrinking'], 'new_leader' => ['new head', 'neue leitung', 'ny chef'],
         'promotion' => ['promoted', 'beförderung'], 'customer_alum' => ['came from a customer'],
-        'leadership_change' => ['new chief'],
-        'tech_adopted' => ['technology adopted', 'adopted'], 'tech_dropped' => ['technology dropped', 'dropped'],
-        'post_engagement' => ['post', 'engaged with a post'], 'own_engagement' => ['engaged with us'],
+        'leadership_change' => ['new chief', 'chefwechsel', 'führungswechsel'],
+        'tech_adopted' => ['technology adopted', 'adopted', 'software eingeführt'],
+        'tech_dropped' => ['technology dropped', 'dropped', 'software abgelöst'],
+        'post_engagement' => ['post', 'engaged with a post'],
+        'own_engagement' => ['engaged with us', 'messebesuch', 'visited our stand'],
         'topic_interest' => ['topic', 'interest'], 'news' => ['press', 'presse'],
-        'expansion' => ['new site', 'new plant', 'neues werk', 'contract'],
-        'hiring_freeze' => ['layoffs', 'hiring stop', 'einstellungsstopp'],
+        'expansion' => ['new site', 'new plant', 'neues werk', 'neueröffnung', 'neuer standort', 'contract'],
+        'hiring_freeze' => ['layoffs', 'hiring stop', 'einstellungsstopp', 'entlassungen'],
         'rival_signed' => ['signed with a competitor'],
     ];
 

@@ -76,12 +76,21 @@ final class UndoIntake
                 return $changes->count();
             });
         } while ($done > 0);
+        self::forgetUnused();
         // Accounts that are gone cannot be hidden one by one: no change of theirs is left to tell of them.
         Indexes::forget();
         $intake->update([
             'state' => IntakeState::Undone, 'finished_at' => now(),
             'message' => $kept === 0 ? null : "$kept records were kept, because they were changed or built on since.",
         ]);
+    }
+
+    /** Labels that nobody decided on, and facts of one's own, that no account has any more. */
+    private static function forgetUnused(): void
+    {
+        DB::table('industry_labels')->whereNull('code')
+            ->whereNotIn('id', DB::table('account_industry')->whereNotNull('label_id')->select('label_id'))->delete();
+        DB::table('attributes')->whereNotIn('id', DB::table('account_attribute')->select('attribute_id'))->delete();
     }
 
     /** @return int 1 where somebody changed the record since, so that it stays */

@@ -68,7 +68,7 @@ final class ImportToReasonTest extends BrowserTestCase
     {
         $this->signIn('Anton');
         $this->keys('g', 'i');
-        $this->see('Bring a file');
+        $this->see('Bring files');
         $this->bring(
             'accounts-keys.csv',
             "domain\tname\tindustry\theadcount\ntangentglas.example\tTangentglas\tglass\t220\n",

@@ -88,6 +88,27 @@ final class IntakeRowsTest extends TestCase
         self::assertSame('4', $account->extras()->where('name', 'Ovens')->sole()->pivot->value);
     }
 
+    public function test_undoing_takes_back_labels_and_facts_of_ones_own_that_nothing_else_uses(): void
+    {
+        $take = function (string $text): Intake {
+            $intake = $this->receive(IntakeKind::Accounts, $text);
+            $intake->update([
+                'mapping' => [0 => 'domain', 1 => 'name', 2 => 'industry', 3 => 'extras', 4 => 'extras'],
+                'state' => IntakeState::Queued,
+            ]);
+            (new Importer)->run($intake);
+
+            return $intake->refresh();
+        };
+        $take("domain;name;industry;Ovens;Shifts\na.example;A;Zauberei;4;\n");
+        $undone = $take("domain;name;industry;Ovens;Shifts\nb.example;B;Zauberei;5;three\nc.example;C;Hexerei;;\n");
+        $labels = fn (): array => DB::table('industry_labels')->orderBy('label')->pluck('label')->all();
+        self::assertSame(['hexerei', 'zauberei'], $labels());
+        (new Importer)->undo($undone);
+        self::assertSame(['zauberei'], $labels());
+        self::assertSame(['Ovens'], DB::table('attributes')->pluck('name')->all());
+    }
+
     /** @return list<array{IntakeKind, string, string}> kind, row, what is said of it */
     public static function wrong(): array
     {

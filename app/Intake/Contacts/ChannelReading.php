@@ -17,11 +17,21 @@ final class ChannelReading
 {
     /** Words for the state of an address beyond its own name. */
     public const STATES = [
-        'valid' => ['checked', 'ok', 'verified', 'gültig', 'gultig', 'giltig'],
-        'catch_all' => ['catchall', 'accept all'],
-        'unknown' => ['', 'not checked', 'unchecked', 'unbekannt', 'okänd'],
-        'guess' => ['guessed', 'pattern', 'geraten'], 'invalid' => ['dead', 'bounced', 'ungültig', 'ogiltig'],
-        'disposable' => [], 'off' => ['switched off'], 'shared' => ['role', 'shared mailbox', 'generic'],
+        'valid' => [
+            'checked', 'ok', 'verified', 'deliverable', 'gültig', 'gultig', 'geprüft', 'verifiziert', 'zustellbar',
+            'giltig', 'gyldig', 'geldig', 'poprawny', 'voimassa', 'valide',
+        ],
+        'catch_all' => ['catchall', 'accept all', 'accepts everything'],
+        'unknown' => [
+            '', 'not checked', 'unchecked', 'unbekannt', 'ungeprüft', 'okänd', 'ukendt', 'ukjent', 'onbekend',
+        ],
+        'guess' => ['guessed', 'pattern', 'geraten', 'gissad'],
+        'invalid' => [
+            'dead', 'bounced', 'undeliverable', 'ungültig', 'unzustellbar', 'ogiltig', 'ugyldig', 'ongeldig',
+            'niepoprawny', 'invalide',
+        ],
+        'disposable' => ['throw away', 'wegwerfadresse'], 'off' => ['switched off', 'abgeschaltet'],
+        'shared' => ['role', 'shared mailbox', 'generic', 'sammelpostfach'],
     ];
 
     /** Digits; with fewer it is no number that anybody could call. */
