@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Intake\CsvRecord;
 use App\Intake\Mapping;
+use App\Intake\Reading\DateOrder;
 use App\Intake\RowReaders;
 use App\Models\Intake;
 use App\Models\IntakeKind;
 use Luftig\Core\Text\Fold;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** Which column of a file is what, by headings as files have them in nine languages. */
@@ -170,6 +173,19 @@ final class HeadingsTest extends TestCase
                 "a heading of {$kind->value} means one thing",
             );
         }
+    }
+
+    /** @param  list<string>  $days */
+    #[TestWith([['1/4/2026', '2/3/2026'], 'open'])]
+    #[TestWith([['1/4/2026', '11/23/2026'], 'month'])]
+    #[TestWith([['1/4/2026', '23-11-26'], 'day'])]
+    #[TestWith([['1/4/2026', '11/23/2026', '23/11/2026'], 'open'])]
+    #[TestWith([['11/23/2026', '23/11/2026'], 'day'])]
+    #[TestWith([['17.11.2026', 'recently', '5/5/2026', '45352'], null])]
+    public function test_a_column_tells_in_which_order_its_days_are(array $days, ?string $order): void
+    {
+        $records = array_map(fn (string $day): CsvRecord => new CsvRecord(['x', $day], $day, 1, 0), $days);
+        self::assertSame($order === null ? [] : [1 => $order], DateOrder::ofColumns($records));
     }
 
     /**

@@ -74,7 +74,8 @@ enum DateOrder: string
     private static function together(array $orders): self
     {
         return match (true) {
-            isset($orders['day'], $orders['month']) => self::Open,
+            // Where each cell can be read one way only, there is nothing to ask.
+            isset($orders['day'], $orders['month']) => isset($orders['open']) ? self::Open : self::Day,
             isset($orders['month']) => self::Month,
             isset($orders['day']) => self::Day,
             default => self::Open,
