@@ -26,6 +26,11 @@ enum BusinessFunction: string
     case Product = 'product';
     case Research = 'research';
     case Administration = 'administration';
+    case Clinical = 'clinical';
+    case Teaching = 'teaching';
+    case Hospitality = 'hospitality';
+    case Trades = 'trades';
+    case Delivery = 'delivery';
 
     /** Its bit in a set of functions. */
     public function bit(): int

@@ -37,7 +37,7 @@ final readonly class Title
         return BusinessFunction::in($this->functions);
     }
 
-    /** All of it in one number of 26 bits, so that a million can be kept and compared; 0 is what cannot be read. */
+    /** All of it in one number of 31 bits, so that a million can be kept and compared; 0 is what cannot be read. */
     public function packed(): int
     {
         return (int) array_search($this->status, Status::cases(), true)

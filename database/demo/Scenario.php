@@ -153,7 +153,7 @@ final class Scenario
     /** @param  list<array<string, mixed>>  $rows */
     private function bring(IntakeKind $kind, string $name, array $rows, User $by): void
     {
-        $path = storage_path("app/demo-$name");
+        $path = (string) tempnam(sys_get_temp_dir(), 'luftig-demo-');
         $file = fopen($path, 'wb') ?: throw new \RuntimeException("The file $path cannot be written.");
         fputcsv($file, array_keys($rows[0]), ';', '"', '');
         foreach ($rows as $row) {

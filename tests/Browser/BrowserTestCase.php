@@ -22,6 +22,9 @@ abstract class BrowserTestCase extends TestCase
     /** So many seconds a condition may take, on a machine that has other things to do. */
     protected const PATIENCE = 30;
 
+    /** Milliseconds until it is looked at again. */
+    protected const PAUSE = 40;
+
     private const DATABASE = 'luftig_browser';
 
     /** @var list<resource> */
@@ -144,7 +147,7 @@ abstract class BrowserTestCase extends TestCase
     protected function find(string $selector): RemoteWebElement
     {
         $by = WebDriverBy::cssSelector($selector);
-        $this->browser->wait(self::PATIENCE, 100)->until(
+        $this->browser->wait(self::PATIENCE, self::PAUSE)->until(
             WebDriverExpectedCondition::visibilityOfElementLocated($by),
             "Nothing is at $selector on ".$this->browser->getCurrentURL(),
         );
@@ -171,7 +174,7 @@ abstract class BrowserTestCase extends TestCase
         if (is_string($what)) {
             $text = $what;
             // A page that is still being loaded may not have it yet.
-            $what = $this->browser->wait(self::PATIENCE, 100)->until(
+            $what = $this->browser->wait(self::PATIENCE, self::PAUSE)->until(
                 fn (): ?RemoteWebElement => $this->all('a, button, summary', $text)[0] ?? null,
                 "“{$text}” cannot be pressed on ".$this->browser->getCurrentURL(),
             );
@@ -201,7 +204,7 @@ abstract class BrowserTestCase extends TestCase
      */
     protected function until(string $script, string $otherwise, mixed ...$arguments): mixed
     {
-        $found = $this->browser->wait(self::PATIENCE, 100)->until(function () use ($script, $arguments): mixed {
+        $found = $this->browser->wait(self::PATIENCE, self::PAUSE)->until(function () use ($script, $arguments): mixed {
             try {
                 return $this->browser->executeScript("return $script", $arguments);
             } catch (WebDriverException) {
@@ -221,7 +224,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function see(string $text): void
     {
-        $this->browser->wait(self::PATIENCE, 100)->until(
+        $this->browser->wait(self::PATIENCE, self::PAUSE)->until(
             fn (): bool => str_contains($this->text(), $text),
             "“{$text}” is not to be seen on ".$this->browser->getCurrentURL().":\n".mb_substr($this->text(), 0, 1500),
         );

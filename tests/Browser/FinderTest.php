@@ -316,7 +316,7 @@ final class FinderTest extends BrowserTestCase
                 $this->keys(WebDriverKeys::TAB);
             }
             $this->keys(WebDriverKeys::ENTER);
-            $this->browser->wait(self::PATIENCE, 50)->until(
+            $this->browser->wait(self::PATIENCE, self::PAUSE)->until(
                 fn (): bool => count($this->all('.stair[data-one]')) === $before + 1,
                 "“{$label}” became no step.",
             );

@@ -104,9 +104,9 @@ final class ImportToReasonTest extends BrowserTestCase
             'return location.pathname === "/" ? document.querySelector("[data-row].active")?.dataset.account ?? '
                 .'null : null',
         );
-        $first = $this->browser->wait(self::PATIENCE, 100)->until($inFocus);
+        $first = $this->browser->wait(self::PATIENCE, self::PAUSE)->until($inFocus);
         $this->keys('j', 'j');
-        $this->browser->wait(self::PATIENCE, 100)->until(
+        $this->browser->wait(self::PATIENCE, self::PAUSE)->until(
             fn (): bool => $inFocus() !== $first && $this->browser->executeScript(
                 'return document.querySelector("[data-focused]")?.dataset.focused',
             ) === $inFocus(),

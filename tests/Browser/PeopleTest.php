@@ -71,7 +71,7 @@ final class PeopleTest extends BrowserTestCase
         $this->until('window.Sortable !== undefined', 'Nobody can be moved.');
         $hand()->clickAndHold($olav->findElement(WebDriverBy::cssSelector('.small')))->moveByOffset(4, 8)->perform();
         // A hand takes its time, and what is under it moves.
-        $this->browser->wait(self::PATIENCE, 100)->until(function () use ($hand, $champion): bool {
+        $this->browser->wait(self::PATIENCE, self::PAUSE)->until(function () use ($hand, $champion): bool {
             $hand()->moveToElement($champion)->perform();
 
             return (bool) $this->browser
@@ -153,7 +153,7 @@ final class PeopleTest extends BrowserTestCase
 
     private function waitForPart(string $id, string $part): void
     {
-        $this->browser->wait(self::PATIENCE, 100)->until(
+        $this->browser->wait(self::PATIENCE, self::PAUSE)->until(
             fn (): bool => $this->browser->executeScript(
                 "return document.querySelector(\".group-person[data-contact='$id']\")?.dataset.in",
             ) === $part,
