@@ -127,6 +127,8 @@ Route::middleware('auth')->group(function (): void {
         ->can('viewAny', Account::class);
     Route::get('/finder/places', [FinderController::class, 'places'])->name('finder.places')
         ->can('viewAny', Account::class);
+    Route::get('/finder/values/{field}', [FinderController::class, 'values'])->name('finder.values')
+        ->can('viewAny', Account::class);
     Route::post('/finder/lists', [FinderController::class, 'keep'])->name('finder.keep')
         ->can('create', KeptList::class);
     Route::get('/finder/found.{format}', FinderExportController::class)->whereIn('format', ExportFormats::endings())

@@ -48,6 +48,7 @@ final class Search
         public readonly Subject $subject,
         public readonly array $steps,
         ?self $beside = null,
+        private readonly bool $isTyped = false,
     ) {
         $this->sets = $beside->sets ?? new Sets($offer);
         /** @var WeakMap<StepForm, list<Step>> $answers */
@@ -74,6 +75,25 @@ final class Search
         ));
 
         return new self($offer, $subject, isset($query['c']) ? $steps : [StepForm::of(Field::KeptOut, ['x' => '1'])]);
+    }
+
+    /**
+     * As somebody typed it just now: of values that are not known at all the step is refused. A search that was kept
+     * goes
+     * on with a value that nobody has any more, or not yet, and finds nobody by it.
+     *
+     * @param  array<array-key, mixed>  $query
+     */
+    public static function typed(Offer $offer, array $query): self
+    {
+        $search = self::from($offer, $query);
+
+        return new self($offer, $search->subject, $search->steps, isTyped: true);
+    }
+
+    public function values(): KnownValues
+    {
+        return new KnownValues($this->indexes());
     }
 
     /**
@@ -204,7 +224,7 @@ final class Search
     /** @param  list<StepForm>  $steps  in the place of its own */
     public function withSteps(array $steps): self
     {
-        return new self($this->offer, $this->subject, $steps, $this);
+        return new self($this->offer, $this->subject, $steps, $this, $this->isTyped);
     }
 
     private static function today(): int
@@ -291,7 +311,11 @@ final class Search
                     // Not asked, but its mistakes are told.
                     $step->condition($this->subject);
                 } else {
-                    $answers[] = $this->answers[$step] ??= $this->answer($step->condition($this->subject));
+                    $condition = $step->condition($this->subject);
+                    if ($this->isTyped) {
+                        $this->values()->check($step);
+                    }
+                    $answers[] = $this->answers[$step] ??= $this->answer($condition);
                 }
             } catch (Mistake $mistake) {
                 $this->mistakes[$i] = $mistake->inWords();

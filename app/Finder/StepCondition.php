@@ -7,6 +7,7 @@ namespace App\Finder;
 use App\Models\City;
 use App\Support\Countries;
 use App\Support\Gazetteer;
+use App\Support\Quantity;
 use Luftig\Core\Mistake;
 use Luftig\Core\Search\Comparison;
 use Luftig\Core\Search\Condition;
@@ -53,10 +54,7 @@ final readonly class StepCondition
             ),
             $this->step->field->test() === Comparison::Any => Condition::any(
                 $this->step->field,
-                array_map(
-                    fn (string $value): string => ValueLabel::code($this->step->field, $value),
-                    $this->step->values(),
-                ),
+                $this->step->codes(),
                 $x,
                 $unknown,
                 ($this->step->given['all'] ?? '') === '1',
@@ -74,7 +72,7 @@ final readonly class StepCondition
             ),
             $this->step->field->test() === Comparison::Near => Condition::near(
                 $this->place(),
-                $this->numbers->number('km') ?? throw new Mistake('Give the radius in km.'),
+                $this->numbers->number('km', Quantity::Km) ?? throw new Mistake('Give the radius in km.'),
                 $x,
                 $unknown,
                 $which === 'any',

@@ -101,6 +101,15 @@ final readonly class StepForm
         ));
     }
 
+    /** @return list<string> its values as the index has them */
+    public function codes(): array
+    {
+        return array_values(array_unique(array_merge([], ...array_map(
+            fn (string $value): array => ValueLabel::codes($this->field, $value),
+            $this->values(),
+        ))));
+    }
+
     /** A query as it was typed, or phrases as they were pasted, a line each. */
     public function query(string $key = 'q'): string
     {

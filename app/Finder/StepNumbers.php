@@ -4,36 +4,22 @@ declare(strict_types=1);
 
 namespace App\Finder;
 
-use App\Support\Figure;
-use App\Support\Money;
+use App\Support\Quantity;
 use Luftig\Core\Mistake;
 use Luftig\Core\Search\Field;
 
 /** The numbers of a step, read as people write them, in the units of the index: days, EUR, fractions. */
 final readonly class StepNumbers
 {
-    private const DAYS_IN_MONTH = 30.4375;
-
     public function __construct(private StepForm $step)
     {
     }
 
-    public function number(string $key): ?float
+    public function number(string $key, Quantity $quantity = Quantity::Plain): ?float
     {
         $text = $this->step->given[$key] ?? null;
-        if ($text === null) {
-            return null;
-        }
-        $plain = str_replace([' ', ','], ['', '.'], $text);
-        if (is_numeric($plain)) {
-            return is_finite((float) $plain) ? (float) $plain : throw new Mistake("“{$text}” is beyond any number.");
-        }
-        // As at intake: 1M, 12 Mio, 4,5 %; but no “ca.”, and no range where one end is asked for.
-        $figure = Figure::read($key === 'km' ? (string) preg_replace('/\s*km$/i', '', $text) : $text);
 
-        return $figure === null || $figure->given !== null
-            ? throw new Mistake("“{$text}” is not a number.")
-            : $figure->value;
+        return $text === null ? null : $quantity->read($text, $this->step->given['cur'] ?? 'EUR');
     }
 
     public function whole(string $key, int $default): int
@@ -51,40 +37,33 @@ final readonly class StepNumbers
     public function bound(string $key, ?Field $field = null): ?float
     {
         $field ??= $this->step->field;
-        $number = $this->number($key);
-        if ($number === null) {
-            return null;
-        }
-        if (
-            in_array($field, [Field::Revenue, Field::EventAmount, Field::Spending], true)
-            && isset($this->step->given['cur'])
-        ) {
-            return Money::inEur($number, $this->step->given['cur'])
-                ?? throw new Mistake("No rate is stated for the currency “{$this->step->given['cur']}”.");
-        }
+        $number = $this->number($key, self::quantity($field));
 
-        if ($field === Field::Growth) {
-            return self::isPerCent($this->step->given($key), $number) ? $number / 100 : $number;
-        }
-
-        return $field->countsBack() && $field !== Field::EventAge ? round($number * self::DAYS_IN_MONTH) : $number;
-    }
-
-    /** A growth of 10 is one of 10 %, as one of 10 % is; of .1 too, as the bands have it. */
-    private static function isPerCent(string $text, float $number): bool
-    {
-        return abs($number) >= 1 && ! str_contains($text, '%');
+        return $number !== null && $field->countsBack() ? round($number) : $number;
     }
 
     /** Who can pay the price, if they spend this share of their revenue on our kind of thing (rule 4). */
     public function leastRevenue(): float
     {
-        $share = $this->number('w')
+        $text = $this->step->given['w']
             ?? throw new Mistake('Give the share of revenue that is usually spent on this, in per cent.');
-        if ($share <= 0 || $share > 100) {
+        // Without a sign it is one of per cent all the same: .2 is .2 %.
+        $share = Quantity::Share->read(rtrim($text, ' %').' %');
+        if ($share <= 0 || $share > 1) {
             throw new Mistake('A share is a number of per cent above 0, at most 100.');
         }
 
-        return ($this->bound('lo') ?? throw new Mistake('Give the price.')) / ($share / 100);
+        return ($this->bound('lo') ?? throw new Mistake('Give the price.')) / $share;
+    }
+
+    private static function quantity(Field $field): Quantity
+    {
+        return match ($field) {
+            Field::Revenue, Field::EventAmount, Field::Spending => Quantity::Money,
+            Field::Growth => Quantity::Growth,
+            Field::Fit, Field::Coverage, Field::Timing, Field::Access, Field::EventStrength => Quantity::Share,
+            Field::EventAge => Quantity::Days,
+            default => $field->countsBack() ? Quantity::Months : Quantity::Plain,
+        };
     }
 }

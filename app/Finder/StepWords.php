@@ -122,6 +122,11 @@ final readonly class StepWords
 
     private static function span(string $low, string $high, string $unit): string
     {
+        // A span of time that was typed with its unit has one.
+        if (str_ends_with($unit, ' ago') && preg_match('/\pL/u', $low.$high) === 1) {
+            $unit = ' ago';
+        }
+
         return match (true) {
             $low === '' && $high === '' => '',
             $low === '' => "up to $high$unit",

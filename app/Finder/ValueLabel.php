@@ -50,15 +50,33 @@ final class ValueLabel
         };
     }
 
+    /** What it surely means; else as it was typed. */
+    private static function industry(string $value): string
+    {
+        [$code, $isSure] = Industries::read($value);
+
+        return $code !== null && $isSure ? $code : $value;
+    }
+
+    /**
+     * The values that a value stands for: the name of several countries is each of them.
+     *
+     * @return list<string>
+     */
+    public static function codes(Field $field, string $value): array
+    {
+        $countries = in_array($field, [Field::Country, Field::OwnCountry], true) ? Countries::group($value) : null;
+
+        return $countries ?? [self::code($field, $value)];
+    }
+
     /** A value as the index has it: names of countries, industries and kinds are read. */
     public static function code(Field $field, string $value): string
     {
         return match ($field) {
             Field::Country, Field::OwnCountry => Countries::code($value) ?? strtoupper($value),
             Field::Industry,
-            Field::MainIndustry => preg_match('/^[A-Z]$|^\d{2,4}$/', $value) === 1
-                ? $value
-                : Industries::read($value)[0] ?? $value,
+            Field::MainIndustry => Industries::has($value) ? strtoupper($value) : self::industry($value),
             Field::PostalArea => str_replace(' ', '', $value),
             Field::Domain => Domain::from($value)->name ?? $value,
             default => $field->isName() ? $value : str_replace(' ', '_', mb_strtolower($value)),

@@ -13,6 +13,7 @@ use App\Support\Money;
 use Egulias\EmailValidator\EmailValidator;
 use Egulias\EmailValidator\Validation\RFCValidation;
 use Luftig\Core\Company\Domain;
+use Luftig\Core\Text\Fold;
 
 /**
  * The cells of one row, read by type. A cell that cannot be read is left empty, and kept as it was written; only what a
@@ -244,14 +245,27 @@ final class Cells
         if ($told !== null && isset($choices[$told])) {
             return $told;
         }
+        $plain = implode(' ', Fold::words($text));
         foreach ($choices as $value => $words) {
-            if ($folded === str_replace('_', ' ', $value) || in_array($folded, $words, true)) {
+            if (
+                $folded === str_replace('_', ' ', $value)
+                || in_array($folded, $words, true)
+                || in_array($plain, self::words()[$field][$value] ?? [], true)
+            ) {
                 return $value;
             }
         }
         $this->unknown[$field] = $text;
 
         return $this->leave($field);
+    }
+
+    /** @return array<string, array<string, list<string>>> field → meaning → words for it in many languages */
+    private static function words(): array
+    {
+        static $words = null;
+
+        return $words ??= require __DIR__.'/data/words.php';
     }
 
     /** @return array<string, string> field → a word of it that is none of what it can say */

@@ -26,6 +26,22 @@ final class Countries
         'e' => 'ES', 'p' => 'PT', 'h' => 'HU', 'fin' => 'FI', 'est' => 'EE', 'irl' => 'IE', 'slo' => 'SI',
     ];
 
+    /** Countries that are named together. */
+    private const GROUPS = [
+        'Nordics' => ['DK', 'FI', 'IS', 'NO', 'SE'], 'Scandinavia' => ['DK', 'NO', 'SE'],
+        'Baltics' => ['EE', 'LT', 'LV'], 'Benelux' => ['BE', 'LU', 'NL'], 'DACH' => ['AT', 'CH', 'DE'],
+        'Iberia' => ['ES', 'PT'], 'British Isles' => ['GB', 'IE'], 'Visegrad' => ['CZ', 'HU', 'PL', 'SK'],
+        'European Union' => [
+            'AT', 'BE', 'BG', 'CY', 'CZ', 'DE', 'DK', 'EE', 'ES', 'FI', 'FR', 'GR', 'HR', 'HU', 'IE', 'IT', 'LT', 'LU',
+            'LV', 'MT', 'NL', 'PL', 'PT', 'RO', 'SE', 'SI', 'SK',
+        ],
+    ];
+
+    private const GROUPS_TOO = [
+        'norden' => 'Nordics', 'nordic' => 'Nordics', 'nordic countries' => 'Nordics', 'skandinavien' => 'Scandinavia',
+        'baltic states' => 'Baltics', 'baltikum' => 'Baltics', 'd a ch' => 'DACH', 'eu' => 'European Union',
+    ];
+
     /** @var array<string, string>|null */
     private static ?array $codes = null;
 
@@ -41,6 +57,25 @@ final class Countries
     public static function name(?string $code): string
     {
         return $code === null ? '' : (string) Locale::getDisplayRegion('-'.$code, 'en');
+    }
+
+    /** @return array<string, list<string>> name of several countries → their codes */
+    public static function groups(): array
+    {
+        return self::GROUPS;
+    }
+
+    /** @return list<string>|null codes of a group by its name */
+    public static function group(string $name): ?array
+    {
+        $words = implode(' ', Fold::words($name));
+        foreach (self::GROUPS as $group => $codes) {
+            if ($words === strtolower($group) || (self::GROUPS_TOO[$words] ?? '') === $group) {
+                return $codes;
+            }
+        }
+
+        return null;
     }
 
     /** @return array<string, string> code → English name */

@@ -6,7 +6,7 @@ import group from './group.js?5c561fdf14';
 import keys from './keys.js?605cc82d42';
 import modal from './modal.js?9ce21f8d75';
 import order from './order.js?55867d858d';
-import picker from './picker.js?c5f7c8f711';
+import picker from './picker.js?503b552db1';
 import repeat from './repeat.js?52fc64902c';
 import rows from './rows.js?70a843fd0b';
 import sends from './sends.js?990c1ebd72';

@@ -10,7 +10,9 @@ export default () => ({
         chip.querySelector('input').value = one.dataset.value;
         chip.querySelector('span').textContent = one.dataset.label;
         this.$refs.chips.append(chip);
-        this.$refs.typed.value = '';
+        // What stands before it in a list that is being typed stays.
+        this.$refs.typed.value = this.$refs.typed.value.replace(/[^,;\n]*$/, '');
+        this.$refs.typed.required = false;
         this.$refs.found.replaceChildren();
         this.$refs.typed.focus();
         this.$refs.typed.dispatchEvent(new Event('change', { bubbles: true }));

@@ -13,7 +13,6 @@ use App\Models\Intake;
 use App\Models\IntakeKind;
 use App\Models\IntakeState;
 use App\Models\Signal;
-use App\Support\Gazetteer;
 use Illuminate\Support\Facades\DB;
 use Normalizer;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -22,6 +21,8 @@ use Tests\TestCase;
 /** Files as people have them, and what each must give (tests/data/intake/README.md). */
 final class IntakeFilesTest extends TestCase
 {
+    use HasCities;
+
     private const FOLDER = __DIR__.'/../data/intake';
 
     protected const NOW = '2026-11-27T09:00:00Z';
@@ -43,7 +44,6 @@ final class IntakeFilesTest extends TestCase
     #[DataProvider('files')]
     public function test_a_file_comes_in_as_it_should(string $name): void
     {
-        Gazetteer::load();
         $expected = self::one($name);
         foreach ($expected['after'] as $before) {
             $this->take(self::one($before));

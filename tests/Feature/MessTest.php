@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\IntakeKind;
-use App\Support\Gazetteer;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -14,6 +13,8 @@ use Tests\TestCase;
 /** Ten thousand rows as carelessly kept lists have them, brought twice: the second time changes nothing. */
 final class MessTest extends TestCase
 {
+    use HasCities;
+
     private const ACCOUNTS = 4_000;
 
     private const CONTACTS = 6_000;
@@ -45,7 +46,6 @@ final class MessTest extends TestCase
 
     public function test_what_was_brought_once_brings_nothing_new(): void
     {
-        Gazetteer::load();
         $this->chance = new Randomizer(new Mt19937(20261127));
         $files = [
             [IntakeKind::Accounts, $this->accounts()], [IntakeKind::Contacts, $this->contacts()],

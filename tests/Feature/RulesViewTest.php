@@ -292,7 +292,7 @@ final class RulesViewTest extends TestCase
             count($page->labels()), $page->isDecided(), $page->moreLabels(),
         ]);
         self::assertSame(
-            ['23 Glass, ceramics and other mineral products', ''],
+            ['23 Other non-metallic mineral products', ''],
             [$page->industry('23'), $page->industry(null)],
         );
         self::assertContains('2310 Glass and glass products', $page->industries());

@@ -24,7 +24,7 @@ final class StepTest extends TestCase
         return [
             ['f=country&v=Denmark;NO', 'Denmark, Norway'],
             ['f=country&v=DK&w=any', 'Denmark, any site'],
-            ['f=industry&v=23, C', 'glass, ceramics and other mineral products; manufacturing'],
+            ['f=industry&v=23, C', 'other non-metallic mineral products, manufacturing'],
             ['f=headcount&lo=50', 'from 50'],
             ['f=headcount&hi=100', 'up to 100'],
             ['f=headcount&lo=50&hi=100', '50 – 100'],

@@ -28,7 +28,7 @@ final class FinderController extends Controller
 
     public function index(Request $request, Offer $offer): View
     {
-        $search = Search::from($offer, $request->query->all());
+        $search = Search::typed($offer, $request->query->all());
         $asked = [
             'add' => self::text($request, 'add'),
             'edit' => self::text($request, 'edit'),
@@ -64,7 +64,7 @@ final class FinderController extends Controller
 
         Conditions::remember(self::user($request), Field::tryFrom($request->string('added')->toString()));
 
-        return redirect()->route('finder', Search::from($offer, $request->input())->parameters());
+        return redirect()->route('finder', Search::typed($offer, $request->input())->parameters());
     }
 
     public function keep(Request $request, Offer $offer): RedirectResponse
@@ -81,7 +81,7 @@ final class FinderController extends Controller
                 'name.unique' => 'There is a list of this name.',
                 'per_account.*' => 'At one account: a number from 1 to 50.',
             ]);
-        $search = Search::from($offer, $request->input());
+        $search = Search::typed($offer, $request->input());
         $only = array_values(
             array_map(intval(...), array_filter((array) $request->input('only', []), is_numeric(...))),
         );
@@ -102,10 +102,21 @@ final class FinderController extends Controller
     /** Words of those found, told apart from all others; beside the results, and a page of its own. */
     public function words(Request $request, Offer $offer): View
     {
-        $search = Search::from($offer, $request->query->all());
+        $search = Search::typed($offer, $request->query->all());
         $view = $request->hasHeader('HX-Request') ? 'finder.words' : 'finder.words-page';
 
         return view($view, ['search' => $search, 'words' => Words::of($search)]);
+    }
+
+    /** Values of a field that begin as typed. */
+    public function values(Request $request, Offer $offer, Field $field): View
+    {
+        $typed = Arr::last(Arr::flatten((array) $request->query('c')), fn (mixed $one): bool => is_string($one)) ?? '';
+        $last = trim((string) preg_replace('/^.*[,;\n]/s', '', (string) $typed));
+
+        return view('rules.suggestions', [
+            'values' => $last === '' ? [] : Search::from($offer, [])->values()->suggest($field, $last),
+        ]);
     }
 
     /** Places that begin as typed, for the field of a place. */

@@ -25,7 +25,7 @@ final class FinderExportController extends Controller
 
     public function __invoke(Request $request, Offer $offer, string $format): StreamedResponse
     {
-        $search = Search::from($offer, $request->query->all());
+        $search = Search::typed($offer, $request->query->all());
         $address = route('finder', $search->parameters());
         RecordsExported::dispatch($request->user(), $format, $address);
         $columns = ResultColumn::chosen($request, $search->subject);

@@ -12,6 +12,7 @@ use App\Models\RuleSet;
 use App\Standings\RuleBook;
 use App\Standings\Standings;
 use App\View\Rules\CriterionRow;
+use App\View\Rules\CriterionTally;
 use App\View\Rules\Moves;
 use App\View\Rules\RoleMatches;
 use App\View\Rules\RulesPage;
@@ -43,14 +44,24 @@ final class RulesController extends Controller
     /** What these rules would move, before they are saved. */
     public function preview(RulesRequest $request, Offer $offer, Standings $standings): View
     {
-        $rules = $request->ruleSet($offer);
-        try {
-            $moves = Moves::of($offer, $standings->preview($rules));
-        } catch (Mistake $mistake) {
-            return view('rules.moves', ['mistake' => $request->explain($mistake), 'moves' => null]);
+        $doubt = $request->doubt($offer);
+        if ($doubt !== null) {
+            return view('rules.moves', ['mistake' => ucfirst($doubt), 'moves' => null, 'met' => []]);
         }
+        $tally = new CriterionTally;
+        try {
+            $moves = Moves::of($offer, $tally->through($standings->preview($request->ruleSet($offer))));
+        } catch (Mistake $mistake) {
+            return view('rules.moves', ['mistake' => $request->explain($mistake), 'moves' => null, 'met' => []]);
+        }
+        $modes = $request->modes();
 
-        return view('rules.moves', ['moves' => $moves, 'mistake' => null]);
+        return view('rules.moves', [
+            'moves' => $moves, 'mistake' => null,
+            'met' => array_combine(array_keys($modes), array_map(
+                $tally->says(...), array_keys(array_values($modes)), array_values($modes),
+            )),
+        ]);
     }
 
     /** Whom a buyer role of the form finds, before it is saved. */
@@ -70,6 +81,10 @@ final class RulesController extends Controller
     public function store(RulesRequest $request, Offer $offer, Standings $standings): RedirectResponse
     {
         $rules = $request->ruleSet($offer);
+        $doubt = $request->doubt($offer);
+        if ($doubt !== null) {
+            return back()->withInput()->withErrors(['rules' => ucfirst($doubt).' Nothing was saved.']);
+        }
         try {
             RuleBook::of($rules);
         } catch (Mistake $mistake) {

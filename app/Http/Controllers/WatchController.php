@@ -36,7 +36,7 @@ final class WatchController extends Controller
         );
         $watch = RunWatch::begin(
             $offer,
-            Search::from($offer, $request->input()),
+            Search::typed($offer, $request->input()),
             $request->string('name')->trim()->toString(),
             self::user($request),
             Rhythm::from($request->string('rhythm')->toString()),

@@ -6,10 +6,12 @@ namespace App\Http\Requests;
 
 use App\Models\Offer;
 use App\Models\RuleSet;
+use App\Standings\CriterionValues;
 use App\Support\Countries;
+use App\Support\Quantity;
 use Illuminate\Foundation\Http\FormRequest;
-use Luftig\Core\Company\Industries;
 use Luftig\Core\Fit\CriterionField;
+use Luftig\Core\Fit\Mode;
 use Luftig\Core\Mistake;
 use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Kind;
@@ -67,10 +69,20 @@ final class RulesRequest extends FormRequest
         ]);
     }
 
-    /** What is no number, or beyond any, stays as it was typed, and the core says that it is none. */
-    private static function number(string $text): float|string
+    /** What is no number stays as it was typed, and the core says that it is none. */
+    private static function number(string $text, Quantity $quantity): float|string
     {
-        $plain = str_replace([' ', ','], ['', '.'], trim($text));
+        try {
+            return $quantity->read($text);
+        } catch (Mistake) {
+            return $text;
+        }
+    }
+
+    /** A number with a point or a comma and nothing else, such as a weight or a latitude: 1.125 is no thousand. */
+    private static function plain(string $text): float|string
+    {
+        $plain = str_replace(',', '.', trim($text));
 
         return is_numeric($plain) && is_finite((float) $plain) ? (float) $plain : $text;
     }
@@ -133,7 +145,7 @@ final class RulesRequest extends FormRequest
             'functions' => $functions('functions'),
             'neighbours' => $functions('neighbours'),
             'include' => $text('include'), 'exclude' => $text('exclude'),
-            'weight' => $weight === '' ? 1.0 : self::number($weight), 'variants' => $variants,
+            'weight' => $weight === '' ? 1.0 : self::plain($weight), 'variants' => $variants,
         ];
     }
 
@@ -156,11 +168,49 @@ final class RulesRequest extends FormRequest
         return $roles;
     }
 
+    /** @return array<array-key, Mode> row of the form → mode, of those that are criteria, in their order */
+    public function modes(): array
+    {
+        return array_map(
+            fn (array $criterion): Mode => Mode::tryFrom((string) $criterion['mode']) ?? Mode::Prefer,
+            $this->typedCriteria(),
+        );
+    }
+
+    /** What is wrong with a value that a criterion names, with what may be meant. */
+    public function doubt(Offer $offer): ?string
+    {
+        $rows = (array) $this->input('criteria', []);
+        foreach ($this->typedCriteria() as $key => $criterion) {
+            $field = CriterionField::tryFrom((string) $criterion['field']);
+            $row = (array) ($rows[$key] ?? []);
+            if ($field === null || ! is_array($criterion['any'] ?? null)) {
+                continue;
+            }
+            $doubt = CriterionValues::doubt(
+                $field,
+                array_values(array_diff($criterion['any'], CriterionValues::inForce($offer, $field))),
+                ($row['sure'] ?? '') === '1',
+            );
+            if ($doubt !== null) {
+                return "“{$criterion['name']}”: $doubt";
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<array<string, mixed>> */
     private function criteria(): array
     {
+        return array_values($this->typedCriteria());
+    }
+
+    /** @return array<array-key, array<string, mixed>> by the row of the form */
+    private function typedCriteria(): array
+    {
         $criteria = [];
-        foreach ((array) $this->input('criteria', []) as $row) {
+        foreach (array_filter((array) $this->input('criteria', []), is_array(...)) as $key => $row) {
             $text = fn (string $key): string => is_scalar($row[$key] ?? null) ? trim((string) $row[$key]) : '';
             if (
                 $text('name') === ''
@@ -171,19 +221,31 @@ final class RulesRequest extends FormRequest
             ) {
                 continue;
             }
-            $number = fn (string $key): float|string|null => $text($key) === '' ? null : self::number($text($key));
             $field = CriterionField::tryFrom($text('field'));
-            $criteria[] = [
+            $number = fn (string $key, Quantity $quantity): float|string|null => $text($key) === ''
+                ? null
+                : self::number($text($key), $quantity);
+            $of = match ($field) {
+                CriterionField::Revenue => Quantity::Money,
+                CriterionField::Growth => Quantity::Growth,
+                CriterionField::Place => Quantity::Km,
+                default => Quantity::Plain,
+            };
+            $criteria[$key] = [
                 'name' => $text('name') === '' ? $text('field') : $text('name'),
                 'field' => $text('field'),
                 'mode' => $text('mode'),
-                ...($text('mode') === 'prefer' ? ['weight' => $number('weight') ?? 1.0] : []),
+                ...(
+                    $text('mode') === 'prefer'
+                        ? ['weight' => $text('weight') === '' ? 1.0 : self::plain($text('weight'))]
+                        : []
+                ),
                 ...match ($field?->test()) {
-                    'range' => ['range' => [$number('low'), $number('high')]],
+                    'range' => ['range' => [$number('low', $of), $number('high', $of)]],
                     'any' => ['any' => self::values($text('field'), (array) ($row['any'] ?? []), $text('value'))],
                     'within' => [
-                        'within' => ['km' => $number('low'), 'of' => array_map(
-                            self::number(...),
+                        'within' => ['km' => $number('low', $of), 'of' => array_map(
+                            self::plain(...),
                             explode(',', $text('value')),
                         )],
                     ],
@@ -205,26 +267,21 @@ final class RulesRequest extends FormRequest
     private static function values(string $field, array $picked, string $typed): array
     {
         $values = [
-            ...array_filter($picked, is_string(...)),
+            ...array_merge([], ...array_map(
+                fn (string $value): array => $field === 'country' ? explode(',', $value) : [$value],
+                array_values(array_filter($picked, is_string(...))),
+            )),
             ...array_map(trim(...), preg_split('/[,;\n]/', $typed) ?: []),
         ];
-        $read = fn (string $value): string => match (CriterionField::tryFrom($field)) {
-            CriterionField::Industries => self::industry($value),
-            CriterionField::Country => Countries::code($value) ?? $value,
-            default => $value,
+        $read = fn (string $value): array => match (CriterionField::tryFrom($field)) {
+            CriterionField::Industries => [CriterionValues::industry($value)],
+            CriterionField::Country => Countries::group($value) ?? [Countries::code($value) ?? $value],
+            default => [$value],
         };
 
-        return array_values(
-            array_unique(array_map($read, array_filter($values, fn (string $value): bool => $value !== ''))),
-        );
-    }
-
-    /** A code as it is, or the code that a label surely stands for. */
-    private static function industry(string $typed): string
-    {
-        [$code, $isSure] = Industries::read($typed);
-
-        return preg_match('/^[A-Z]$|^\d{2,4}$/', $typed) === 1 || $code === null || ! $isSure ? $typed : $code;
+        return array_values(array_unique(
+            array_merge([], ...array_map($read, array_filter($values, fn (string $value): bool => $value !== ''))),
+        ));
     }
 
     /** @return array<string, array<string, float|string>> what differs from the standard catalogue */

@@ -24,6 +24,7 @@ final readonly class Control
         public bool $required = false,
         public bool $first = false,
         public string $placeholder = '',
+        public string $suggests = '',
     ) {
     }
 
@@ -56,6 +57,17 @@ final readonly class Control
     public static function lines(string $name, string $label, string $value, bool $required): self
     {
         return new self('lines', $name, $label, $value, required: $required, first: true);
+    }
+
+    /**
+     * @param  array<array-key, string>  $chosen  value → as people read it
+     * @param  string  $suggests  the address of what begins as typed
+     */
+    public static function values(string $name, string $label, array $chosen, string $typed, string $suggests): self
+    {
+        return new self(
+            'values', $name.'[]', $label, $typed, $chosen, required: $chosen === [], first: true, suggests: $suggests,
+        );
     }
 
     public static function query(

@@ -156,8 +156,18 @@ final readonly class FinderPage
     {
         return array_merge([], ...array_map(fn (StepForm $step): array => array_map(
             fn (string $hint): string => ucfirst($step->field->label()).": $hint",
-            array_slice($step->hints(), 0, self::HINTS),
+            array_slice([...$step->hints(), ...$this->unknown($step)], 0, self::HINTS),
         ), $this->search->steps));
+    }
+
+    /** @return list<string> what is said of values that are unknown, where others of the step are known */
+    private function unknown(StepForm $step): array
+    {
+        $isUsed = ! isset($this->search->mistakes[array_search($step, $this->search->steps, true)]);
+
+        $hint = $isUsed ? $this->search->values()->hint($step) : null;
+
+        return $hint === null ? [] : [$hint];
     }
 
     public function found(): string

@@ -7,6 +7,7 @@ namespace App\View\Finder;
 use App\Finder\Options;
 use App\Finder\Pasted;
 use App\Finder\StepForm;
+use App\Finder\ValueLabel;
 use App\Support\Format;
 use Carbon\CarbonImmutable;
 use Luftig\Core\Search\Comparison;
@@ -16,6 +17,9 @@ use Luftig\Core\Search\Passage;
 /** The form of a condition: which controls it has, and what stands in them. */
 final readonly class StepInputs
 {
+    /** So many values stand each for itself. */
+    private const CHIPS = 40;
+
     private const STAGES = ['announced', 'rising', 'fresh', 'fading', 'spent'];
 
     private const WAYS = [
@@ -71,12 +75,37 @@ final readonly class StepInputs
     {
         $all = Control::tick($this->name('all'), 'all of them together', $this->given('all') === '1');
 
+        $given = $this->step?->values() ?? [];
+        // Many are a pasted list, to be worked on as a text.
+        $isText = count($given) > self::CHIPS;
+        $label = $this->label().': type to find, or paste a list';
+
         return [
-            Control::lines(
-                $this->name('v'), $this->label().', parted by commas or lines', Pasted::text($this->given('v')), true,
+            Control::values(
+                $this->name('v'),
+                $label,
+                $isText ? [] : $this->chips($given),
+                $isText ? Pasted::text($this->given('v')) : '',
+                route('finder.values', $this->field->value),
             ),
             ...$this->field === Field::Technology ? [$all] : [],
         ];
+    }
+
+    /**
+     * @param  list<string>  $values
+     * @return array<array-key, string> value → as people read it
+     */
+    private function chips(array $values): array
+    {
+        $chips = [];
+        foreach ($values as $value) {
+            foreach (ValueLabel::codes($this->field, $value) as $code) {
+                $chips[$code] = ValueLabel::of($this->field, $code);
+            }
+        }
+
+        return $chips;
     }
 
     /** @return list<Control> */

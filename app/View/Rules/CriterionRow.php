@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\View\Rules;
 
+use App\Standings\CriterionValues;
 use App\Support\Countries;
+use App\Support\Format;
 use Luftig\Core\Company\Industries;
 use Luftig\Core\Fit\CriterionField;
 use Luftig\Core\Fit\Mode;
@@ -39,7 +41,10 @@ final readonly class CriterionRow
         $row['where'] = ($criterion['any_site'] ?? false) === true ? 'any' : '';
 
         return new self($key, $row + match (true) {
-            isset($criterion['range']) => ['low' => $criterion['range'][0], 'high' => $criterion['range'][1]],
+            isset($criterion['range']) => [
+                'low' => self::number($criterion['field'], $criterion['range'][0]),
+                'high' => self::number($criterion['field'], $criterion['range'][1]),
+            ],
             isset($criterion['any']) => ['any' => $criterion['any']],
             isset($criterion['within']) => [
                 'value' => implode(', ', $criterion['within']['of']),
@@ -47,6 +52,33 @@ final readonly class CriterionRow
             ],
             default => ['value' => $criterion['query']],
         });
+    }
+
+    /** As people write it: a growth in per cent, thousands parted. */
+    private static function number(string $field, mixed $value): string
+    {
+        return match (true) {
+            ! is_numeric($value) => is_scalar($value) ? (string) $value : '',
+            $field === CriterionField::Growth->value => round(100 * (float) $value, 4).' %',
+            $field === CriterionField::Revenue->value => Format::number((float) $value),
+            default => (string) $value,
+        };
+    }
+
+    /** What a bound is a number of. */
+    public function unit(): string
+    {
+        return match ($this->field()) {
+            CriterionField::Revenue => 'in EUR, or with a currency: 1,5 Mio, 20 MSEK',
+            CriterionField::Growth => 'in per cent over a year',
+            default => '',
+        };
+    }
+
+    /** Whether values can be meant that nobody has yet. */
+    public function canBeNew(): bool
+    {
+        return CriterionValues::canBeNew($this->field());
     }
 
     public function name(string $field): string
@@ -96,9 +128,9 @@ final readonly class CriterionRow
     public static function label(CriterionField $field, string $value): string
     {
         return match ($field) {
-            CriterionField::Industries => Industries::name($value) === $value
-                ? $value
-                : lcfirst(Industries::name($value))." ($value)",
+            CriterionField::Industries => Industries::has($value)
+                ? lcfirst(Industries::name($value))." ($value)"
+                : $value,
             CriterionField::Country => Countries::name($value) ?: $value,
             default => $value,
         };

@@ -11,6 +11,7 @@ use App\Models\TitleLesson;
 use App\Standings\RuleBook;
 use App\Support\Format;
 use Illuminate\Support\Collection;
+use Luftig\Core\Fit\Mode;
 use Luftig\Core\Person\Title;
 use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Kind;
@@ -32,6 +33,8 @@ final readonly class RulesPage
 
     private Catalogue $catalogue;
 
+    private ?CriterionTally $tally;
+
     /** @param  RuleSet|null  $version  that is looked at; null: the one in force */
     public function __construct(public Offer $offer, ?RuleSet $version = null)
     {
@@ -40,6 +43,7 @@ final readonly class RulesPage
         $this->rules = $version ?? $inForce;
         $this->catalogue = RuleBook::catalogueOf($this->rules);
         $this->newest = (int) $offer->ruleSets()->max('version');
+        $this->tally = is_array(old('criteria')) || $this->isOld() ? null : CriterionTally::of($offer);
     }
 
     public function about(): string
@@ -79,6 +83,14 @@ final readonly class RulesPage
             $stored,
             array_keys($stored),
         );
+    }
+
+    /** How many accounts meet it, as they stand; nothing for what was typed since, or for another version. */
+    public function met(CriterionRow $row): string
+    {
+        return $this->tally === null
+            ? ''
+            : $this->tally->says((int) $row->key, Mode::tryFrom($row->mode()) ?? Mode::Prefer);
     }
 
     /** @return list<RoleRow> */

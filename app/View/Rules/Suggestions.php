@@ -27,7 +27,7 @@ final class Suggestions
 
         return match ($field) {
             CriterionField::Industries => self::industries($typed),
-            CriterionField::Country => self::named(Countries::all(), $typed),
+            CriterionField::Country => self::countries($typed),
             CriterionField::Technologies => self::same(Technology::query()->where('name', 'like', Like::begins($typed))
                 ->orderBy('name')
                 ->limit(self::MOST)->pluck('name')->all()),
@@ -41,14 +41,25 @@ final class Suggestions
         };
     }
 
+    /** @return array<int|string, string> countries, and those that are named together */
+    private static function countries(string $typed): array
+    {
+        $groups = [];
+        foreach (Countries::groups() as $name => $codes) {
+            $groups[implode(',', $codes)] = "$name (".count($codes).' countries)';
+        }
+
+        return self::named($groups + Countries::all(), $typed);
+    }
+
     /** @return array<int|string, string> by code, by a word of the name, or by a word of everyday */
     private static function industries(string $typed): array
     {
         $found = array_filter(
-            Industries::names(),
+            Industries::choices(),
             fn (int|string $code): bool => str_starts_with((string) $code, strtoupper($typed)),
             ARRAY_FILTER_USE_KEY,
-        ) + self::named(Industries::names(), $typed);
+        ) + self::named(Industries::choices(), $typed);
         [$read] = Industries::read($typed);
         if ($read !== null) {
             $found += [$read => Industries::name($read)];

@@ -19,7 +19,7 @@
             <x-section title="Target profile: whom it serves" x-data="repeat"
                 about="“must” and “must not” are gates; “prefer” weighs">
                 <div id="criteria" x-ref="rows">@foreach ($page->criteria() as $row)<x-rules.criterion
-                    :$row />@endforeach</div>
+                    :$row :met="$page->met($row)" />@endforeach</div>
                 <template x-ref="one"><x-rules.criterion :row="CriterionRow::blank('NEW')" /></template>
                 <x-button class="mt-3" type="button" @click="add">Add a criterion</x-button>
             </x-section>

@@ -1,3 +1,6 @@
+@foreach ($met as $key => $says)
+    <span id="met-{{ $key }}" class="small text-body-secondary" hx-swap-oob="true">{{ $says }}</span>
+@endforeach
 @if ($mistake)<p class="text-danger" role="alert">{{ $mistake }}</p>
 @elseif ($moves->moved === 0)<p class="text-body-tertiary">Nothing moves.</p>
 @else

@@ -1,4 +1,4 @@
-@props(['row'])
+@props(['row', 'met' => ''])
 @use('Luftig\Core\Fit\CriterionField')
 @use('Luftig\Core\Fit\Mode')
 @use('App\View\Choices')
@@ -19,4 +19,6 @@
             aria-label="Remove this criterion"></button></div>
     </div>
     <div class="criterion-values mt-2"><x-rules.values :$row /></div>
+    <span id="met-{{ $row->key }}" class="small text-body-secondary" aria-label="How many accounts meet it">{{
+        $met }}</span>
 </div>

@@ -3,7 +3,7 @@
 @if ($row->test() === 'range')
     <div class="row g-2">
         <x-field width="col-6 col-md-4" label="From" :name="$row->name('low')" :value="$row->given('low')"
-            inputmode="text" />
+            inputmode="text" :hint="$row->unit()" />
         <x-field width="col-6 col-md-4" label="To" :name="$row->name('high')" :value="$row->given('high')"
             inputmode="text" />
     </div>
@@ -18,6 +18,8 @@
         :value="$row->given('value')"
         :label="'Any of these, by '.$row->field()->label()"
             :suggests="route('rules.suggest', ['field' => $row->field()->value])" />
+    @if ($row->canBeNew())<div class="mt-2"><x-tick label="also what nobody here has yet" :name="$row->name('sure')"
+        value="1" :checked="$row->given('sure') === '1'" /></div>@endif
 @else
     <x-query :name="$row->name('value')" label="Words they use, as a query" :value="$row->given('value')" />
 @endif

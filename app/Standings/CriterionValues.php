@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Standings;
+
+use App\Models\Offer;
+use App\Models\Place;
+use App\Models\Technology;
+use App\Support\Countries;
+use App\Support\Nearest;
+use Luftig\Core\Company\Industries;
+use Luftig\Core\Company\Technology as Spelled;
+use Luftig\Core\Fit\CriterionField;
+
+/** Whether the values that a criterion names are known: none that nobody can have is saved by accident. */
+final class CriterionValues
+{
+    /** A code as it is, or the code that a label surely stands for. */
+    public static function industry(string $typed): string
+    {
+        [$code, $isSure] = Industries::read($typed);
+
+        return match (true) {
+            Industries::has($typed) => strtoupper($typed),
+            $code !== null && $isSure => $code,
+            default => $typed,
+        };
+    }
+
+    /** @return list<string> values that the rules in force name already */
+    public static function inForce(Offer $offer, CriterionField $field): array
+    {
+        $values = [];
+        foreach ($offer->rules->criteria ?? [] as $criterion) {
+            if ($criterion['field'] === $field->value) {
+                array_push($values, ...array_map(strval(...), $criterion['any'] ?? []));
+            }
+        }
+
+        return $values;
+    }
+
+    /**
+     * @param  list<string>  $values
+     * @param  bool  $sure  of names that nobody has yet, that they are meant
+     * @return string|null a sentence on the first value that is not known
+     */
+    public static function doubt(CriterionField $field, array $values, bool $sure): ?string
+    {
+        foreach ($values as $value) {
+            $near = match ($field) {
+                CriterionField::Industries => Industries::has($value) ? null : self::industries($value),
+                CriterionField::Country => isset(Countries::all()[$value])
+                    ? null
+                    : Nearest::of($value, [...array_values(Countries::all()), ...array_keys(Countries::groups())]),
+                default => $sure ? null : self::nearNames($field, $value),
+            };
+            if ($near !== null) {
+                return "no {$field->label()} is known as “{$value}”.".Nearest::says($near)
+                    .(self::canBeNew($field) ? ' If nobody has it yet, say so under it.' : '');
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether a value can be meant that nobody has yet. */
+    public static function canBeNew(CriterionField $field): bool
+    {
+        return in_array(
+            $field,
+            [CriterionField::Technologies, CriterionField::Region, CriterionField::PostalCode],
+            true,
+        );
+    }
+
+    /** @return list<string> */
+    private static function industries(string $typed): array
+    {
+        [$guess] = Industries::read($typed);
+        $names = array_map(
+            fn (int|string $code): string => Industries::name((string) $code),
+            array_keys(Industries::choices()),
+        );
+
+        return $guess === null ? Nearest::of($typed, $names) : [lcfirst(Industries::name($guess))." ($guess)"];
+    }
+
+    /** @return list<string>|null null: it is known */
+    private static function nearNames(CriterionField $field, string $value): ?array
+    {
+        $names = match ($field) {
+            CriterionField::Technologies => Technology::query()->pluck('name'),
+            CriterionField::Region => Place::query()->whereNotNull('region')->distinct()->pluck('region'),
+            CriterionField::PostalCode => Place::query()->whereNotNull('postal_code')->distinct()->pluck('postal_code'),
+            default => null,
+        };
+        if ($names === null) {
+            return null;
+        }
+        $key = fn (string $name): string => $field === CriterionField::Technologies
+            ? Spelled::key($name)
+            : mb_strtolower(str_replace(' ', '', $name));
+        $names = array_map(strval(...), array_values($names->all()));
+        foreach ($names as $name) {
+            if ($key($name) === $key($value) || $field === CriterionField::PostalCode
+                && str_starts_with($key($name), $key($value))) {
+                return null;
+            }
+        }
+
+        return Nearest::of($value, $names);
+    }
+}
