@@ -98,10 +98,11 @@ final readonly class StepWords
     {
         $values = $this->step->values($key);
         $shown = array_map(
-            fn (string $value): string => ValueLabel::of(
-                $field,
-                $field === $this->step->field ? ValueLabel::code($field, $value) : $value,
-            ),
+            fn (string $value): string => match (true) {
+                $field !== $this->step->field => ValueLabel::of($field, $value),
+                count(ValueLabel::codes($field, $value)) > 1 => $value,
+                default => ValueLabel::of($field, ValueLabel::code($field, $value)),
+            },
             array_slice($values, 0, self::SAID),
         );
         $more = count($values) - count($shown);

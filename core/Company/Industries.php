@@ -22,7 +22,11 @@ final class Industries
     {
         for ($part = strtoupper($code); $part !== ''; $part = substr($part, 0, -1)) {
             if (isset(self::names()[$part])) {
-                return ucfirst((string) preg_replace('/^(?:Manufacture|Activities) of /', '', self::names()[$part]));
+                return ucfirst((string) preg_replace(
+                    ['/^(?:Manufacture|Activities) of /', '/^wood and of /'],
+                    ['', 'wood and '],
+                    self::names()[$part],
+                ));
             }
         }
 

@@ -322,7 +322,7 @@ final class FinderTest extends BrowserTestCase
             );
             self::assertSame(
                 [],
-                array_map(fn (RemoteWebElement $wrong): string => $wrong->getText(), $this->all('.stair [role=alert]')),
+                array_map(fn (RemoteWebElement $wrong): string => $wrong->getText(), $this->all('#changing [role=alert]')),
                 $label,
             );
         }

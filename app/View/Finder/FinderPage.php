@@ -124,6 +124,32 @@ final readonly class FinderPage
         ), $this->staircase, array_keys($this->staircase));
     }
 
+    /** The step that is to be changed, or the first that cannot be used. */
+    public function changed(): ?Stair
+    {
+        foreach ($this->stairs() as $stair) {
+            if ($stair->isOpen || $stair->mistake !== null) {
+                return $stair;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> what is wrong with further steps */
+    public function otherMistakes(): array
+    {
+        $mistakes = array_filter(
+            $this->stairs(),
+            fn (Stair $stair): bool => $stair->mistake !== null && $stair->at !== $this->changed()?->at,
+        );
+
+        return array_values(array_map(
+            fn (Stair $stair): string => ucfirst($stair->label()).": {$stair->mistake}",
+            $mistakes,
+        ));
+    }
+
     public function height(): int
     {
         return Stair::heightOf($this->everybody, $this->everybody);

@@ -53,7 +53,9 @@ final readonly class Stair
 
     public function inputs(): StepInputs
     {
-        return new StepInputs($this->step()->field, $this->step(), $this->at, $this->options);
+        return new StepInputs(
+            $this->step()->field, $this->step(), $this->at, $this->options, $this->mistake !== null,
+        );
     }
 
     /** @return array<int, StepForm> which its own form sends along */

@@ -27,9 +27,17 @@ final readonly class StepInputs
         'worked' => 'worked where they worked, at any time',
     ];
 
-    /** @param  StepForm|null  $step  as it is; null: it is to be added */
-    public function __construct(public Field $field, private ?StepForm $step, private int $at, private Options $options)
-    {
+    /**
+     * @param  StepForm|null  $step  as it is; null: it is to be added
+     * @param  bool  $isWrong  its values are shown as they were typed, to be corrected
+     */
+    public function __construct(
+        public Field $field,
+        private ?StepForm $step,
+        private int $at,
+        private Options $options,
+        private bool $isWrong = false,
+    ) {
     }
 
     public function name(string $key): string
@@ -77,7 +85,7 @@ final readonly class StepInputs
 
         $given = $this->step?->values() ?? [];
         // Many are a pasted list, to be worked on as a text.
-        $isText = count($given) > self::CHIPS;
+        $isText = $this->isWrong || count($given) > self::CHIPS;
         $label = $this->label().': type to find, or paste a list';
 
         return [

@@ -22,6 +22,9 @@
         <p class="small text-danger mt-1" role="alert">There is no condition called “{{ $page->unknownCondition() }}”;
             type to see those there are.</p>
     @endif
+    @foreach ($page->otherMistakes() as $mistake)<p class="small text-danger mt-1"
+        role="alert">{{ $mistake }}</p>@endforeach
+    @if ($page->changed())<x-finder.change :$page :stair="$page->changed()" />@endif
     @if ($page->adds)<x-finder.add :$page :inputs="$page->adds" />@endif
     @if ($page->varied)<x-finder.vary :$page :varied="$page->varied" />@endif
     <div class="row g-4 mt-0">

@@ -2,11 +2,9 @@
 <div class="dropdown">
     <a class="text-body-secondary px-1" href="{{ $stair->edited() }}" role="button" data-bs-toggle="dropdown"
         data-bs-auto-close="outside"
-        data-bs-popper-config='{"strategy":"fixed"}' aria-expanded="{{ $stair->isOpen || $stair->mistake ? 'true'
-            : 'false' }}"
+        data-bs-popper-config='{"strategy":"fixed"}' aria-expanded="false"
         aria-label="Change this step: {{ $stair->step()->field->label() }}">⋯</a>
-    <div @class(['dropdown-menu p-3', 'show' => $stair->isOpen || $stair->mistake])>
-        @if ($stair->mistake)<p class="text-danger small mb-2" role="alert">{{ $stair->mistake }}</p>@endif
+    <div class="dropdown-menu p-3">
         <x-form :to="route('finder.narrow')" class="row g-2">
             <x-finder.hidden :subject="$page->search->subject" :steps="$stair->others()" />
             <x-finder.inputs :inputs="$stair->inputs()" />
