@@ -3,6 +3,7 @@
 use App\Exports\ExportFormats;
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ApproachController;
+use App\Http\Controllers\BeginController;
 use App\Http\Controllers\ContactController;
 use App\Http\Controllers\ContactExportController;
 use App\Http\Controllers\DecisionController;
@@ -221,6 +222,12 @@ Route::middleware('auth')->group(function (): void {
         ->can('create', KeepOut::class);
     Route::delete('/keep-out/{keepOut}', [KeepOutController::class, 'destroy'])->name('keep-out.destroy')
         ->can('delete', 'keepOut');
+
+    Route::get('/begin', [BeginController::class, 'show'])->name('begin')->can('create', RuleSet::class);
+    Route::post('/begin/sells', [BeginController::class, 'sells'])->name('begin.sells')->can('create', Offer::class);
+    Route::post('/begin/serves', [BeginController::class, 'serves'])->name('begin.serves')
+        ->can('create', RuleSet::class);
+    Route::post('/begin/buys', [BeginController::class, 'buys'])->name('begin.buys')->can('create', RuleSet::class);
 
     Route::get('/pace', [PaceController::class, 'edit'])->name('pace.edit');
     Route::patch('/pace', [PaceController::class, 'update'])->name('pace.update');

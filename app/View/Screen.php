@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\View;
 
 use App\Models\User;
+use App\Standings\FirstSteps;
 
 /** The screens, in the order of the navigation; the last ones stand behind the initials. */
 enum Screen: string
@@ -21,14 +22,16 @@ enum Screen: string
     case Pace = 'pace';
     case Rules = 'rules';
     case Team = 'team';
+    case Begin = 'begin';
 
-    private const BEHIND_INITIALS = [self::Intake, self::KeepOut, self::Pace, self::Rules, self::Team];
+    private const BEHIND_INITIALS = [self::Intake, self::KeepOut, self::Pace, self::Rules, self::Team, self::Begin];
 
     public function label(): string
     {
         return match ($this) {
             self::KeepOut => 'Keep-out',
             self::Pace => 'My pace, my password',
+            self::Begin => 'First steps',
             default => ucfirst($this->value),
         };
     }
@@ -70,6 +73,10 @@ enum Screen: string
 
     private function isFor(User $user): bool
     {
-        return $user->leads() || ! in_array($this, [self::Rules, self::Team], true);
+        return match ($this) {
+            self::Rules, self::Team => $user->leads(),
+            self::Begin => $user->leads() && FirstSteps::areOpen(),
+            default => true,
+        };
     }
 }

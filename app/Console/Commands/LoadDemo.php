@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Models\Offer;
 use App\Models\Role;
 use App\Models\User;
+use App\Standings\FirstSteps;
 use App\Support\Gazetteer;
 use Database\Demo\Scenario;
 use Illuminate\Console\Command;
@@ -49,7 +50,7 @@ final class LoadDemo extends Command
         $admin = User::query()->create(
             ['name' => 'Admin', 'email' => 'admin@luftig.example', 'password' => $password, 'role' => Role::Admin],
         );
-        $offer = Offer::query()->create(['name' => 'Our offer']);
+        $offer = Offer::query()->create(['name' => FirstSteps::UNNAMED]);
         $offer->ruleSets()->create([
             'version' => 1, 'criteria' => [], 'kinds' => [], 'author_id' => $admin->id,
             'note' => 'begun with the standard catalogue',

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\RulesRequest;
-use App\Jobs\RefreshStandings;
-use App\Models\Account;
 use App\Models\Offer;
 use App\Models\RuleSet;
+use App\Standings\NewRules;
 use App\Standings\RuleBook;
 use App\Standings\Standings;
 use App\View\Rules\CriterionRow;
@@ -28,9 +27,6 @@ use Luftig\Core\Rules\Roles;
 
 final class RulesController extends Controller
 {
-    /** Up to so many accounts a change of rules takes effect at once; more are computed in the background. */
-    private const AT_ONCE = 5000;
-
     public function edit(Offer $offer): View
     {
         return view('rules.edit', ['page' => new RulesPage($offer)]);
@@ -78,7 +74,7 @@ final class RulesController extends Controller
         }
     }
 
-    public function store(RulesRequest $request, Offer $offer, Standings $standings): RedirectResponse
+    public function store(RulesRequest $request, Offer $offer): RedirectResponse
     {
         $rules = $request->ruleSet($offer);
         $doubt = $request->doubt($offer);
@@ -101,10 +97,7 @@ final class RulesController extends Controller
                 )
                 ->with('newest', $newest);
         }
-        $rules->save();
-        activity()->performedOn($rules)->log('rules of '.$offer->name.' saved as version '.$rules->version);
-        $job = RefreshStandings::ofEverything($offer);
-        Account::query()->count() <= self::AT_ONCE ? $job->handle($standings) : dispatch($job);
+        NewRules::save($rules, $offer);
 
         return redirect()->route('rules.edit', $offer)
             ->with('said', "Saved as version {$rules->version}; the ranking follows it now.");

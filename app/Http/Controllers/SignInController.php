@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\SignInRequest;
 use App\Models\User;
+use App\Standings\FirstSteps;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -26,8 +27,9 @@ final class SignInController extends Controller
     {
         $request->signIn();
         $request->session()->regenerate();
+        $begins = $request->user()?->leads() === true && FirstSteps::areOpen();
 
-        return redirect()->intended('/');
+        return redirect()->intended($begins ? route('begin') : '/');
     }
 
     /** One click, in the demo only. */

@@ -54,6 +54,11 @@ final readonly class TodayPage
         );
     }
 
+    public function why(): string
+    {
+        return WhyNobody::says($this->offer) ?? 'Of those that are ranked, nobody can be approached today.';
+    }
+
     public function isFocus(PlanRow $row): bool
     {
         return $row === $this->inFocus->focus;

@@ -21,9 +21,10 @@
                 </div>
             @empty
                 @unless ($page->isDone)
-                    <x-empty>Nothing to approach yet for {{ $page->offer->name }}. <a href="/intake">Bring
-                        a file of accounts</a>, then one of signals; what speaks for whom appears here within a
-                            minute.</x-empty>
+                    <x-empty>Nothing to approach yet for {{ $page->offer->name }}. {{ $page->why() }}
+                        <a href="/intake">Bring files</a>@can('create', App\Models\RuleSet::class), change
+                        <a href="{{ route('rules.edit', $page->offer) }}">the rules</a> or see
+                        <a href="/begin">the first steps</a>@endcan.</x-empty>
                 @endunless
             @endforelse
             @if ($page->done->isNotEmpty())

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Standings;
+
+use App\Models\Account;
+use App\Models\Approach;
+use App\Models\Offer;
+use App\Models\Signal;
+use Luftig\Core\Fit\CriterionField;
+
+/** How far a team is on its way from an empty base to its first ten reasons. */
+final readonly class FirstSteps
+{
+    public const STEPS = [
+        1 => 'What we sell', 2 => 'Whom it serves', 3 => 'Who buys', 4 => 'Bring files', 5 => 'The first ten',
+    ];
+
+    /** What a base is begun with, until somebody says what is sold. */
+    public const UNNAMED = 'Our offer';
+
+    public const SIZE = 'Size';
+
+    /** field of the form → what it looks at, how, and what the criterion is called */
+    public const VALUES = [
+        'industries' => [CriterionField::Industries, 'must', 'Industry'],
+        'countries' => [CriterionField::Country, 'must', 'Country'],
+        'not' => [CriterionField::Industries, 'must_not', 'Not these industries'],
+    ];
+
+    public function __construct(private Offer $offer)
+    {
+    }
+
+    public static function areOpen(): bool
+    {
+        $offer = Offer::query()->with('rules')->orderBy('id')->first();
+
+        return $offer !== null && (new self($offer))->next() < 5;
+    }
+
+    public function isDone(int $step): bool
+    {
+        return match ($step) {
+            1 => $this->offer->name !== self::UNNAMED,
+            2 => ($this->offer->rules->criteria ?? []) !== [],
+            3 => ($this->offer->rules->buyer_roles ?? []) !== [],
+            4 => Account::query()->exists() && Signal::query()->exists(),
+            default => Approach::query()->exists(),
+        };
+    }
+
+    /** The first step that is still to be made; the last where all are. */
+    public function next(): int
+    {
+        foreach (array_keys(self::STEPS) as $step) {
+            if (! $this->isDone($step)) {
+                return $step;
+            }
+        }
+
+        return 5;
+    }
+}
