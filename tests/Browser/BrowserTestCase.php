@@ -25,15 +25,27 @@ abstract class BrowserTestCase extends TestCase
     /** Milliseconds until it is looked at again. */
     protected const PAUSE = 40;
 
+    /** With the demo data, or with none and somebody who begins. */
+    protected const DEMO = true;
+
     private const DATABASE = 'luftig_browser';
 
     /** @var list<resource> */
     private static array $processes = [];
 
-    private static ?string $address = null;
+    /** @var array<string, string> database → address */
+    private static array $addresses = [];
+
+    private static string $address = '';
 
     /** @var array<string, string> */
     private static array $env = [];
+
+    /** @var list<string> */
+    private static array $clocks = [];
+
+    /** What was said when the base was made. */
+    protected static string $said = '';
 
     private static ?RemoteWebDriver $driver = null;
 
@@ -41,25 +53,28 @@ abstract class BrowserTestCase extends TestCase
 
     public static function setUpBeforeClass(): void
     {
-        if (self::$address !== null) {
+        $database = self::DATABASE.(static::DEMO ? '' : '_empty');
+        self::$address = self::$addresses[$database] ?? '';
+        if (self::$address !== '') {
             return;
         }
         $root = dirname(__DIR__, 2);
         $port = self::freePort();
-        $clock = sys_get_temp_dir().'/luftig-clock-'.getmypid();
-        file_put_contents($clock, self::NOW);
+        $clock = sys_get_temp_dir()."/luftig-clock-$database-".getmypid();
+        file_put_contents($clock, static::NOW);
         $server = new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'luftig', '');
-        $server->exec('DROP DATABASE IF EXISTS '.self::DATABASE);
-        $server->exec('CREATE DATABASE '.self::DATABASE);
+        $server->exec("DROP DATABASE IF EXISTS $database");
+        $server->exec("CREATE DATABASE $database");
         $env = [
             'APP_ENV' => 'local', 'APP_URL' => "http://127.0.0.1:$port", 'APP_DEBUG' => 'false',
-            'DB_DATABASE' => self::DATABASE, 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file',
+            'DB_DATABASE' => $database, 'LUFTIG_DEMO' => static::DEMO ? 'true' : 'false',
+            'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file',
             'QUEUE_CONNECTION' => 'database', 'LOG_CHANNEL' => 'single', 'LUFTIG_CLOCK_FILE' => $clock,
             'PHP_CLI_SERVER_WORKERS' => '3',
         ] + getenv();
         self::$env = $env;
         foreach (['migrate --force', 'luftig:demo'] as $command) {
-            self::artisan($command);
+            self::$said = self::artisan($command);
         }
         self::launch(
             [
@@ -70,11 +85,19 @@ abstract class BrowserTestCase extends TestCase
             $env,
         );
         self::launch(['php', 'artisan', 'queue:work', '--sleep=0.2'], $root, $env);
-        $driverPort = self::freePort();
-        self::launch(['chromedriver', "--port=$driverPort", '--silent'], $root, $env);
         self::wait($port);
+        self::$addresses[$database] = self::$address = "http://127.0.0.1:$port";
+        self::$clocks[] = $clock;
+        if (self::$driver === null) {
+            self::drive($root);
+        }
+    }
+
+    private static function drive(string $root): void
+    {
+        $driverPort = self::freePort();
+        self::launch(['chromedriver', "--port=$driverPort", '--silent'], $root, self::$env);
         self::wait($driverPort);
-        self::$address = "http://127.0.0.1:$port";
 
         $profile = sys_get_temp_dir().'/luftig-chromium-'.getmypid();
         $options = (new ChromeOptions)->addArguments([
@@ -85,7 +108,7 @@ abstract class BrowserTestCase extends TestCase
         $wants = DesiredCapabilities::chrome();
         $wants->setCapability(ChromeOptions::CAPABILITY, $options);
         self::$driver = RemoteWebDriver::create("http://127.0.0.1:$driverPort", $wants, 30_000, 60_000);
-        register_shutdown_function(static function () use ($clock, $profile): void {
+        register_shutdown_function(static function () use ($profile): void {
             try {
                 self::$driver?->quit();
             } catch (WebDriverException) {
@@ -95,12 +118,13 @@ abstract class BrowserTestCase extends TestCase
                 posix_kill(-$pid, SIGTERM) || posix_kill($pid, SIGTERM);
                 proc_close($process);
             }
-            @unlink($clock);
+            array_map(unlink(...), array_filter(self::$clocks, is_file(...)));
             exec('rm -rf '.escapeshellarg($profile));
         });
     }
 
-    protected static function artisan(string $command): void
+    /** What it says. */
+    protected static function artisan(string $command): string
     {
         $set = implode(' ', array_map(
             fn (string $key, string $value): string => $key.'='.escapeshellarg($value),
@@ -113,6 +137,8 @@ abstract class BrowserTestCase extends TestCase
             $code,
         );
         self::assertSame(0, $code, implode("\n", array_slice($output, -5)));
+
+        return implode("\n", $output);
     }
 
     /** Moves the clock that stands still; what is due at that time has run afterwards. */

@@ -9,6 +9,9 @@ use App\Intake\ReceiveFile;
 use App\Models\Contact;
 use App\Models\IndustryLabel;
 use App\Models\IntakeState;
+use App\Models\Standing;
+use App\Standings\Starter;
+use App\View\Today\Plan;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Text\Fold;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -21,11 +24,15 @@ final class TradesTest extends TestCase
 
     private const FOLDER = __DIR__.'/../data/trades';
 
-    #[TestWith(['zahnarztpraxen'])]
-    #[TestWith(['expediteurs'])]
-    #[TestWith(['software-agencies'])]
-    public function test_the_files_of_a_team_come_in(string $folder): void
-    {
+    #[TestWith(['zahnarztpraxen', 'practices', 'Deutschland', 'Dentallabor; Dentalhandel'])]
+    #[TestWith(['expediteurs', 'haulage', 'Nederland', 'Groothandel, Uitzendbureau, Koeriersdienst'])]
+    #[TestWith(['software-agencies', 'software', 'UK', 'Recruitment agency; Accountants'])]
+    public function test_the_files_of_a_team_come_in_and_give_ten_approaches(
+        string $folder,
+        string $trade,
+        string $country,
+        string $not,
+    ): void {
         $text = (string) file_get_contents(self::FOLDER.'/expected.json');
         $teams = array_column(json_decode($text, true, 64, JSON_THROW_ON_ERROR)['trades'], null, 'folder');
         $team = $teams[$folder];
@@ -63,6 +70,24 @@ final class TradesTest extends TestCase
                 'cells that cannot be read',
             );
         }
+        $this->actingAs($this->lead)->post('/begin/sells', ['name' => $team['offer']])->assertSessionHasNoErrors();
+        $starter = Starter::of($trade) ?? self::fail('no such trade');
+        $this->post('/begin/serves', [
+            'trade' => $trade, 'industries' => $starter->industries, 'countries' => [$country], 'not' => [$not],
+            'low' => (string) $starter->headcount[0], 'high' => (string) $starter->headcount[1],
+        ])->assertSessionHasNoErrors();
+        $this->post('/begin/buys', ['trade' => $trade, 'roles' => array_column($starter->roles, 'name')])
+            ->assertSessionHasNoErrors();
+        $this->rep->update(['pace' => 20]);
+        $this->get('/')->assertOk();
+        $planned = array_merge(...array_values((new Plan($this->offer->refresh(), $this->rep))->groups()));
+        self::assertGreaterThanOrEqual(10, count($planned));
+        foreach (array_slice($planned, 0, 10) as $row) {
+            self::assertNotNull($row->contact, $row->standing->account->name);
+            self::assertStringNotContainsString('[', $row->draft->headline());
+        }
+        self::assertGreaterThan(0, Standing::query()->where('cause', 'Not these industries')
+            ->orWhere('cause', 'Industry')->count());
         $unread = Contact::query()->unread()->pluck('title')->countBy()->sortKeys()->all();
         $planted = $team['unknown']['titles'];
         ksort($planted);
