@@ -37,6 +37,8 @@ final class TradesTest extends TestCase
         $teams = array_column(json_decode($text, true, 64, JSON_THROW_ON_ERROR)['trades'], null, 'folder');
         $team = $teams[$folder];
         $this->at('2026-11-27T09:00:00Z');
+        $this->offer->rules?->update(['criteria' => []]);
+        $this->offer->refresh();
         foreach ($team['order'] as $kind) {
             $expected = $team['files'][$kind];
             $intake = ReceiveFile::file(self::FOLDER.'/'.$expected['file'], basename($expected['file']), $this->rep);
