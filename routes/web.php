@@ -26,6 +26,7 @@ use App\Http\Controllers\ReadsController;
 use App\Http\Controllers\ReasonController;
 use App\Http\Controllers\ReservationController;
 use App\Http\Controllers\RulesController;
+use App\Http\Controllers\SignalController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\StationController;
 use App\Http\Controllers\StepThroughController;
@@ -73,6 +74,16 @@ Route::middleware('auth')->group(function (): void {
         ->can('viewAny', Account::class);
     Route::get('/accounts/picture', [AccountController::class, 'picture'])->name('accounts.picture')
         ->can('viewAny', Account::class);
+    Route::get('/accounts/new', [AccountController::class, 'create'])->name('accounts.create')
+        ->can('create', Account::class);
+    Route::post('/accounts', [AccountController::class, 'store'])->name('accounts.store')
+        ->can('create', Account::class);
+    Route::get('/accounts/{account}/edit', [AccountController::class, 'edit'])->name('accounts.edit')
+        ->can('update', 'account');
+    Route::put('/accounts/{account}', [AccountController::class, 'correct'])->name('accounts.correct')
+        ->can('update', 'account');
+    Route::post('/accounts/{account}/signals', [SignalController::class, 'store'])->name('signals.store')
+        ->can('update', 'account');
     Route::get('/accounts/{account}', [AccountController::class, 'show'])->name('accounts.show')
         ->can('view', 'account');
     Route::patch('/accounts/{account}', [AccountController::class, 'update'])->name('accounts.update')

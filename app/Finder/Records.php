@@ -47,6 +47,7 @@ final class Records
         $this->database = DB::connection()->getPdo();
         $this->today = intdiv(CarbonImmutable::today()->getTimestamp(), 86400);
         $this->now = (float) CarbonImmutable::now()->getTimestamp();
+        $offer->loadMissing('rules');
         $this->catalogue = $offer->rules === null ? Catalogue::standard() : RuleBook::catalogueOf($offer->rules);
         $this->folds = new FoldedLines;
         $roles = array_column($offer->rules->buyer_roles ?? [], 'name');

@@ -95,6 +95,48 @@ final class AccountRows implements RowReader
     }
 
     /**
+     * One account as somebody sets it by hand: what is blank stays as it is, what is said holds, also of the
+     * headquarters; one without a website is told from others only by a person.
+     *
+     * @param  int|null  $id  null: it is new
+     * @param  array<string, mixed>  $record
+     * @return int id
+     */
+    public function set(?int $id, array $record, Ledger $ledger): int
+    {
+        $facts = $this->facts($record);
+        if ($id === null) {
+            $ids = $this->accounts->create([['domain' => $record['domain']] + $facts]);
+            $ledger->created('account', $ids);
+            $this->joinParents([$record], $ledger);
+
+            return $ids[0];
+        }
+        $existing = $this->accounts->byId([$id])[$id];
+        if (isset($facts['place'])) {
+            $facts['place'] = Whereabouts::comparable($facts['place'] + ($existing['place'] ?? []));
+        }
+        if (isset($facts['other_places'])) {
+            $facts = ['other_places' => Sites::with($existing['other_places'] ?? [], $facts['other_places'])] + $facts;
+        }
+        if ($existing['domain'] === null && $record['domain'] !== null) {
+            $facts['domain'] = $record['domain'];
+        }
+        $after = self::changes($facts, $existing);
+        if (array_key_exists('status', $record) && $record['status'] === null && $existing['status'] !== null) {
+            $after['status'] = null;
+        }
+        if ($after !== []) {
+            $this->accounts->change($id, $after);
+            $before = array_map(fn (string $field): mixed => $existing[$field] ?? null, array_keys($after));
+            $ledger->changed('account', $id, array_combine(array_keys($after), $before), $after);
+        }
+        $this->joinParents([$record], $ledger);
+
+        return $id;
+    }
+
+    /**
      * What a later row of a file says otherwise than a row before it did: that is for somebody to decide. It may add.
      *
      * @param  array<string, mixed>  $after

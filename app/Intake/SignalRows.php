@@ -172,7 +172,8 @@ final class SignalRows implements RowReader
     {
         $tally = new Tally;
         $accounts = AccountIds::of($records);
-        $heads = DB::table('accounts')->whereIn('id', $accounts)->pluck('headcount', 'id')->all();
+        $heads = DB::table('accounts')->whereIn('id', [...$accounts, ...array_column($records, 'account')])
+            ->pluck('headcount', 'id')->all();
         $people = DB::table('channels')->where('type', 'email')
             ->whereIn('value', array_filter(array_column($records, 'person')))->pluck('contact_id', 'value')->all();
         $prints = array_map($this->key(...), $records);
@@ -184,7 +185,7 @@ final class SignalRows implements RowReader
         $named = [];
         $touched = [];
         foreach ($records as $line => $record) {
-            $account = $accounts[$record['domain']] ?? null;
+            $account = $record['account'] ?? $accounts[$record['domain']] ?? null;
             if ($account === null) {
                 $tally->rejected[$line] = AccountIds::unknown($record['domain']);
 

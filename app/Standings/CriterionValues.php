@@ -32,7 +32,7 @@ final class CriterionValues
     public static function inForce(Offer $offer, CriterionField $field): array
     {
         $values = [];
-        foreach ($offer->rules->criteria ?? [] as $criterion) {
+        foreach ($offer->loadMissing('rules')->rules->criteria ?? [] as $criterion) {
             if ($criterion['field'] === $field->value) {
                 array_push($values, ...array_map(strval(...), $criterion['any'] ?? []));
             }

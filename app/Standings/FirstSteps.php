@@ -31,6 +31,7 @@ final readonly class FirstSteps
 
     public function __construct(private Offer $offer)
     {
+        $offer->loadMissing('rules');
     }
 
     public static function areOpen(): bool

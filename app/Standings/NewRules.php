@@ -26,7 +26,7 @@ final class NewRules
      */
     public static function change(Offer $offer, array $changes, User $by, string $note): void
     {
-        $inForce = $offer->rules;
+        $inForce = $offer->loadMissing('rules')->rules;
         self::save(new RuleSet($changes + [
             'offer_id' => $offer->id, 'version' => ($inForce->version ?? 0) + 1, 'author_id' => $by->id,
             'note' => $note, 'criteria' => $inForce->criteria ?? [], 'kinds' => $inForce->kinds ?? [],

@@ -322,7 +322,10 @@ final class FinderTest extends BrowserTestCase
             );
             self::assertSame(
                 [],
-                array_map(fn (RemoteWebElement $wrong): string => $wrong->getText(), $this->all('#changing [role=alert]')),
+                array_map(
+                    fn (RemoteWebElement $wrong): string => $wrong->getText(),
+                    $this->all('#changing [role=alert]'),
+                ),
                 $label,
             );
         }

@@ -30,7 +30,7 @@ final class DoorsTest extends TestCase
     /** Where it is for leads and admins to go. */
     private const LEADS = [
         'rules', 'rules/{offer}', 'rules/{offer}/preview', 'rules/{offer}/matches', 'rules/versions/{ruleSet}', 'team',
-        'team/{user}', 'offers', 'offers/{offer}',
+        'team/{user}', 'offers', 'offers/{offer}', 'begin', 'begin/sells', 'begin/serves', 'begin/buys',
     ];
 
     /** What forms send, all at once and in two halves, so that one complaint does not hide another. */
@@ -46,7 +46,9 @@ final class DoorsTest extends TestCase
             'buyer_roles', 'roles_of_interest', 'note', 'account', 'result', 'instead', 'later_on', 'per_account',
             'first_name', 'last_name', 'domain', 'address', 'owner_id', 'headcount', 'city', 'user', 'sure', 'country',
             'no_agency', 'next_step', 'next_step_on', 'version', 'remember', 'state', 'q', 'find', 'profile',
-            'interests', 'code', 'quote', 'channel', '_once',
+            'interests', 'code', 'quote', 'channel', '_once', 'trade', 'industries', 'countries', 'not', 'low', 'high',
+            'roles',
+            'industry', 'revenue', 'growth', 'technologies', 'other_sites', 'date', 'link', 'amount', 'person',
         ],
     ];
 

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Events\AccountFactsChanged;
+use App\Http\Requests\AccountRequest;
+use App\Intake\ByHand;
 use App\Models\Account;
 use App\Models\Offer;
 use App\Models\Standing;
+use App\View\Account\AccountForm;
 use App\View\Account\AccountPage;
 use App\View\Accounts\AccountsPage;
 use App\View\Accounts\Ranking;
@@ -41,6 +44,33 @@ final class AccountController extends Controller
                 'id' => $standing->account_id, 'name' => $standing->account->name, 'fit' => $standing->fit,
                 'timing' => $standing->timing(), 'access' => $standing->access, 'priority' => $standing->priority,
             ])]);
+    }
+
+    public function create(): View
+    {
+        return view('accounts.form', ['page' => new AccountForm(null)]);
+    }
+
+    /** One that no file brought. */
+    public function store(AccountRequest $request): RedirectResponse
+    {
+        [$account, $intake] = ByHand::account(null, $request->cells(), self::user($request));
+
+        return redirect()->route('accounts.show', $account)->with('said', "{$account->name} is added.")
+            ->with('undo', Undo::by('post', route('intake.undo', $intake)));
+    }
+
+    public function edit(Account $account): View
+    {
+        return view('accounts.form', ['page' => new AccountForm($account)]);
+    }
+
+    public function correct(AccountRequest $request, Account $account): RedirectResponse
+    {
+        [$account, $intake] = ByHand::account($account, $request->cells(), self::user($request));
+
+        return redirect()->route('accounts.show', $account)->with('said', "{$account->name} is corrected.")
+            ->with('undo', Undo::by('post', route('intake.undo', $intake)));
     }
 
     /** Says that what looks like an agency is none, or takes that back. */

@@ -52,7 +52,8 @@ final class BeginController extends Controller
 
     public function buys(Request $request, Offer $offer): RedirectResponse
     {
-        $starter = Starter::of($request->string('trade')->toString()) ?? Starter::all()['any'];
+        $trade = $request->input('trade');
+        $starter = Starter::of(is_string($trade) ? $trade : '') ?? Starter::all()['any'];
         $request->validate(
             ['roles' => ['required', 'array'], 'roles.*' => [Rule::in(array_column($starter->roles, 'name'))]],
             ['roles.required' => 'Tick at least one role.', 'roles.*.in' => 'There is no such role.'],

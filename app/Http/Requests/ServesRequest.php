@@ -40,6 +40,9 @@ final class ServesRequest extends FormRequest
     public function after(): array
     {
         return [function (Validator $validator): void {
+            if ($validator->errors()->isNotEmpty()) {
+                return;
+            }
             foreach (FirstSteps::VALUES as $name => [$field]) {
                 $doubt = CriterionValues::doubt($field, $this->values($name), false);
                 if ($doubt !== null) {
@@ -80,7 +83,7 @@ final class ServesRequest extends FormRequest
         }
         $ours = [FirstSteps::SIZE, ...array_column(FirstSteps::VALUES, 2)];
         $others = array_filter(
-            $offer->rules->criteria ?? [],
+            $offer->loadMissing('rules')->rules->criteria ?? [],
             fn (array $criterion): bool => ! in_array($criterion['name'], $ours, true),
         );
 
@@ -106,7 +109,7 @@ final class ServesRequest extends FormRequest
 
     private function headcount(string $bound): ?float
     {
-        $text = trim($this->string($bound)->toString());
+        $text = is_string($this->input($bound)) ? trim($this->input($bound)) : '';
 
         return $text === '' ? null : Quantity::Plain->read($text);
     }

@@ -41,7 +41,7 @@ final class Sites
      * @param  list<array<string, mixed>>  $more
      * @return list<array<string, mixed>> with those that are in a town of their own
      */
-    private static function with(array $sites, array $more): array
+    public static function with(array $sites, array $more): array
     {
         foreach ($more as $place) {
             $town = $place['city'] ?? null;

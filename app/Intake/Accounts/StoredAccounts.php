@@ -40,12 +40,21 @@ final class StoredAccounts
      */
     public function of(array $domains): array
     {
-        $accounts = [];
         $kept = DB::table('accounts')->whereIn('domain', $domains)->selectRaw('COALESCE(merged_into, id) AS id, domain')
             ->pluck('id', 'domain')->all();
-        foreach (
-            DB::table('accounts')->whereIn('id', array_unique($kept))->get(['id', 'domain', ...self::scalars()]) as $row
-        ) {
+        $accounts = $this->byId(array_values(array_unique($kept)));
+
+        return array_map(fn (int $id): array => $accounts[$id], $kept);
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return array<int, array<string, mixed>> by id
+     */
+    public function byId(array $ids): array
+    {
+        $accounts = [];
+        foreach (DB::table('accounts')->whereIn('id', $ids)->get(['id', 'domain', ...self::scalars()]) as $row) {
             $accounts[$row->id] = (array) $row;
             foreach (['growth', 'revenue', 'revenue_amount'] as $field) {
                 if ($accounts[$row->id][$field] !== null) {
@@ -53,10 +62,6 @@ final class StoredAccounts
                 }
             }
         }
-        if ($accounts === []) {
-            return [];
-        }
-        $ids = array_keys($accounts);
         foreach (DB::table('account_industry')->whereIn('account_id', $ids)->orderBy('position')->get() as $row) {
             $accounts[$row->account_id]['industries'][] = [$row->code, $row->label_id];
         }
@@ -80,7 +85,7 @@ final class StoredAccounts
             $accounts[$row->account_id]['extras'][$row->name] = $row->value;
         }
 
-        return array_map(fn (int $id): array => $accounts[$id], $kept);
+        return $accounts;
     }
 
     /**
@@ -90,7 +95,7 @@ final class StoredAccounts
      */
     public function change(int $id, array $fields): void
     {
-        $scalars = array_intersect_key($fields, array_flip([...self::scalars(), 'parent_id']));
+        $scalars = array_intersect_key($fields, array_flip([...self::scalars(), 'parent_id', 'domain']));
         if (isset($scalars['name'])) {
             $scalars['name_key'] = CompanyName::of($scalars['name'])->key();
         }

@@ -22,12 +22,14 @@ use App\Standings\SignalLine;
 use App\Support\AccountField;
 use App\Support\Countries;
 use App\Support\Format;
+use App\View\Choices;
 use App\View\Happened;
 use App\View\Ways;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Str;
 use Luftig\Core\Company\Industries;
+use Luftig\Core\Signal\Kind;
 
 /** One account, with all that is known and why it ranks where it ranks. */
 final readonly class AccountPage
@@ -179,6 +181,12 @@ final readonly class AccountPage
     public function technologies(): string
     {
         return $this->account->technologies->pluck('name')->implode(', ') ?: 'Unknown';
+    }
+
+    /** @return array<int|string, string> sorts of signal that can be added */
+    public function kinds(): array
+    {
+        return ['' => 'choose'] + Choices::of(Kind::class);
     }
 
     /** @return array<string, string> what is known besides, and from where */

@@ -117,7 +117,8 @@ final readonly class BeginPage
     {
         $says = [];
         foreach ($this->usual()->kinds as $kind => $rule) {
-            $says[] = Kind::from($kind)->label().(($rule['counts'] ?? '') === 'ignored' ? ' is ignored' : ' weighs less');
+            $says[] = Kind::from($kind)->label()
+                .(($rule['counts'] ?? '') === 'ignored' ? ' is ignored' : ' weighs less');
         }
 
         return $says;
@@ -126,7 +127,8 @@ final readonly class BeginPage
     /** @return list<Intake> files that were looked at and not brought in yet, in the order in which they have to be */
     public function drafts(): array
     {
-        return array_values(Intake::query()->where('user_id', $this->user->id)->where('state', IntakeState::Draft)->get()
+        return array_values(Intake::query()->where('user_id', $this->user->id)->where('state', IntakeState::Draft)
+            ->get()
             ->sortBy(fn (Intake $intake): int => $intake->kind->order())->all());
     }
 

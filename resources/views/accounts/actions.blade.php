@@ -17,6 +17,8 @@
         @endforeach
         <x-button key="l" opens="later-{{ $page->account->id }}">Later</x-button>
     @endcan
+    @can('update', $page->account)<x-button
+        :href="route('accounts.edit', $page->account)">Correct</x-button>@endcan
     <x-button key="x" opens="out-{{ $page->account->id }}">Keep out</x-button>
 </div>
 <x-wrong :for="['decision', 'until', 'reason', 'taken', 'part', 'reports_to', 'kind', 'next_step', 'next_step_on']" />

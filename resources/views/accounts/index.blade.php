@@ -8,6 +8,8 @@
             <x-field hidden label="Name or domain" name="q" id="q" type="search" :value="$page->ranking->search"
                 placeholder="Name or domain" />
             <x-button>Search</x-button>
+            @can('create', App\Models\Account::class)<x-button :href="route('accounts.create')">Add an
+                account</x-button>@endcan
             @if ($page->isRanked())<x-button :href="$page->otherView()">{{ $page->isPicture ? 'As a list'
                 : 'As a picture' }}</x-button>@endif
         </x-form>

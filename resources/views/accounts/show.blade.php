@@ -47,6 +47,8 @@
             @if ($page->ways)<div class="card card-body"><x-words :ways="$page->ways"
                 :to="$page->addressee" /></div>@endif
             <x-section title="What happened">
+                @can('update', $page->account)<x-button small kind="link" class="px-0 float-end"
+                    opens="new-signal">Add a signal</x-button>@endcan
                 @forelse ($page->happened() as $one)<x-happened :$one />@empty<x-empty>Nothing known
                     yet.</x-empty>@endforelse
                 @if ($page->earlier()->isNotEmpty())
@@ -58,6 +60,7 @@
         <div class="col-lg-3 vstack gap-4">@include('accounts.known')</div>
     </div>
     @include('accounts.new-person')
+    @include('accounts.new-signal')
     <x-later :account="$page->account" :next="$page->next()" />
     <x-keep-out :account="$page->account" :next="$page->next()" />
 </x-layout>

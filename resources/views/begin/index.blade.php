@@ -2,13 +2,12 @@
     <x-heading title="First steps" about="from nothing to ten good reasons; each step can be left and come back to" />
     <div class="row g-4 mt-0">
         <nav class="col-lg-3" aria-label="Steps">
-            <ol class="list-group list-group-flush">
+            <ol class="list-unstyled nav nav-pills flex-column gap-1">
                 @foreach ($page->steps() as $one)
-                    <li><a @class(['list-group-item list-group-item-action hstack gap-2 rounded',
-                        'active fw-semibold' => $one['isOpen']]) href="{{ $one['url'] }}"
-                            @if ($one['isOpen']) aria-current="step" @endif>
+                    <li><a @class(['nav-link hstack gap-2 px-3', 'active' => $one['isOpen']]) href="{{ $one['url'] }}"
+                        @if ($one['isOpen']) aria-current="step" @endif>
                         <span class="font-figure">{{ $one['number'] }}</span> {{ $one['title'] }}
-                        @if ($one['isDone'])<span class="ms-auto small text-body-secondary">done</span>@endif</a></li>
+                        @if ($one['isDone'])<span class="ms-auto small">done</span>@endif</a></li>
                 @endforeach
             </ol>
         </nav>

@@ -6,7 +6,8 @@
         <ol class="list-unstyled mb-0 w-100">
             @foreach ($page->first() as $row)
                 <li class="border-bottom py-2"><a class="fw-semibold text-body"
-                    href="{{ route('accounts.show', $row->standing->account_id) }}">{{ $row->draft->headline() }}</a><br>
+                    href="{{ route('accounts.show', $row->standing->account_id) }}">{{
+                        $row->draft->headline() }}</a><br>
                     <span class="small">@if ($row->contact)<strong>{{ $row->contact->name() }}</strong>,
                         {{ $row->contact->title ?? 'title unknown' }} · @endif
                         {{ $row->standing->account->name }}</span></li>

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Intake\Reading\Sense;
+use App\Models\Account;
+use App\Models\Intake;
+use App\Models\IntakeKind;
+use App\Models\IntakeState;
+use App\Models\User;
+use App\Support\AccountIds;
+use App\Support\Together;
+use Closure;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * What somebody types of an account or a signal, read as a row of a file would be, and written down like one, so that
+ * it can be undone. What cannot be read is sent back instead of left out.
+ */
+final class ByHand
+{
+    /**
+     * @param  array<string, string>  $cells  column → what is typed; blank: nothing is said
+     * @return array{Account, Intake}
+     *
+     * @throws ValidationException naming the fields
+     */
+    public static function account(?Account $account, array $cells, User $by): array
+    {
+        $rows = new AccountRows;
+        $record = self::read($rows, $cells + ['domain' => '', 'name' => $account->name ?? '']);
+        $record['domain'] ??= null;
+        $other = $record['domain'] === null ? null : Account::query()->where('domain', $record['domain'])->first();
+        if ($other !== null && ($other->merged_into ?? $other->id) !== $account?->id) {
+            throw ValidationException::withMessages([
+                'domain' => "{$other->name} has that domain; an account is told by its domain.",
+            ]);
+        }
+        if ($account?->domain !== null && $record['domain'] !== null && $record['domain'] !== $account->domain) {
+            throw ValidationException::withMessages([
+                'domain' => "This account is told by the domain {$account->domain}. Add the other one as an account.",
+            ]);
+        }
+        if (($cells['status'] ?? '') === 'none') {
+            $record['status'] = null;
+        }
+
+        return Together::write(function () use ($rows, $account, $record, $by): array {
+            [$id, $intake] = self::write(
+                IntakeKind::Accounts,
+                (string) ($record['name'] ?? $account?->name),
+                $by,
+                fn (Ledger $ledger): int => $rows
+                    ->set($account?->id, $record + ['source' => self::source($by)], $ledger),
+            );
+            AccountIds::markStale([$id]);
+            $intake->update($account === null ? ['created' => 1] : ['updated' => 1]);
+
+            return [Account::query()->findOrFail($id), $intake];
+        });
+    }
+
+    /**
+     * @param  array<string, string>  $cells  column → what is typed
+     *
+     * @throws ValidationException naming the fields
+     */
+    public static function signal(Account $account, array $cells, User $by): Intake
+    {
+        $rows = new SignalRows;
+        // Whatever its domain is, or if it has none: the account is known.
+        $record = self::read($rows, ['domain' => 'account.example', 'source' => self::source($by)] + $cells);
+        $record = ['account' => $account->id, 'domain' => $account->domain ?? 'account '.$account->id] + $record;
+
+        return Together::write(function () use ($rows, $account, $record, $by): Intake {
+            [$tally, $intake] = self::write(
+                IntakeKind::Signals,
+                $account->name,
+                $by,
+                fn (Ledger $ledger): Tally => $rows->store([1 => $record], $ledger),
+            );
+            if ($tally->rejected !== []) {
+                throw ValidationException::withMessages(['kind' => array_values($tally->rejected)]);
+            }
+            if ($tally->unchanged > 0) {
+                throw ValidationException::withMessages(['title' => 'This is known already, of that day.']);
+            }
+            $intake->update(['created' => $tally->created, 'updated' => $tally->updated]);
+
+            return $intake;
+        });
+    }
+
+    /**
+     * @param  array<string, string>  $cells
+     * @return array<string, mixed>
+     *
+     * @throws ValidationException
+     */
+    private static function read(RowReader $rows, array $cells): array
+    {
+        $typed = array_filter(array_map(trim(...), $cells), fn (string $cell): bool => $cell !== '');
+        $row = new Cells($typed, new Sense);
+        try {
+            $record = $rows->read($row);
+        } catch (RejectedRow $e) {
+            throw ValidationException::withMessages(['row' => $e->getMessage()]);
+        }
+        $labels = $rows::columns();
+        $unread = [];
+        foreach ($row->unread() as $field => $written) {
+            $label = lcfirst($labels[$field]->label ?? $field);
+            $unread[$field] = "“{$written}” cannot be read as $label. Nothing was kept.";
+        }
+
+        return $unread === [] ? $record : throw ValidationException::withMessages($unread);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  Closure(Ledger): T  $work
+     * @return array{T, Intake}
+     */
+    private static function write(IntakeKind $kind, string $name, User $by, Closure $work): array
+    {
+        $intake = Intake::query()->create([
+            'user_id' => $by->id, 'kind' => $kind, 'name' => mb_substr("By hand: $name", 0, 190), 'path' => '',
+            'checksum' => '', 'bytes' => 0, 'format' => ['encoding' => 'UTF-8', 'delimiter' => ',', 'columns' => []],
+            'state' => IntakeState::Done, 'rows' => 1, 'started_at' => now(), 'finished_at' => now(),
+        ]);
+        $ledger = new Ledger($intake->id);
+        $result = $work($ledger);
+        $ledger->write();
+
+        return [$result, $intake];
+    }
+
+    private static function source(User $by): string
+    {
+        return mb_substr($by->name, 0, 70).', by hand';
+    }
+}
