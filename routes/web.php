@@ -4,6 +4,7 @@ use App\Exports\ExportFormats;
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ApproachController;
 use App\Http\Controllers\BeginController;
+use App\Http\Controllers\ChannelController;
 use App\Http\Controllers\ContactController;
 use App\Http\Controllers\ContactExportController;
 use App\Http\Controllers\DecisionController;
@@ -117,6 +118,12 @@ Route::middleware('auth')->group(function (): void {
         ->name('positions.update')->can('update', 'contact');
     Route::delete('/contacts/{contact}/positions/{position}', [PositionController::class, 'destroy'])->scopeBindings()
         ->name('positions.destroy')->can('update', 'contact');
+    Route::post('/contacts/{contact}/channels', [ChannelController::class, 'store'])->name('channels.store')
+        ->can('update', 'contact');
+    Route::patch('/contacts/{contact}/channels/{channel}', [ChannelController::class, 'update'])->scopeBindings()
+        ->name('channels.update')->can('update', 'contact');
+    Route::delete('/contacts/{contact}/channels/{channel}', [ChannelController::class, 'destroy'])->scopeBindings()
+        ->name('channels.destroy')->can('update', 'contact');
     Route::post('/titles', [TitleLessonController::class, 'store'])->name('titles.store')
         ->can('create', TitleLesson::class);
     Route::delete('/titles/{lesson}', [TitleLessonController::class, 'destroy'])->name('titles.destroy')

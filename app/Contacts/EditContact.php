@@ -80,6 +80,15 @@ final class EditContact
         }, $contact);
     }
 
+    /** What somebody found out about a channel; null: it is none of theirs. */
+    public static function channel(Contact $contact, Channel $channel, ?AddressState $state): void
+    {
+        Together::write(function () use ($contact, $channel, $state): void {
+            $state === null ? $channel->delete() : $channel->update(['state' => $state]);
+            AccountIds::markStale([$contact->account_id]);
+        }, $channel);
+    }
+
     /** @param  array<string, mixed>  $fields */
     public static function position(Contact $contact, array $fields, ?Position $position = null): void
     {

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Intake\Contacts\ChannelReading;
 use App\Intake\Reading\Sense;
 use App\Models\Account;
+use App\Models\Channel;
+use App\Models\Contact;
 use App\Models\Intake;
 use App\Models\IntakeKind;
 use App\Models\IntakeState;
@@ -14,6 +17,7 @@ use App\Support\AccountIds;
 use App\Support\Together;
 use Closure;
 use Illuminate\Validation\ValidationException;
+use Luftig\Core\Reach\AddressState;
 
 /**
  * What somebody types of an account or a signal, read as a row of a file would be, and written down like one, so that
@@ -91,6 +95,38 @@ final class ByHand
 
             return $intake;
         });
+    }
+
+    /**
+     * @param  string  $type  email, phone or profile
+     *
+     * @throws ValidationException
+     */
+    public static function channel(Contact $contact, string $type, string $value): Channel
+    {
+        $row = new Cells([$type => $value], new Sense);
+        $country = $contact->country ?? $contact->account->headquarters()?->country;
+        $email = $row->email('email');
+        $profile = $row->page('profile');
+        $read = ChannelReading::of($row, $email === null ? [] : [$email], $profile, $country)[0] ?? null;
+        if ($read === null) {
+            throw ValidationException::withMessages(['value' => "“{$value}” is no ".[
+                'email' => 'e-mail address', 'phone' => 'phone number', 'profile' => 'address of a profile',
+            ][$type].'.']);
+        }
+
+        return Together::write(function () use ($contact, $read): Channel {
+            $channel = Channel::query()->firstOrCreate(
+                ['contact_id' => $contact->id, 'type' => $read['type'], 'value' => $read['value']],
+                ['state' => $read['state'] ?? AddressState::Unknown->value],
+            );
+            if ($read['type'] === 'social') {
+                $contact->update(['profile' => $read['value']]);
+            }
+            AccountIds::markStale([$contact->account_id]);
+
+            return $channel->refresh();
+        }, $contact);
     }
 
     /**

@@ -20,7 +20,6 @@ final readonly class AccountField
      * @param  string|null  $heading  in exports; null: it is not given out
      * @param  list<float|int|null>  $bounds  where one band of it ends that the Finder counts; open at both ends
      * @param  bool  $keepsWording  whether a column NAME_given holds what was written where it was not a plain number
-     * @param  bool  $isListed  among what is known besides, on the account's page; else the page has a place for it
      */
     private function __construct(
         public string $column,
@@ -32,7 +31,6 @@ final readonly class AccountField
         public ?Field $condition = null,
         public array $bounds = [],
         public bool $keepsWording = false,
-        public bool $isListed = true,
     ) {
     }
 
@@ -96,7 +94,6 @@ final readonly class AccountField
                 // The size classes of the EU, and above.
                 bounds: [null, 9, 49, 249, 999, null],
                 keepsWording: true,
-                isListed: false,
             ),
             new self(
                 'growth', FieldKind::Growth, 'Growth over a year',
@@ -108,7 +105,6 @@ final readonly class AccountField
                 heading: 'growth over a year',
                 condition: Field::Growth,
                 bounds: [null, -.05, 0, .05, .2, null],
-                isListed: false,
             ),
             new self(
                 'sites', FieldKind::Count, 'Sites',
@@ -124,7 +120,6 @@ final readonly class AccountField
                 heading: 'sites',
                 condition: Field::Sites,
                 bounds: [null, 1, 3, 10, null],
-                isListed: false,
             ),
             new self(
                 'founded', FieldKind::Year, 'Founded',

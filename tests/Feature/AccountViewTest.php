@@ -197,10 +197,17 @@ final class AccountViewTest extends TestCase
             $page->about(),
         );
         self::assertSame([
-            'Revenue' => 'SEK 112 (EUR 10)', 'Founded' => '1961', 'Keywords' => 'container glass',
-            'Description' => 'Makes glass.', 'Parent' => 'Glas Group', 'Places' => 'Hobro, 9500 · Skive',
-            'Customer' => 'since Mar 2024, among the best', 'Source' => 'trade register, seen 20 November 2026',
-        ], $page->facts());
+            'Industry' => 'Glass and glass products', 'Revenue' => 'SEK 112 (EUR 10)', 'Parent' => 'Glas Group',
+            'Place' => 'Hobro, 9500, Denmark',
+            'Other places' => 'Skive, Denmark',
+            'What they run' => 'Tryklog, Vedliko',
+            'Customer' => 'since Mar 2024, among the best', 'Headcount' => '1,021', 'Growth over a year' => '+12 %',
+            'Sites' => '3', 'Founded' => '1961', 'Keywords' => 'container glass', 'Description' => 'Makes glass.',
+        ], array_map(fn (array $fact): string => $fact[0], $page->facts()));
+        self::assertSame(
+            ['trade register · seen 20 November 2026'],
+            array_values(array_unique(array_column($page->facts(), 1))),
+        );
         self::assertSame('Tryklog, Vedliko', $page->technologies());
     }
 

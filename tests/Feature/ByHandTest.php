@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Account;
+use App\Models\Contact;
 use App\Models\Intake;
 use App\Models\Signal;
 use App\Models\Standing;
 use App\Standings\Standings;
+use App\View\Account\AccountPage;
 use Tests\TestCase;
 
 /** Accounts and signals that somebody types are read as a file would be, and can be undone. */
@@ -40,6 +42,10 @@ final class ByHandTest extends TestCase
         ]);
         self::assertSame(['Skive', 'Aalborg'], $account->places->pluck('city')->all());
         self::assertCount(2, $account->technologies);
+        // Each fact says from whom it is, and of which day.
+        $facts = AccountPage::of($this->offer, $account, $this->rep, [])->facts();
+        self::assertSame(['440', 'By hand: Glasverk Tunhede · 23 November 2026'], $facts['Headcount']);
+        self::assertSame(['+5 %', 'Mira, by hand · seen 23 November 2026'], $facts['Growth over a year']);
         $this->put("/accounts/{$account->id}", ['name' => 'Glasverk Tunhede', 'status' => 'none']);
         self::assertNull($account->refresh()->status);
         // Newest first, each takes back what it said.
@@ -61,7 +67,9 @@ final class ByHandTest extends TestCase
         self::assertSame([0, 0], [Account::query()->count(), Intake::query()->count()]);
         $account = $this->tunhede();
         $this->post('/accounts', ['name' => 'Other', 'domain' => 'tunhede.example'])
-            ->assertSessionHasErrors(['domain' => 'Glasverk Tunhede has that domain; an account is told by its domain.']);
+            ->assertSessionHasErrors(
+                ['domain' => 'Glasverk Tunhede has that domain; an account is told by its domain.'],
+            );
         $this->put("/accounts/{$account->id}", ['name' => 'Tunhede', 'domain' => 'other.example'])
             ->assertSessionHasErrors('domain');
         self::assertSame('Glasverk Tunhede', $account->refresh()->name);
@@ -109,5 +117,40 @@ final class ByHandTest extends TestCase
         (new Standings)->refresh();
         self::assertEqualsWithDelta($before, $this->standing($account)->push, 1e-6);
         self::assertSame(1, Standing::query()->count());
+    }
+
+    public function test_channels_are_added_and_what_is_found_out_counts_at_once(): void
+    {
+        $account = $this->tunhede();
+        $contact = Contact::query()->where('account_id', $account->id)->firstOrFail();
+        $before = $this->standing($account)->access;
+        $this->actingAs($this->rep);
+        foreach (
+            [
+                ['phone', '+45 32 10 00 00', '+45 32 10 00 00'], ['email', 'Mail: pa@tunhede.example', null],
+                ['email', 'PA@tunhede.example', 'pa@tunhede.example'], ['phone', '4,6E+10', null], ['phone', '', null],
+                ['profile', 'https://people.example/pernille', 'https://people.example/pernille'],
+            ] as [$type, $typed, $kept]
+        ) {
+            $added = $this->post("/contacts/{$contact->id}/channels", ['type' => $type, 'value' => $typed]);
+            $kept === null ? $added->assertSessionHasErrors('value') : $added->assertSessionHasNoErrors();
+        }
+        self::assertSame(
+            ['+45 32 10 00 00', 'pa@tunhede.example', 'https://people.example/pernille'],
+            $contact->channels()->where('value', '!=', 'pernille@tunhede.example')->orderBy('id')->pluck('value')
+                ->all(),
+        );
+        (new Standings)->refresh();
+        // A checked address .588 and a direct phone .5; 1 − .412 · .5.
+        self::assertEqualsWithDelta(1 - (1 - $before) * .5, $this->standing($account)->access, 1e-6);
+        $email = $contact->channels()->where('value', 'pernille@tunhede.example')->firstOrFail();
+        $this->patch("/contacts/{$contact->id}/channels/{$email->id}", ['state' => 'invalid'])
+            ->assertSessionHasNoErrors();
+        $this->get("/contacts/{$contact->id}")->assertOk()->assertSeeText('It works again');
+        $phone = $contact->channels()->where('type', 'direct_phone')->firstOrFail();
+        $this->delete("/contacts/{$contact->id}/channels/{$phone->id}");
+        (new Standings)->refresh();
+        // What is left is the second address, not checked: .6 · .5.
+        self::assertEqualsWithDelta(.3, $this->standing($account)->access, 1e-6);
     }
 }

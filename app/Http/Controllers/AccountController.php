@@ -67,7 +67,9 @@ final class AccountController extends Controller
 
     public function correct(AccountRequest $request, Account $account): RedirectResponse
     {
-        [$account, $intake] = ByHand::account($account, $request->cells(), self::user($request));
+        [$account, $intake] = ByHand::account(
+            $account, (new AccountForm($account))->changed($request->cells()), self::user($request),
+        );
 
         return redirect()->route('accounts.show', $account)->with('said', "{$account->name} is corrected.")
             ->with('undo', Undo::by('post', route('intake.undo', $intake)));

@@ -71,18 +71,38 @@ final readonly class AccountForm
         ];
     }
 
+    /**
+     * @param  array<string, string>  $cells
+     * @return array<string, string> those that say something else than what is there
+     */
+    public function changed(array $cells): array
+    {
+        return array_filter(
+            $cells,
+            fn (string $cell, string $name): bool => $name === 'status' || $cell !== $this->stored($name),
+            ARRAY_FILTER_USE_BOTH,
+        );
+    }
+
     private function value(string $name): string
     {
         $typed = old($name);
-        if (is_string($typed) || $this->account === null) {
-            return is_string($typed) ? $typed : '';
+
+        return is_string($typed) ? $typed : $this->stored($name);
+    }
+
+    private function stored(string $name): string
+    {
+        if ($this->account === null) {
+            return '';
         }
         $account = $this->account;
         $home = $account->places->first(fn (Place $place): bool => (bool) $place->headquarters);
 
         return (string) match ($name) {
             'industry' => $account->industries->pluck('code')->filter()
-                ->map(fn (mixed $code): string => Industries::has((string) $code) ? (string) $code : '')->implode('; '),
+                ->map(fn (mixed $code): string => $code.' '.explode(';', Industries::name((string) $code))[0])
+                ->implode('; ').';',
             'revenue' => $account->revenue_amount === null
                 ? ''
                 : Format::number($account->revenue_amount)." {$account->revenue_currency}",

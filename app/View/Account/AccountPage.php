@@ -7,7 +7,6 @@ namespace App\View\Account;
 use App\KeepOut\EntriesInForce;
 use App\Lists\RecordTags;
 use App\Models\Account;
-use App\Models\Attribute;
 use App\Models\CustomerPeriod;
 use App\Models\Decision;
 use App\Models\Offer;
@@ -189,46 +188,45 @@ final readonly class AccountPage
         return ['' => 'choose'] + Choices::of(Kind::class);
     }
 
-    /** @return array<string, string> what is known besides, and from where */
+    /** @return array<string, array{string, string}> what is known, and from where */
     public function facts(): array
     {
         $account = $this->account;
-
-        return array_filter([
-            'Revenue' => $this->revenue(),
-            ...$this->fields(),
-            'Parent' => $account->parent?->name,
-            'Places' => $account->places
-                ->map(
-                    fn (Place $place): string => implode(', ', array_filter(
-                        [$place->city, $place->region, $place->postal_code],
-                    )),
-                )
-                ->implode(' · '),
-            'Customer' => $account->customerPeriods->map(self::period(...))->implode(' · '),
-            ...$account->extras
-                ->mapWithKeys(
-                    fn (Attribute $extra): array => [$extra->name => (string) $extra->getRelation('pivot')->value],
-                )
-                ->all(),
-            'Source' => implode(', ', array_filter([
-                $account->source, $account->seen_at === null ? null : 'seen '.Format::date($account->seen_at),
-            ])),
-        ], fn (?string $value): bool => $value !== null && $value !== '');
-    }
-
-    /** @return array<string, string> the facts of one value that the page has no other place for */
-    private function fields(): array
-    {
-        $shown = [];
+        $from = Provenance::of($account);
+        $named = [
+            'Industry' => ['industries', $account->industries->pluck('code')->filter()
+                ->map(fn (mixed $code): string => Industries::name((string) $code))->implode(' · ')],
+            'Revenue' => ['revenue_amount', $this->revenue()],
+            'Parent' => ['parent_id', $account->parent?->name],
+            'Place' => ['place', self::place($account->headquarters())],
+            'Other places' => ['other_places', $account->places->reject(
+                fn (Place $place): bool => (bool) $place->headquarters,
+            )->map(self::place(...))->implode(' · ')],
+            'What they run' => ['technologies', $account->technologies->pluck('name')->implode(', ')],
+            'Customer' => ['customer', $account->customerPeriods->map(self::period(...))->implode(' · ')],
+        ];
         foreach (AccountField::all() as $column => $field) {
-            $value = $this->account->getAttribute($column);
-            if ($field->isListed && $value !== null) {
-                $shown[$field->label] = $field->kind->shown($value);
+            $value = $account->getAttribute($column);
+            $named[$field->label] = [$column, $value === null ? null : $field->kind->shown($value)];
+        }
+        foreach ($account->extras as $extra) {
+            $named[$extra->name] = ['extras', (string) $extra->getRelation('pivot')->value];
+        }
+        $facts = [];
+        foreach ($named as $label => [$field, $value]) {
+            if ($value !== null && $value !== '') {
+                $facts[$label] = [$value, $from->from($field)];
             }
         }
 
-        return $shown;
+        return $facts;
+    }
+
+    private static function place(?Place $place): string
+    {
+        return $place === null ? '' : implode(', ', array_filter(
+            [$place->city, $place->region, $place->postal_code, Countries::name($place->country)],
+        ));
     }
 
     /** @return array<int, array{at: CarbonImmutable, says: string, result: string}> */

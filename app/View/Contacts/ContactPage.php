@@ -33,6 +33,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Person\Title;
+use Luftig\Core\Reach\AddressState;
 use Luftig\Core\Reach\ChannelType;
 
 /** One contact: what is known of them and from where, their part, and what happened. */
@@ -190,14 +191,18 @@ final readonly class ContactPage
         ])->all();
     }
 
-    /** @return array<int, array{value: string, about: string, worth: string}> */
+    /** @return array<int, array{channel: Channel, value: string, about: string, worth: string, states: array<string,
+     *     string>}> with what can be said of an address */
     public function channels(): array
     {
         return $this->contact->channels->map(function (Channel $channel): array {
             $kept = $this->barred->address($channel->value);
 
             return [
-                'value' => $channel->value,
+                'channel' => $channel, 'value' => $channel->value,
+                'states' => $channel->type !== ChannelType::Email ? [] : ($channel->state->isDead()
+                    ? [AddressState::Unknown->value => 'It works again']
+                    : [AddressState::Valid->value => 'It works', AddressState::Invalid->value => 'It is dead']),
                 'about' => Format::line(
                     $channel->type->label().($channel->type === ChannelType::Email ? ', '.$channel->state->label() : '')
                         .($channel->active_at === null ? '' : ', active '.Format::ago($channel->active_at)),
@@ -206,6 +211,12 @@ final readonly class ContactPage
                 'worth' => Format::part($kept === null ? $channel->asRule(CarbonImmutable::now())->worth() : 0.0),
             ];
         })->all();
+    }
+
+    /** @return array<string, string> */
+    public function channelTypes(): array
+    {
+        return ['email' => 'an e-mail address', 'phone' => 'a direct phone', 'profile' => 'a profile'];
     }
 
     /** @return array<int, array{who: string, because: string, strength: string}> */

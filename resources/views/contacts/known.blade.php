@@ -2,9 +2,22 @@
     @forelse ($page->channels() as $channel)
         <div class="hstack gap-2 border-bottom py-2 align-items-start">
             <div class="breaks">{{ $channel['value'] }}<br><span
-                class="small text-body-secondary">{{ $channel['about'] }}</span></div>
+                class="small text-body-secondary">{{ $channel['about'] }}</span>
+                @if ($channel['states'] !== [])<x-form class="hstack gap-3" method="patch"
+                    :to="route('channels.update', [$page->contact, $channel['channel']])">
+                    @foreach ($channel['states'] as $state => $says)<button class="btn btn-sm btn-link p-0" name="state"
+                        value="{{ $state }}" aria-label="{{ $channel['value'] }}: {{ $says }}">{{
+                            $says }}</button>@endforeach</x-form>@endif</div>
             <span class="ms-auto text-body-secondary" title="Worth">{{ $channel['worth'] }}</span></div>
     @empty<p class="text-body-tertiary py-2">No channel is known.</p>@endforelse
+    <x-more says="Add a channel" class="py-2" :open="$errors->hasAny(['type', 'value'])">
+        <x-form :to="route('channels.store', $page->contact)" class="vstack gap-2 align-items-start mt-2">
+            <x-field class="w-100" label="It is" name="type" :options="$page->channelTypes()" :value="old('type')" />
+            <x-field class="w-100" label="Address or number" name="value" required maxlength="190"
+                :value="old('value')" />
+            <x-button small>Add</x-button>
+        </x-form>
+    </x-more>
 </x-section>
 <x-section title="Relations">
     @forelse ($page->relations() as $tie)
