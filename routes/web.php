@@ -17,6 +17,7 @@ use App\Http\Controllers\IndustryLabelController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\KeepOutController;
 use App\Http\Controllers\ListController;
+use App\Http\Controllers\MemberController;
 use App\Http\Controllers\NetworkController;
 use App\Http\Controllers\NoteController;
 use App\Http\Controllers\OfferController;
@@ -152,6 +153,10 @@ Route::middleware('auth')->group(function (): void {
         ->can('create', KeptList::class);
     Route::get('/finder/found.{format}', FinderExportController::class)->whereIn('format', ExportFormats::endings())
         ->name('finder.export')->can('viewAny', Account::class);
+    Route::post('/members', [MemberController::class, 'store'])->name('members.store')
+        ->can('viewAny', KeptList::class);
+    Route::delete('/lists/{list}/members', [MemberController::class, 'destroy'])->name('members.destroy')
+        ->can('update', 'list');
     Route::get('/lists', [ListController::class, 'index'])->name('lists.index')->can('viewAny', KeptList::class);
     Route::get('/lists/{list}', [ListController::class, 'show'])->name('lists.show')->can('view', 'list');
     Route::get('/lists/{list}/step-through', [StepThroughController::class, 'show'])->name('lists.steps')

@@ -7,8 +7,11 @@ namespace App\Http\Controllers;
 use App\Finder\Pasted;
 use App\Finder\ResultColumn;
 use App\Finder\Search;
+use App\Lists\Collect;
 use App\Lists\KeepResults;
+use App\Models\KeptList;
 use App\Models\Offer;
+use App\Support\Format;
 use App\Support\Gazetteer;
 use App\View\Finder\Conditions;
 use App\View\Finder\FinderPage;
@@ -70,33 +73,60 @@ final class FinderController extends Controller
     public function keep(Request $request, Offer $offer): RedirectResponse
     {
         $request->validate([
+            'onto' => ['nullable', 'integer'],
             'name' => [
-                'required', 'string', 'max:100',
-                Rule::unique('lists')->where('offer_id', $offer->id)->whereNull('deleted_at'),
+                'required_without:onto', 'nullable', 'string', 'max:100',
+                ...$request->filled('onto') ? [] : [
+                    Rule::unique('lists')->where('offer_id', $offer->id)->whereNull('deleted_at'),
+                ],
             ],
             'per_account' => ['nullable', 'integer', 'between:1,50'],
         ],
             [
-                'name.required' => 'Give the list a name.',
-                'name.unique' => 'There is a list of this name.',
+                'name.required_without' => 'Give the list a name.',
+                'name.unique' => 'There is a list of this name; choose it under “onto” to add to it.',
                 'per_account.*' => 'At one account: a number from 1 to 50.',
             ]);
         $search = Search::typed($offer, $request->input());
         $only = array_values(
             array_map(intval(...), array_filter((array) $request->input('only', []), is_numeric(...))),
         );
+        $perAccount = $request->filled('per_account') ? $request->integer('per_account') : null;
+        if ($request->filled('onto')) {
+            return $this->add($offer, $search, $request->integer('onto'), $only, $perAccount);
+        }
         $list = KeepResults::asList(
             $offer,
             $search,
             $request->string('name')->trim()->toString(),
             self::user($request),
             $only === [] ? null : $only,
-            $request->filled('per_account') ? $request->integer('per_account') : null,
+            $perAccount,
         );
 
         return redirect()->route('lists.show', $list)
             ->with('said', "The list “{$list->name}” is kept, with the search that made it.")
             ->with('undo', Undo::by('delete', route('lists.destroy', $list)));
+    }
+
+    /**
+     * Those found, or those ticked of them, onto a list that is there.
+     *
+     * @param  list<int>  $only
+     */
+    private function add(Offer $offer, Search $search, int $onto, array $only, ?int $perAccount): RedirectResponse
+    {
+        $list = KeptList::query()->where('offer_id', $offer->id)->where('subject', $search->subject->value)
+            ->findOrFail($onto);
+        $this->authorize('update', $list);
+        $found = KeepResults::found($search, $perAccount);
+        $new = Collect::add($list, $only === [] ? $found : array_values(array_intersect($found, $only)));
+
+        return redirect()->route('lists.show', $list)
+            ->with('said', Format::count(count($new), rtrim($list->subject, 's'))." added to “{$list->name}”.")
+            ->with('undo', $new === [] ? null : Undo::by(
+                'delete', route('members.destroy', $list), ['only' => implode(',', $new)],
+            ));
     }
 
     /** Words of those found, told apart from all others; beside the results, and a page of its own. */

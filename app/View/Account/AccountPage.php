@@ -23,11 +23,13 @@ use App\Support\Countries;
 use App\Support\Format;
 use App\View\Choices;
 use App\View\Happened;
+use App\View\Lists\ListChoices;
 use App\View\Ways;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Str;
 use Luftig\Core\Company\Industries;
+use Luftig\Core\Search\Subject;
 use Luftig\Core\Signal\Kind;
 
 /** One account, with all that is known and why it ranks where it ranks. */
@@ -45,6 +47,7 @@ final readonly class AccountPage
      * @param  Collection<int, Tag>  $tags
      */
     private function __construct(
+        private Offer $offer,
         public Account $account,
         public ?Standing $standing,
         public Neighbours $neighbours,
@@ -78,6 +81,7 @@ final readonly class AccountPage
         $barred = EntriesInForce::now();
 
         return new self(
+            $offer,
             $account,
             $standing,
             Neighbours::of($offer, $account->id, $query),
@@ -180,6 +184,30 @@ final readonly class AccountPage
     public function technologies(): string
     {
         return $this->account->technologies->pluck('name')->implode(', ') ?: 'Unknown';
+    }
+
+    /** @return array<int|string, string> */
+    public function lists(string $subject): array
+    {
+        return ListChoices::of($this->offer, Subject::from($subject));
+    }
+
+    /** @return array<int, array{string, bool}> contact → name, and whether it is one to contact now */
+    public function people(): array
+    {
+        $people = [];
+        foreach (
+            $this->group === null
+                ? []
+                : [...$this->group->chosen, ...array_merge(...array_values($this->group->parts))] as $row
+        ) {
+            $people[$row->contact->id] ??= [
+                Format::line($row->contact->name(), $row->contact->title),
+                in_array($row, $this->group->chosen ?? [], true),
+            ];
+        }
+
+        return $people;
     }
 
     /** @return array<int|string, string> sorts of signal that can be added */

@@ -69,7 +69,7 @@ final class Layout extends Component
             'move' => '↑ ↓ or K J', 'open what is in focus' => 'Enter', 'close, or go back' => 'Esc',
             'record a reason' => 'R', 'later' => 'L', 'keep out' => 'X', 'note' => 'N',
             'copy the words, write a mail, call, open the profile' => 'C M H O',
-            'keep, drop' => 'P D', 'the account before, the next' => '← →',
+            'keep, drop' => 'P D', 'add to a list' => 'A', 'the account before, the next' => '← →',
             'in a buying group: the part above, below' => 'Shift ↑ ↓',
             'go to any account, contact, list or screen' => '/',
             implode(', ', array_map(fn (Screen $one): string => $one->label(), $this->all())) => 'G then '

@@ -28,6 +28,7 @@ use App\View\Account\BuyingGroup;
 use App\View\Account\GroupRow;
 use App\View\Accounts\Ranking;
 use App\View\Happened;
+use App\View\Lists\ListChoices;
 use App\View\Ways;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -35,6 +36,7 @@ use Illuminate\Support\Facades\DB;
 use Luftig\Core\Person\Title;
 use Luftig\Core\Reach\AddressState;
 use Luftig\Core\Reach\ChannelType;
+use Luftig\Core\Search\Subject;
 
 /** One contact: what is known of them and from where, their part, and what happened. */
 final readonly class ContactPage
@@ -56,6 +58,7 @@ final readonly class ContactPage
      * @param  Collection<int, Tag>  $tags
      */
     private function __construct(
+        private Offer $offer,
         public Contact $contact,
         public Account $account,
         private User $reader,
@@ -92,6 +95,7 @@ final readonly class ContactPage
         $isOut = $barred->contact($contact->id) !== null || $barred->account($account->id, $account->domain) !== null;
 
         return new self(
+            $offer,
             $contact,
             $account,
             $reader,
@@ -211,6 +215,12 @@ final readonly class ContactPage
                 'worth' => Format::part($kept === null ? $channel->asRule(CarbonImmutable::now())->worth() : 0.0),
             ];
         })->all();
+    }
+
+    /** @return array<int|string, string> */
+    public function lists(): array
+    {
+        return ListChoices::of($this->offer, Subject::Contacts);
     }
 
     /** @return array<string, string> */

@@ -15,6 +15,7 @@ use App\Models\Offer;
 use App\Models\Tag;
 use App\Models\User;
 use App\Support\Format;
+use App\View\Lists\ListChoices;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Collection;
 use Luftig\Core\Search\Field;
@@ -194,6 +195,12 @@ final readonly class FinderPage
         $hint = $isUsed ? $this->search->values()->hint($step) : null;
 
         return $hint === null ? [] : [$hint];
+    }
+
+    /** @return array<int|string, string> lists to keep them on */
+    public function lists(): array
+    {
+        return ListChoices::of($this->offer, $this->search->subject);
     }
 
     public function found(): string

@@ -30,19 +30,21 @@ final readonly class Results
         private array $lines,
         private EntriesInForce $barred,
         private ?Search $search,
+        private bool $isTicked,
     ) {
     }
 
-    public static function of(Offer $offer, ResultRows $rows, ?Search $search = null): self
+    /** @param  bool  $isTicked  whether one may tick them all the same */
+    public static function of(Offer $offer, ResultRows $rows, ?Search $search = null, bool $isTicked = false): self
     {
         $lines = $rows->standings->isEmpty() ? [] : Ranking::lines($offer, $rows->standings);
 
-        return new self($rows, $lines, EntriesInForce::now(), $search);
+        return new self($rows, $lines, EntriesInForce::now(), $search, $isTicked || $search !== null);
     }
 
     public function mayBeTicked(): bool
     {
-        return $this->search !== null;
+        return $this->isTicked;
     }
 
     /** @return list<Head|string> */
@@ -51,7 +53,7 @@ final readonly class Results
         $ofContacts = ($this->rows->records[0] ?? null) instanceof Contact;
 
         return [
-            ...$this->search === null ? [] : ['-Choose'],
+            ...$this->isTicked ? ['-Choose'] : [],
             ...$ofContacts ? ['Contact', 'Account', 'In the position', 'Why now', 'Channel']
                 : ['Account', 'Industry', 'Place', 'Why now', '#Heads', '#Contacts'],
             ...$this->search === null ? [] : ['Work'],

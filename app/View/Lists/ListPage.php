@@ -6,6 +6,7 @@ namespace App\View\Lists;
 
 use App\Finder\ResultRows;
 use App\Finder\Search;
+use App\Lists\Collect;
 use App\Lists\KeepResults;
 use App\Lists\SplitBy;
 use App\Lists\Trial;
@@ -17,6 +18,7 @@ use App\View\Choices;
 use App\View\Finder\Results;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Gate;
 use Luftig\Core\Search\Subject;
 
 /** One list: who is on it, what made it, and what can be done with it. */
@@ -54,7 +56,10 @@ final readonly class ListPage
             $list,
             $search,
             $size,
-            Results::of($offer, ResultRows::of($offer, Subject::from($list->subject), $ids)),
+            Results::of(
+                $offer, ResultRows::of($offer, Subject::from($list->subject), $ids), null,
+                Gate::allows('update', $list),
+            ),
             new LengthAwarePaginator($ids, $size, self::SIZE, $page, ['path' => route('lists.show', $list)]),
             Trial::of($list),
             count(array_diff($now, $members)),
@@ -87,6 +92,11 @@ final readonly class ListPage
             'finder',
             ['on' => 'contacts', 'c' => [['f' => 'list', 'v' => $this->list->id], ['f' => 'kept_out', 'x' => 1]]],
         );
+    }
+
+    public function isByHand(): bool
+    {
+        return Collect::isByHand($this->list);
     }
 
     public function sameSearch(): string

@@ -19,6 +19,7 @@
     @endcan
     @can('update', $page->account)<x-button
         :href="route('accounts.edit', $page->account)">Correct</x-button>@endcan
+    <x-button key="a" opens="collect">Add to a list</x-button>
     <x-button key="x" opens="out-{{ $page->account->id }}">Keep out</x-button>
 </div>
 <x-wrong :for="['decision', 'until', 'reason', 'taken', 'part', 'reports_to', 'kind', 'next_step', 'next_step_on']" />

@@ -61,6 +61,12 @@
     </div>
     @include('accounts.new-person')
     @include('accounts.new-signal')
+    <x-collect id="collect" title="Add {{ $page->account->name }} to a list" subject="accounts"
+        :lists="$page->lists('accounts')" :only="[$page->account->id]" />
+    @if ($page->people() !== [])
+        <x-collect id="collect-people" title="Add people of {{ $page->account->name }} to a list" subject="contacts"
+            :lists="$page->lists('contacts')" :people="$page->people()" />
+    @endif
     <x-later :account="$page->account" :next="$page->next()" />
     <x-keep-out :account="$page->account" :next="$page->next()" />
 </x-layout>

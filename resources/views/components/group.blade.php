@@ -49,5 +49,6 @@
         </p>
     @endif
     <datalist id="people-of-group">@foreach ($names as $name)<option>{{ $name }}</option>@endforeach</datalist>
-    <x-button class="mt-3" opens="new-person">Add a person</x-button>
+    <div class="d-flex flex-wrap gap-2 mt-3"><x-button opens="new-person">Add a person</x-button>
+        @unless ($parts->isEmpty())<x-button opens="collect-people">Add people to a list</x-button>@endunless</div>
 </section>

@@ -11,6 +11,7 @@
         @endif
         <x-button key="x" opens="out-contact-{{ $page->contact->id }}">Keep out</x-button>
     @endunless
+    <x-button key="a" opens="collect">Add to a list</x-button>
     <x-button opens="edit-contact">Correct</x-button>
     <x-button :href="route('contacts.card', $page->contact)">vCard</x-button>
 </div>

@@ -1,4 +1,6 @@
 <x-keep-out :account="$page->account" :contact="$page->contact" :next="'/contacts/'.$page->contact->id" />
+<x-collect id="collect" title="Add {{ $page->contact->name() }} to a list" subject="contacts" :lists="$page->lists()"
+    :only="[$page->contact->id]" />
 <x-confirm id="edit-contact" title="Correct {{ $page->contact->name() }}" :to="route('contacts.update', $page->contact)"
     method="patch" does="Keep"
     :opens="$errors->hasAny(['first_name', 'last_name', 'title', 'city', 'country', 'profile', 'about'])">

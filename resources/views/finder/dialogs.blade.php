@@ -43,7 +43,9 @@
     :opens="$errors->hasAny(['name', 'per_account']) && old('rhythm') === null">
     <x-form :to="route('finder.keep')" class="vstack gap-3" id="keep-form">
         <x-finder.hidden :subject="$page->search->subject" :steps="$page->search->steps" />
-        <x-field label="Name" name="name" required maxlength="100" :value="old('rhythm') === null ? old('name') : ''" />
+        <x-field label="Onto" name="onto" :options="$page->lists()" :value="old('onto')" />
+        <x-field label="Name of a new one" name="name" maxlength="100"
+            :value="old('rhythm') === null ? old('name') : ''" />
         @if ($page->isOfContacts())
             <x-field label="At most so many at one account (empty: all)" name="per_account" type="number" min="1"
                 max="50" :value="old('per_account')" />

@@ -25,9 +25,14 @@
             @endcan
         </div>
     @endif
-    <p class="text-body-tertiary mt-3">Made by: <x-made-by :steps="$page->steps()" />{{ $page->atMost() }};
-        <a href="{{ $page->sameSearch() }}">the same search today</a> {{ $page->since() }}</p>
-    <div class="mt-3"><x-finder.table :results="$page->results" /></div>
+    @if ($page->isByHand())<p class="text-body-tertiary mt-3">Collected by hand.</p>
+    @else<p class="text-body-tertiary mt-3">Made by: <x-made-by :steps="$page->steps()" />{{ $page->atMost() }};
+        <a href="{{ $page->sameSearch() }}">the same search today</a> {{ $page->since() }}</p>@endif
+    <div class="mt-3" x-data="ticks" @change="change" data-search="{{ route('lists.show', $page->list) }}">
+        @can('update', $page->list)<x-form :to="route('members.destroy', $page->list)" method="delete" id="keep-form"
+            class="hstack gap-2" x-cloak x-show="any"><span class="small text-body-secondary" x-text="says"></span>
+            <x-button small>Remove from the list</x-button></x-form>@endcan
+        <x-finder.table :results="$page->results" /></div>
     <x-pager :pages="$page->pages" />
     <x-confirm id="split" title="Split into batches" :to="route('lists.split', $page->list)" does="Split"
         :opens="$errors->hasAny(['by', 'parts'])">
