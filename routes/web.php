@@ -175,6 +175,8 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/lists/{list}/split', [ListController::class, 'split'])->name('lists.split')->can('view', 'list');
     Route::post('/watches', [WatchController::class, 'store'])->name('watches.store')->can('create', Watch::class);
     Route::get('/watches/{watch}', [WatchController::class, 'show'])->name('watches.show')->can('view', 'watch');
+    Route::patch('/watches/{watch}', [WatchController::class, 'update'])->name('watches.update')
+        ->can('update', 'watch');
     Route::post('/watches/{watch}/read', [WatchController::class, 'read'])->name('watches.read')
         ->can('update', 'watch');
     Route::delete('/watches/{watch}', [WatchController::class, 'destroy'])->name('watches.destroy')

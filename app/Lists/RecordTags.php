@@ -16,28 +16,32 @@ final class RecordTags
 
     /**
      * @param  list<int>  $ids
-     * @return int how many did not have it; what is no longer in the base is passed over
+     * @return list<int> those that did not have it; what is no longer in the base is passed over
      */
-    public static function put(Tag $tag, string $subject, array $ids, User $by): int
+    public static function put(Tag $tag, string $subject, array $ids, User $by): array
     {
-        $new = 0;
+        $new = [];
         foreach (array_chunk($ids, self::CHUNK) as $chunk) {
-            $there = DB::table($subject)->whereIn('id', $chunk)->pluck('id')->all();
-            $new += DB::table('taggings')->insertOrIgnore(array_map(
+            $having = DB::table('taggings')->where('tag_id', $tag->id)->where('subject', $subject)
+                ->whereIn('record_id', $chunk)->pluck('record_id')->all();
+            $there = DB::table($subject)->whereIn('id', $chunk)->whereNotIn('id', $having)->pluck('id')->all();
+            DB::table('taggings')->insertOrIgnore(array_map(
                 fn (int $id): array => [
                     'tag_id' => $tag->id, 'subject' => $subject, 'record_id' => $id, 'user_id' => $by->id,
                     'created_at' => now(),
                 ],
                 $there,
             ));
+            array_push($new, ...array_map(intval(...), $there));
         }
 
         return $new;
     }
 
-    public static function take(Tag $tag, string $subject, int $record): void
+    /** @param  list<int>  $records */
+    public static function take(Tag $tag, string $subject, array $records): void
     {
-        DB::table('taggings')->where('tag_id', $tag->id)->where('subject', $subject)->where('record_id', $record)
+        DB::table('taggings')->where('tag_id', $tag->id)->where('subject', $subject)->whereIn('record_id', $records)
             ->delete();
         if (! DB::table('taggings')->where('tag_id', $tag->id)->exists()) {
             $tag->delete();

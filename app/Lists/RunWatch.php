@@ -20,40 +20,44 @@ use Throwable;
 /** Runs searches by themselves and keeps the newcomers, each with what made it new. */
 final class RunWatch
 {
-    public static function begin(
-        Offer $offer,
-        Search $search,
-        string $name,
-        User $by,
-        Rhythm $rhythm,
-        int $hour,
-        string $zone,
-        bool $mailed,
-    ): Watch {
+    /**
+     * @param  array{name: string, rhythm: Rhythm, weekday: int, hour: int, time_zone: string, mailed: bool}  $says
+     */
+    public static function begin(Offer $offer, Search $search, User $by, array $says): Watch
+    {
         $now = CarbonImmutable::now();
 
-        return Together::write(function () use (
-            $offer,
-            $search,
-            $name,
-            $by,
-            $rhythm,
-            $hour,
-            $zone,
-            $mailed,
-            $now,
-        ): Watch {
-            $watch = Watch::query()->create([
-                'offer_id' => $offer->id, 'user_id' => $by->id, 'name' => $name, 'subject' => $search->subject->value,
-                'search' => http_build_query($search->parameters()),
-                'rhythm' => $rhythm, 'hour' => $hour, 'time_zone' => $zone, 'mailed' => $mailed, 'ran_at' => $now,
-                'next_at' => $rhythm->after($now, $hour, $zone),
+        return Together::write(function () use ($offer, $search, $by, $says, $now): Watch {
+            $watch = Watch::query()->make($says + [
+                'offer_id' => $offer->id, 'user_id' => $by->id, 'subject' => $search->subject->value,
+                'search' => http_build_query($search->parameters()), 'ran_at' => $now,
             ]);
+            $watch->next_at = $watch->nextAfter($now);
+            $watch->save();
             $ids = $search->ids();
             self::keep($watch, $ids, array_fill_keys($ids, null), $now);
 
             return $watch;
         });
+    }
+
+    /** @param  array<string, mixed>  $says  name, rhythm, weekday, hour, time_zone, mailed */
+    public static function change(Watch $watch, array $says): void
+    {
+        $watch->fill($says);
+        $watch->next_at = $watch->nextAfter(CarbonImmutable::now());
+        $watch->save();
+    }
+
+    /** Another search from now on; who is found by it today is not new, and who was found before stays. */
+    public static function research(Watch $watch, Search $search): void
+    {
+        Together::write(function () use ($watch, $search): void {
+            $watch->update(['search' => http_build_query($search->parameters())]);
+            $known = DB::table('watch_finds')->where('watch_id', $watch->id)->pluck('record_id')->all();
+            $ids = array_values(array_diff($search->ids(), $known));
+            self::keep($watch, $ids, array_fill_keys($ids, null), CarbonImmutable::now());
+        }, $watch);
     }
 
     /** Those whose time has come; runs that were missed are caught up once. */
@@ -67,9 +71,7 @@ final class RunWatch
             } catch (Throwable $e) {
                 // One that fails keeps none of the others from running, and is tried again at its next time.
                 report($e);
-                $watch->update(
-                    ['next_at' => $watch->rhythm->after(CarbonImmutable::now(), $watch->hour, $watch->time_zone)],
-                );
+                $watch->update(['next_at' => $watch->nextAfter(CarbonImmutable::now())]);
             }
         }
     }
@@ -92,8 +94,7 @@ final class RunWatch
             if ($new !== []) {
                 NewcomersFound::dispatch($watch, $why, $watch->ran_at);
             }
-            $watch
-                ->update(['ran_at' => $now, 'next_at' => $watch->rhythm->after($now, $watch->hour, $watch->time_zone)]);
+            $watch->update(['ran_at' => $now, 'next_at' => $watch->nextAfter($now)]);
         }, $watch);
     }
 

@@ -14,14 +14,15 @@ enum Rhythm: string
     case Monthly = 'monthly';
 
     /**
-     * The next time after a moment, at an hour of the watcher's own clock; weekly on Mondays, monthly on the first.
+     * The next time after a moment, at an hour of the watcher's own clock; weekly on a weekday (1 is Monday), monthly
+     * on the first.
      */
-    public function after(CarbonImmutable $moment, int $hour, string $zone): CarbonImmutable
+    public function after(CarbonImmutable $moment, int $hour, string $zone, int $weekday = 1): CarbonImmutable
     {
         $local = $moment->setTimezone($zone);
         $next = match ($this) {
             self::Daily => $local,
-            self::Weekly => $local->startOfWeek(CarbonImmutable::MONDAY),
+            self::Weekly => $local->startOfWeek(CarbonImmutable::MONDAY)->addDays($weekday - 1),
             self::Monthly => $local->startOfMonth(),
         };
         $next = $next->setTime($hour, 0);

@@ -23,6 +23,7 @@ use Illuminate\Support\Facades\DB;
  * @property string $subject accounts or contacts
  * @property string $search its address
  * @property Rhythm $rhythm
+ * @property int $weekday on which it runs where it does weekly, from 1, Monday
  * @property int $hour of the watcher's day
  * @property string $time_zone
  * @property bool $mailed newcomers are mailed to the watcher
@@ -55,6 +56,12 @@ final class Watch extends Model
     public function offer(): BelongsTo
     {
         return $this->belongsTo(Offer::class);
+    }
+
+    /** When it runs next. */
+    public function nextAfter(CarbonImmutable $moment): CarbonImmutable
+    {
+        return $this->rhythm->after($moment, $this->hour, $this->time_zone, $this->weekday);
     }
 
     public function markRead(): void

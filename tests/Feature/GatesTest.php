@@ -197,7 +197,10 @@ final class GatesTest extends TestCase
     {
         $search = Search::from($this->offer, ['on' => 'accounts']);
 
-        return RunWatch::begin($this->offer, $search, 'His', $this->anton(), Rhythm::Daily, 6, 'UTC', false);
+        return RunWatch::begin($this->offer, $search, $this->anton(), [
+            'name' => 'His', 'rhythm' => Rhythm::Daily, 'weekday' => 1, 'hour' => 6, 'time_zone' => 'UTC',
+            'mailed' => false,
+        ]);
     }
 
     private function note(): Note

@@ -31,6 +31,8 @@ final class WorkersTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        // Of an offer that had this number before the tables were made anew.
+        File::deleteDirectory(config('luftig.finder'));
         $last = self::ACCOUNTS;
         DB::unprepared(
             "INSERT INTO accounts (id, name, domain, headcount, stale) SELECT seq, CONCAT('Firm ', seq), "

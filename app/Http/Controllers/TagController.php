@@ -18,13 +18,16 @@ use Illuminate\Validation\Rule;
 /** Words put on accounts and contacts: on one, on those ticked, on all that a search found, on a list. */
 final class TagController extends Controller
 {
+    /** What was done to more at once is not offered to be undone. */
+    private const UNDONE = 5000;
+
     public function store(Request $request, Offer $offer): RedirectResponse
     {
         $request->validate(
             [
                 'tag' => ['required', 'string', 'max:60', 'not_regex:/[,;]/'],
                 'subject' => ['required', Rule::in(['accounts', 'contacts'])],
-                'only' => ['array'],
+                'only' => ['nullable'],
                 'only.*' => ['integer'],
                 'list' => ['nullable', 'integer', 'exists:lists,id'],
             ],
@@ -34,7 +37,9 @@ final class TagController extends Controller
             ],
         );
         $subject = $request->string('subject')->toString();
-        $only = array_values(array_map(intval(...), (array) $request->input('only', [])));
+        $sent = $request->input('only', []);
+        $sent = is_string($sent) ? explode(',', $sent) : (array) $sent;
+        $only = array_values(array_map(intval(...), array_filter($sent, is_numeric(...))));
         $ids = match (true) {
             $only !== [] => $only,
             $request->filled('list') => array_values(
@@ -46,25 +51,30 @@ final class TagController extends Controller
         $tag = Tag::query()->firstOrCreate(['name' => $request->string('tag')->trim()->toString()]);
         $new = RecordTags::put($tag, $subject, $ids, self::user($request));
 
-        return back()->with(
-            'said',
-            Format::count($new, rtrim($subject, 's'))." got the tag “{$tag->name}”"
-                .($new < count($ids) ? '; the others had it' : '').'.',
-        );
+        return back()
+            ->with('said', Format::count(count($new), rtrim($subject, 's'))." got the tag “{$tag->name}”"
+                .(count($new) < count($ids) ? '; the others had it' : '').'.')
+            ->with('undo', $new === [] || count($new) > self::UNDONE ? null : Undo::by(
+                'delete', route('tags.destroy', $tag), ['subject' => $subject, 'record' => implode(',', $new)],
+            ));
     }
 
-    /** From one record; a tag that nothing has any longer is gone. */
+    /** From one record, or from those that got it at once; a tag that nothing has any longer is gone. */
     public function destroy(Request $request, Tag $tag): RedirectResponse
     {
         $request->validate(
-            ['subject' => ['required', Rule::in(['accounts', 'contacts'])], 'record' => ['required', 'integer']],
+            [
+                'subject' => ['required', Rule::in(['accounts', 'contacts'])],
+                'record' => ['required', 'regex:/^[\d,]+$/'],
+            ],
         );
-        RecordTags::take($tag, $request->string('subject')->toString(), $request->integer('record'));
+        $records = array_map(intval(...), explode(',', $request->string('record')->toString()));
+        RecordTags::take($tag, $request->string('subject')->toString(), $records);
 
         return back()->with('said', "The tag “{$tag->name}” is taken off.")->with('undo', Undo::by(
             'post',
             route('tags.store'),
-            ['tag' => $tag->name, 'subject' => $request->input('subject'), 'only[]' => $request->integer('record')],
+            ['tag' => $tag->name, 'subject' => $request->input('subject'), 'only' => $request->input('record')],
         ));
     }
 }

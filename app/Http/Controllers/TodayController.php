@@ -15,10 +15,11 @@ final class TodayController extends Controller
     public function __invoke(Request $request, Offer $offer): View
     {
         $focus = $request->integer('focus');
+        $to = $request->integer('to');
         if ($request->header('HX-Target') === 'focus') {
-            return view('today.focus', ['page' => TodayFocus::of($offer, self::user($request), $focus)]);
+            return view('today.focus', ['page' => TodayFocus::of($offer, self::user($request), $focus, $to)]);
         }
 
-        return view('today.index', ['page' => TodayPage::of($offer, self::user($request), $focus)]);
+        return view('today.index', ['page' => TodayPage::of($offer, self::user($request), $focus, $to)]);
     }
 }

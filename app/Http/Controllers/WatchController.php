@@ -5,49 +5,50 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Finder\Search;
+use App\Http\Requests\WatchRequest;
 use App\Lists\RunWatch;
 use App\Models\Offer;
-use App\Models\Rhythm;
 use App\Models\Watch;
 use App\View\Lists\WatchPage;
 use App\View\Undo;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 
 /** Searches that run by themselves, and what they found. */
 final class WatchController extends Controller
 {
-    public function store(Request $request, Offer $offer): RedirectResponse
+    public function store(WatchRequest $request, Offer $offer): RedirectResponse
     {
-        $request->validate(
-            [
-                'name' => ['required', 'string', 'max:100'],
-                'rhythm' => ['required', Rule::enum(Rhythm::class)],
-                'hour' => ['required', 'integer', 'between:0,23'],
-                'time_zone' => ['required', 'timezone'],
-            ],
-            [
-                'name.required' => 'Give the watch a name.',
-                'time_zone.timezone' => 'That time zone is not known.',
-                'hour.between' => 'An hour is a number from 0 to 23.',
-            ],
-        );
-        $watch = RunWatch::begin(
-            $offer,
-            Search::typed($offer, $request->input()),
-            $request->string('name')->trim()->toString(),
-            self::user($request),
-            Rhythm::from($request->string('rhythm')->toString()),
-            $request->integer('hour'),
-            $request->string('time_zone')->toString(),
-            $request->boolean('mailed'),
-        );
+        $search = Search::typed($offer, $request->input());
+        if ($request->filled('as')) {
+            return $this->research($request->integer('as'), $offer, $search);
+        }
+        $watch = RunWatch::begin($offer, $search, self::user($request), $request->says());
 
         return redirect()->route('watches.show', $watch)
             ->with('said', "“{$watch->name}” is watched; only who is new from now on is shown.")
             ->with('undo', Undo::by('delete', route('watches.destroy', $watch)));
+    }
+
+    public function update(WatchRequest $request, Watch $watch): RedirectResponse
+    {
+        $before = $watch->only('name', 'weekday', 'hour', 'time_zone')
+            + ['rhythm' => $watch->rhythm->value, 'mailed' => $watch->mailed ? '1' : '0'];
+        RunWatch::change($watch, $request->says());
+
+        return redirect()->route('watches.show', $watch)->with('said', "“{$watch->name}” is changed.")
+            ->with('undo', Undo::by('patch', route('watches.update', $watch), $before));
+    }
+
+    private function research(int $as, Offer $offer, Search $search): RedirectResponse
+    {
+        $watch = Watch::query()->where('offer_id', $offer->id)->where('subject', $search->subject->value)
+            ->findOrFail($as);
+        $this->authorize('update', $watch);
+        RunWatch::research($watch, $search);
+
+        return redirect()->route('watches.show', $watch)
+            ->with('said', "“{$watch->name}” looks for this from now on; who is found by it today is not new.");
     }
 
     public function show(Watch $watch): View

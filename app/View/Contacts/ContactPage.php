@@ -206,7 +206,10 @@ final readonly class ContactPage
                 'channel' => $channel, 'value' => $channel->value,
                 'states' => $channel->type !== ChannelType::Email ? [] : ($channel->state->isDead()
                     ? [AddressState::Unknown->value => 'It works again']
-                    : [AddressState::Valid->value => 'It works', AddressState::Invalid->value => 'It is dead']),
+                    : array_diff_key(
+                        [AddressState::Valid->value => 'It works', AddressState::Invalid->value => 'It is dead'],
+                        [$channel->state->value => ''],
+                    )),
                 'about' => Format::line(
                     $channel->type->label().($channel->type === ChannelType::Email ? ', '.$channel->state->label() : '')
                         .($channel->active_at === null ? '' : ', active '.Format::ago($channel->active_at)),

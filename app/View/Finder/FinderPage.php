@@ -14,10 +14,12 @@ use App\Finder\ValueLabel;
 use App\Models\Offer;
 use App\Models\Tag;
 use App\Models\User;
+use App\Models\Watch;
 use App\Support\Format;
 use App\View\Lists\ListChoices;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Gate;
 use Luftig\Core\Search\Field;
 use Luftig\Core\Search\Subject;
 
@@ -195,6 +197,14 @@ final readonly class FinderPage
         $hint = $isUsed ? $this->search->values()->hint($step) : null;
 
         return $hint === null ? [] : [$hint];
+    }
+
+    /** @return array<int|string, string> watches whose search can be exchanged for this one */
+    public function watches(): array
+    {
+        return ['' => 'a new watch'] + Watch::query()->with('user')->where('offer_id', $this->offer->id)
+            ->where('subject', $this->search->subject->value)->orderBy('name')->get()
+            ->filter(fn (Watch $watch): bool => Gate::allows('update', $watch))->pluck('name', 'id')->all();
     }
 
     /** @return array<int|string, string> lists to keep them on */

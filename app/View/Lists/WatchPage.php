@@ -17,6 +17,13 @@ use Luftig\Core\Search\Subject;
 /** A search that runs by itself, with whom it found since it began. */
 final readonly class WatchPage
 {
+    public const RHYTHMS = ['daily' => 'daily', 'weekly' => 'weekly', 'monthly' => 'monthly, on the first'];
+
+    public const WEEKDAYS = [
+        1 => 'Monday', 2 => 'Tuesday', 3 => 'Wednesday', 4 => 'Thursday', 5 => 'Friday', 6 => 'Saturday',
+        7 => 'Sunday',
+    ];
+
     private const SHOWN = 100;
 
     /** @param  Collection<int, \stdClass>  $found  by record */
@@ -51,6 +58,28 @@ final readonly class WatchPage
 
         return "{$this->watch->rhythm->value}, ran ".Format::ago($this->watch->ran_at)
             .", next $next {$this->watch->time_zone}";
+    }
+
+    /** @return array<int|string, string> */
+    public function lists(): array
+    {
+        return ListChoices::of($this->watch->offer, Subject::from($this->watch->subject));
+    }
+
+    /** @return array<int, array{string, bool}> newcomer → name, and whether unread, which are chosen first */
+    public function choices(): array
+    {
+        $choices = [];
+        foreach ($this->rows->records as $record) {
+            $choices[$record->id] = [
+                $record instanceof Contact
+                    ? Format::line($record->name(), $record->account->name)
+                    : $record->name,
+                (bool) $this->found[$record->id]?->unread,
+            ];
+        }
+
+        return $choices;
     }
 
     public function today(): string

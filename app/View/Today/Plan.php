@@ -145,6 +145,26 @@ final readonly class Plan
         return $rows;
     }
 
+    /** The same approach to another of its people, in words for them; the row itself where it is none of them. */
+    public function addressed(PlanRow $row, int $contact): PlanRow
+    {
+        $people = [...$row->contact === null ? [] : [$row->contact], ...$row->others];
+        foreach ($row->others as $other) {
+            if ($other->id === $contact) {
+                return new PlanRow(
+                    $row->standing,
+                    $row->lines,
+                    $other,
+                    Reach::of($other, EntriesInForce::now()),
+                    Drafts::of($this->offer, $row->standing->account->name, $other, $row->lines),
+                    array_values(array_filter($people, fn (Contact $one): bool => ! $one->is($other))),
+                );
+            }
+        }
+
+        return $row;
+    }
+
     /** What comes first when today's pace is used up. */
     public function next(): ?Standing
     {

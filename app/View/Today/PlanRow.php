@@ -38,6 +38,12 @@ final readonly class PlanRow
         return route('today', ['focus' => $this->standing->account_id]);
     }
 
+    /** The same approach, to somebody else there. */
+    public function addressTo(Contact $other): string
+    {
+        return route('today', ['focus' => $this->standing->account_id, 'to' => $other->id]);
+    }
+
     public function records(): string
     {
         return route('reasons.create', [$this->standing->account_id, 'contact' => $this->contact?->id]);

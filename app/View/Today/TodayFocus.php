@@ -23,10 +23,11 @@ final readonly class TodayFocus
     }
 
     /** Of one account alone; the day is not planned anew for it. Where it is no longer there, the first of the plan. */
-    public static function of(Offer $offer, User $rep, int $account): self
+    public static function of(Offer $offer, User $rep, int $account, int $to = 0): self
     {
         $plan = new Plan($offer, $rep);
+        $row = $plan->row($account) ?? array_merge(...array_values($plan->groups()))[0] ?? null;
 
-        return new self($offer, $plan->row($account) ?? array_merge(...array_values($plan->groups()))[0] ?? null);
+        return new self($offer, $row === null ? null : $plan->addressed($row, $to));
     }
 }

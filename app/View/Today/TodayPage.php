@@ -7,6 +7,7 @@ namespace App\View\Today;
 use App\Models\Approach;
 use App\Models\Offer;
 use App\Models\User;
+use App\Models\Watch;
 use App\Support\Format;
 use Illuminate\Support\Collection;
 
@@ -22,6 +23,7 @@ final readonly class TodayPage
      */
     private function __construct(
         public Offer $offer,
+        private User $rep,
         public array $groups,
         public TodayFocus $inFocus,
         public string $lead,
@@ -32,8 +34,11 @@ final readonly class TodayPage
     ) {
     }
 
-    /** @param  int  $focus  the account that is in focus, where it is in the plan */
-    public static function of(Offer $offer, User $rep, int $focus): self
+    /**
+     * @param  int  $focus  the account that is in focus, where it is in the plan
+     * @param  int  $to  the contact whom its words are for, where it is one of those to contact there
+     */
+    public static function of(Offer $offer, User $rep, int $focus, int $to = 0): self
     {
         $plan = new Plan($offer, $rep);
         $groups = $plan->groups();
@@ -43,8 +48,9 @@ final readonly class TodayPage
 
         return new self(
             $offer,
+            $rep,
             array_combine(array_map(fn (string $key): string => Plan::GROUPS[$key], array_keys($groups)), $groups),
-            new TodayFocus($offer, $row),
+            new TodayFocus($offer, $row === null ? null : $plan->addressed($row, $to)),
             self::lead($plan, $rep),
             $hours === 0 ? null : ($hours === 1 ? 'One has' : "$hours have").' only hours.',
             $plan->left() === 0,
@@ -54,6 +60,24 @@ final readonly class TodayPage
         );
     }
 
+    /** @return list<array{says: string, url: string}> watches of the rep with somebody new */
+    public function newcomers(): array
+    {
+        $watches = Watch::query()->where('offer_id', $this->offer->id)->where('user_id', $this->rep->id)
+            ->orderBy('name')
+            ->get()
+            ->map(fn (Watch $watch): array => [
+                'n' => $watch->newcomers()->where('unread', true)->count(), 'name' => $watch->name,
+                'url' => route('watches.show', $watch),
+            ])
+            ->filter(fn (array $one): bool => $one['n'] > 0)
+            ->map(fn (array $one): array => [
+                'says' => Format::count($one['n'], 'newcomer')." of “{$one['name']}”", 'url' => $one['url'],
+            ])->all();
+
+        return array_values($watches);
+    }
+
     public function why(): string
     {
         return WhyNobody::says($this->offer) ?? 'Of those that are ranked, nobody can be approached today.';
@@ -61,7 +85,7 @@ final readonly class TodayPage
 
     public function isFocus(PlanRow $row): bool
     {
-        return $row === $this->inFocus->focus;
+        return $row->standing === $this->inFocus->focus?->standing;
     }
 
     /** Where an approach is told of. */

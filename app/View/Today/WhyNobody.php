@@ -23,7 +23,8 @@ final class WhyNobody
             return 'There is no account yet. Bring a file of accounts, then one of signals.';
         }
         $states = Standing::query()->where('offer_id', $offer->id)->toBase()->selectRaw('state, COUNT(*) AS n')
-            ->groupBy('state')->pluck('n', 'state')->map(intval(...))->all();
+            ->groupBy('state')->pluck('n', 'state')->map(fn (mixed $n): int => (int) $n)
+            ->all();
         $count = fn (StandingState $state): int => $states[$state->value] ?? 0;
 
         return match (true) {
@@ -31,9 +32,9 @@ final class WhyNobody
             array_sum($states) === 0 => 'The accounts are being computed; look again in a minute.',
             $count(StandingState::Waiting) > 0 => Format::count($count(StandingState::Waiting), 'account')
                 .' fit, and nothing that is live speaks for any of them. Bring signals.',
-            $count(StandingState::Out) === $all => 'All '.Format::count($all, 'account').' are out: '
-                .self::causes($offer).'. The rules say whom '.$offer->name.' serves.',
-            default => 'All '.Format::count($all, 'account').' are out or kept out: '.self::causes($offer).'.',
+            $count(StandingState::Out) === $all => ($all === 1 ? 'The one account is' : 'All '.$all.' accounts are')
+                .' out: '.self::causes($offer).'. The rules say whom '.$offer->name.' serves.',
+            default => ($all === 1 ? 'The one account is' : 'All '.$all.' accounts are').' out or kept out: '.self::causes($offer).'.',
         };
     }
 

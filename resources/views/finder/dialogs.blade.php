@@ -28,15 +28,9 @@
 </x-modal>
 <x-confirm id="watch" title="Watch this search" :to="route('watches.store')" does="Watch">
     <x-finder.hidden :subject="$page->search->subject" :steps="$page->search->steps" />
-    <x-field label="Name" name="name" required maxlength="100" />
-    <div class="row g-3">
-        <x-field width="col-5" label="How often" name="rhythm"
-            :options="['daily' => 'daily', 'weekly' => 'weekly, on Mondays', 'monthly' => 'monthly, on the first']" />
-        <x-field width="col-3" label="At the hour" name="hour" type="number" min="0" max="23" value="6" required />
-        <x-field width="col-4" label="Time zone" name="time_zone" :value="config('app.timezone')" required
-            x-data="zone" />
-    </div>
-    <x-tick name="mailed" value="1" checked label="Mail me who is new, when somebody is" />
+    @if (count($page->watches()) > 1)<x-field label="As" name="as" :options="$page->watches()" />@endif
+    <x-field label="Name of a new one" name="name" maxlength="100" />
+    <x-watch-fields />
     <p class="small text-body-tertiary">Only those who are new from now on are shown, each with what made it new.</p>
 </x-confirm>
 <x-modal id="keep-list" title="Keep as list"

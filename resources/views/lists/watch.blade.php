@@ -5,6 +5,8 @@
         @can('update', $page->watch)
         @if ($page->unread > 0)<x-form :to="route('watches.read', $page->watch)"><x-button>All
             read</x-button></x-form>@endif
+        <x-button opens="change">Change</x-button>
+        @if ($page->newcomers() !== [])<x-button opens="collect">Add newcomers to a list</x-button>@endif
         <x-form :to="route('watches.destroy', $page->watch)" method="delete"><x-button>Watch no
             longer</x-button></x-form>
         @endcan
@@ -26,5 +28,18 @@
                 </tr>
             @endforeach
         </x-table>
+    @endif
+    @can('update', $page->watch)
+        <x-confirm id="change" title="Change {{ $page->watch->name }}" :to="route('watches.update', $page->watch)"
+            method="patch" does="Keep" :opens="$errors->hasAny(['name', 'rhythm', 'weekday', 'hour', 'time_zone'])">
+            <x-field label="Name" name="name" required maxlength="100" :value="old('name', $page->watch->name)" />
+            <x-watch-fields :watch="$page->watch" />
+            <p class="small text-body-tertiary">What it looks for is changed in the Finder: open the search today,
+                change its steps, and watch them as this one.</p>
+        </x-confirm>
+    @endcan
+    @if ($page->newcomers() !== [])
+        <x-collect id="collect" title="Add newcomers to a list" :subject="$page->watch->subject" :lists="$page->lists()"
+            :people="$page->choices()" />
     @endif
 </x-layout>

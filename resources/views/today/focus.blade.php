@@ -23,8 +23,9 @@
         </div>
         @if ($row->others !== [])
             <p class="small text-body-tertiary" data-others>Also to contact there: @foreach ($row->others as $other)
-                <a href="{{ route('reasons.create', [$row->standing->account,
-                    'contact' => $other->id]) }}">{{ $other->name() }}</a>@if ($other->title),
+                <a href="{{ $row->addressTo($other) }}" hx-get="{{ $row->addressTo($other) }}" hx-target="#focus"
+                    hx-replace-url="true" hx-sync="#focus:replace"
+                    title="Words for {{ $other->name() }} instead">{{ $other->name() }}</a>@if ($other->title),
                 {{ $other->title }}@endif @unless ($loop->last) · @endunless @endforeach</p>
         @endif
         <x-words :ways="$page->ways" :to="$row->contact?->name()">

@@ -7,6 +7,8 @@
                 @if ($page->isDone)<a href="/accounts">The ranking</a> shows the rest.@endif
                 @if ($page->hurry)<strong>{{ $page->hurry }}</strong>@endif</p>
             <x-wrong :for="['decision', 'until', 'reason', 'kind', 'next_step', 'next_step_on']" />
+            @if ($page->newcomers() !== [])<p class="mt-2">New: @foreach ($page->newcomers() as $one)<a
+                href="{{ $one['url'] }}">{{ $one['says'] }}</a>@unless ($loop->last) · @endunless @endforeach</p>@endif
             @foreach ($page->steps as $step)
                 <p class="card card-body mt-3"><span><strong>Next step due:</strong> {{ $step->next_step }} with
                     {{ $step->contact?->name() ?? $step->account->name }}, <a

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+
+/** What somebody enters and collects without a file, by mouse and by keyboard. */
+final class ByHandTest extends BrowserTestCase
+{
+    public function test_an_account_is_added_with_a_signal_and_taken_back(): void
+    {
+        $this->signIn('Anton');
+        $this->open('/accounts');
+        $this->press('Add an account');
+        $this->see('Written as a file would be read');
+        $name = uniqid('Halmglas ');
+        $this->keys($name, WebDriverKeys::TAB, uniqid('halmglas-').'.example', WebDriverKeys::TAB, 'Glas');
+        $this->fill('input[name=headcount]', 'viele');
+        $this->keys(WebDriverKeys::ENTER);
+        $this->see('“viele” cannot be read as headcount. Nothing was kept.');
+        $this->fill('input[name=headcount]', '1 250 MA');
+        $this->fill('input[name=country]', 'Dänemark');
+        $this->keys(WebDriverKeys::ENTER);
+        $this->see("$name is added.");
+        $this->see('1,250 heads');
+        $this->see('glass and glass products');
+        $this->press('Add a signal');
+        $this->dialog('select[name=kind] option[value=expansion]')->click();
+        $this->dialog('input[name=title]')->sendKeys('A new hall in Skive'.WebDriverKeys::ENTER);
+        $this->see('The signal is added.');
+        $this->see('A new hall in Skive');
+        $this->press($this->find('.toast button:not(.btn-close)'));
+        $this->see('By hand: ');
+    }
+
+    public function test_people_of_an_account_are_collected_onto_a_list_and_one_is_removed(): void
+    {
+        $this->signIn('Selma');
+        $name = uniqid('Glass folk ');
+        $this->open('/contacts/1');
+        $this->keys('a');
+        $this->dialog('input[name=list_name]')->sendKeys($name.WebDriverKeys::ENTER);
+        $this->see("1 contact added to “{$name}”.");
+        $this->open('/accounts/1');
+        $this->press('Add people to a list');
+        foreach ($this->all('.modal.show select[name=onto] option', $name) as $option) {
+            $option->click();
+        }
+        $this->press($this->dialog('.btn-primary'));
+        $this->see("added to “{$name}”; the others were on it already.");
+        $this->open('/lists');
+        $this->press($name);
+        $this->see('Collected by hand.');
+        $boxes = count($this->all('main input[name="only[]"]'));
+        self::assertGreaterThan(1, $boxes);
+        $this->press($this->all('main input[name="only[]"]')[0]);
+        $this->press('Remove from the list');
+        $this->see("1 contact removed from “{$name}”.");
+        self::assertCount($boxes - 1, $this->all('main input[name="only[]"]'));
+        $this->press($this->find('.toast button:not(.btn-close)'));
+        $this->see("1 contact added to “{$name}”.");
+    }
+
+    public function test_another_addressee_on_today_gets_words_of_their_own(): void
+    {
+        $this->signIn('Jonte');
+        $this->open('/');
+        $row = $this->until(
+            '[...document.querySelectorAll("[data-row]")].find((row) => row.classList.contains("active"))',
+            'One is in focus.',
+        );
+        self::assertNotNull($row);
+        for ($n = 0; $n < 10 && $this->all('[data-others] a') === []; $n++) {
+            $before = $this->find('[data-focused]')->getAttribute('data-focused');
+            $this->keys('j');
+            $this->until(
+                'document.querySelector("[data-focused]")?.dataset.focused !== arguments[0]',
+                'The next.',
+                $before,
+            );
+        }
+        $words = (string) $this->find('#focus [data-words]')->getAttribute('data-words');
+        $other = $this->all('[data-others] a')[0];
+        $name = $other->getText();
+        $this->press($other);
+        $this->until(
+            'document.querySelector("#focus h3.small + p, #focus")?.innerText.includes(arguments[0])',
+            $name,
+            "Draft to $name",
+        );
+        $changed = (string) $this->find('#focus [data-words]')->getAttribute('data-words');
+        self::assertNotSame($words, $changed);
+        self::assertStringContainsString(explode(' ', $name)[0], $changed);
+        // The reason that is recorded from here is to them.
+        $this->keys('r');
+        $this->see('In which words');
+        self::assertStringContainsString(
+            $name,
+            (string) $this->browser->executeScript(
+                'return document.querySelector("select[name=contact]").selectedOptions[0].textContent',
+            ),
+        );
+    }
+}
