@@ -41,7 +41,12 @@ export default () => ({
         const panel = event.target;
         if (panel.id !== 'focus') return;
         const account = panel.querySelector('[data-focused]')?.dataset.focused;
-        this.take(this.all().find((row) => row.dataset.account === account));
+        const row = this.all().find((one) => one.dataset.account === account);
+        this.take(row);
+        // Whoever is addressed now is whom the keys of the row are for.
+        const records = panel.querySelector('[aria-keyshortcuts=r]');
+        const ofRow = row?.querySelector('[aria-keyshortcuts=r]');
+        if (records && ofRow) ofRow.href = records.href;
         if (getComputedStyle(panel).position === 'fixed') bootstrap.Offcanvas.getOrCreateInstance(panel).show();
     },
 });

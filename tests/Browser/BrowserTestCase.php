@@ -53,7 +53,7 @@ abstract class BrowserTestCase extends TestCase
 
     public static function setUpBeforeClass(): void
     {
-        $database = self::DATABASE.(static::DEMO ? '' : '_empty');
+        $database = self::DATABASE.getenv('LUFTIG_PART').(static::DEMO ? '' : '_empty');
         self::$address = self::$addresses[$database] ?? '';
         if (self::$address !== '') {
             return;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
 /** What somebody enters and collects without a file, by mouse and by keyboard. */
@@ -45,8 +46,8 @@ final class ByHandTest extends BrowserTestCase
         $this->see("1 contact added to “{$name}”.");
         $this->open('/accounts/1');
         $this->press('Add people to a list');
-        foreach ($this->all('.modal.show select[name=onto] option', $name) as $option) {
-            $option->click();
+        foreach ($this->dialog('select[name=onto]')->findElements(WebDriverBy::tagName('option')) as $option) {
+            $option->getText() === $name && $option->click();
         }
         $this->press($this->dialog('.btn-primary'));
         $this->see("added to “{$name}”; the others were on it already.");

@@ -77,7 +77,7 @@ final class FinderTest extends BrowserTestCase
         }
         $this->see('8 left to judge');
         $this->see('with 95 % confidence');
-        $this->press('Without industry: paper products');
+        $this->press('Without industry: paper and paper products');
         $this->see('What is in here');
         self::assertNotSame([], $this->all('.stair .under', 'not '), 'the exclusion is a step of the search');
         self::assertLessThan($all, $this->total());

@@ -43,14 +43,22 @@ final readonly class TodayPage
         $plan = new Plan($offer, $rep);
         $groups = $plan->groups();
         $rows = array_merge(...array_values($groups));
-        $row = self::named($rows, $focus) ?? $rows[0] ?? null;
+        $planned = self::named($rows, $focus) ?? $rows[0] ?? null;
+        $row = $planned === null ? null : $plan->addressed($planned, $to);
+        $groups = array_map(
+            fn (array $rows): array => array_map(
+                fn (PlanRow $one): PlanRow => $one === $planned ? $row ?? $one : $one,
+                $rows,
+            ),
+            $groups,
+        );
         $hours = count($groups['hours'] ?? []);
 
         return new self(
             $offer,
             $rep,
             array_combine(array_map(fn (string $key): string => Plan::GROUPS[$key], array_keys($groups)), $groups),
-            new TodayFocus($offer, $row === null ? null : $plan->addressed($row, $to)),
+            new TodayFocus($offer, $row),
             self::lead($plan, $rep),
             $hours === 0 ? null : ($hours === 1 ? 'One has' : "$hours have").' only hours.',
             $plan->left() === 0,
@@ -85,7 +93,7 @@ final readonly class TodayPage
 
     public function isFocus(PlanRow $row): bool
     {
-        return $row->standing === $this->inFocus->focus?->standing;
+        return $row === $this->inFocus->focus;
     }
 
     /** Where an approach is told of. */
