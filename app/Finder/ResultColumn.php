@@ -7,8 +7,10 @@ namespace App\Finder;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Support\AccountField;
+use App\Support\Countries;
 use Closure;
 use Illuminate\Http\Request;
+use Luftig\Core\Company\Industries;
 use Luftig\Core\Person\Title;
 use Luftig\Core\Reach\ChannelType;
 use Luftig\Core\Search\Subject;
@@ -113,13 +115,16 @@ final readonly class ResultColumn
             $of('account', fn (Account $account): string => $account->name),
             $of('domain', fn (Account $account): ?string => $account->domain),
             $of('industry', fn (Account $account): string => $account->industries->pluck('code')->filter()
+                ->map(fn (mixed $code): string => Industries::name((string) $code))->implode('; ')),
+            $of('industry (ISIC)', fn (Account $account): string => $account->industries->pluck('code')->filter()
                 ->implode(' ')),
-            $of('country', fn (Account $account): ?string => $account->headquarters()?->country),
+            $of('country', fn (Account $account): string => Countries::name($account->headquarters()?->country)),
             $of('city', fn (Account $account): ?string => $account->headquarters()?->city),
             ...array_values(array_map(fn (AccountField $field): self => $of(
                 (string) $field->heading,
                 fn (Account $account): float|int|string|null => $account->getAttribute($field->column),
             ), $fields)),
+            $of('technologies', fn (Account $account): string => $account->technologies->pluck('name')->implode('; ')),
             $of('revenue (EUR)', fn (Account $account): ?float => $account->revenue),
             $of('owner', fn (Account $account): ?string => $account->owner?->name),
         ];
@@ -137,6 +142,8 @@ final readonly class ResultColumn
     private static function standing(): array
     {
         return [
+            new self('why now', fn (Account|Contact $record, ResultRows $rows): ?string => $rows->why($record)),
+            new self('draft', fn (Account|Contact $record, ResultRows $rows): ?string => $rows->draft($record)),
             new self('fit', function (Account|Contact $record, ResultRows $rows): ?string {
                 $standing = $rows->standing($record);
 

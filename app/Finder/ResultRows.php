@@ -10,6 +10,7 @@ use App\Models\Channel;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Standing;
+use Closure;
 use Illuminate\Support\Collection;
 use Luftig\Core\Buying\Part;
 use Luftig\Core\Reach\ChannelType;
@@ -24,9 +25,14 @@ final readonly class ResultRows
     /**
      * @param  Collection<int, Standing>  $standings  by account
      * @param  list<Account|Contact>  $records
+     * @param  Closure(Account|Contact, Standing): array{string, string}|null  $reasons  why now, and a draft
      */
-    private function __construct(public array $records, public Collection $standings, private EntriesInForce $barred)
-    {
+    private function __construct(
+        public array $records,
+        public Collection $standings,
+        private EntriesInForce $barred,
+        private ?Closure $reasons,
+    ) {
         $ranked = [];
         foreach ($standings as $standing) {
             foreach ($standing->contacts ?? [] as [$id, $priority, $part]) {
@@ -36,15 +42,20 @@ final readonly class ResultRows
         $this->ranked = $ranked;
     }
 
-    /** @param  list<int>  $ids */
-    public static function of(Offer $offer, Subject $subject, array $ids): self
+    /**
+     * @param  list<int>  $ids
+     * @param  Closure(Collection<int, Standing>): Closure|null  $reasons  makes what says why now, where that is asked
+     *     for
+     */
+    public static function of(Offer $offer, Subject $subject, array $ids, ?Closure $reasons = null): self
     {
         $found = $subject === Subject::Accounts
-            ? Account::query()->with('places', 'industries', 'owner')->withCount(
+            ? Account::query()->with('places', 'industries', 'owner', 'technologies')->withCount(
                 'contacts',
             )->whereIn('id', $ids)->get()->keyBy('id')
             : Contact::query()->with(
-                'account.places', 'account.industries', 'account.owner', 'channels', 'positions.account',
+                'account.places', 'account.industries', 'account.owner', 'account.technologies', 'channels',
+                'positions.account',
             )->whereIn('id', $ids)->get()->keyBy('id');
         $records = array_values(array_filter(array_map(fn (int $id) => $found[$id] ?? null, $ids)));
         $accounts = array_map(
@@ -52,17 +63,38 @@ final readonly class ResultRows
             $records,
         );
 
+        $standings = Standing::query()->with('account')->where('offer_id', $offer->id)
+            ->whereIn('account_id', $accounts)->get()->keyBy('account_id');
+
         return new self(
-            $records,
-            Standing::query()->with('account')->where('offer_id', $offer->id)->whereIn('account_id', $accounts)->get()
-                ->keyBy('account_id'),
-            EntriesInForce::now(),
+            $records, $standings, EntriesInForce::now(), $reasons === null ? null : $reasons($standings),
         );
     }
 
     public function standing(Account|Contact $record): ?Standing
     {
         return $this->standings[$record instanceof Account ? $record->id : $record->account_id] ?? null;
+    }
+
+    /** What speaks for the account now, the strongest first, each with its day; null where it was not asked for. */
+    public function why(Account|Contact $record): ?string
+    {
+        return $this->reason($record)[0] ?? null;
+    }
+
+    public function draft(Account|Contact $record): ?string
+    {
+        return $this->reason($record)[1] ?? null;
+    }
+
+    /** @return array{string, string}|null */
+    private function reason(Account|Contact $record): ?array
+    {
+        $standing = $this->standing($record);
+
+        return $standing === null || $this->reasons === null || $this->out($record) !== null
+            ? null
+            : ($this->reasons)($record, $standing);
     }
 
     public function part(Contact $contact): ?Part

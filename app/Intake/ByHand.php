@@ -25,14 +25,21 @@ use Luftig\Core\Reach\AddressState;
  */
 final class ByHand
 {
+    /** column of a file of customers → what it is called beside the facts of an account */
+    private const CUSTOMER = ['since' => 'customer_since', 'until' => 'customer_until', 'best' => 'customer_best'];
+
     /**
-     * @param  array<string, string>  $cells  column → what is typed; blank: nothing is said
+     * @param  array<string, string>  $cells  column → what is typed; blank: nothing is said; also since when, until
+     *     when
+     *                                        and whether among the best it is a customer, as customer_since and so on
      * @return array{Account, Intake}
      *
      * @throws ValidationException naming the fields
      */
     public static function account(?Account $account, array $cells, User $by): array
     {
+        $customer = self::customer($cells);
+        $cells = array_diff_key($cells, array_flip(self::CUSTOMER));
         $rows = new AccountRows;
         $record = self::read($rows, $cells + ['domain' => '', 'name' => $account->name ?? '']);
         $record['domain'] ??= null;
@@ -51,13 +58,18 @@ final class ByHand
             $record['status'] = null;
         }
 
-        return Together::write(function () use ($rows, $account, $record, $by): array {
+        $set = function (Ledger $ledger) use ($rows, $account, $record, $customer, $by): int {
+            $id = $rows->set($account?->id, $record + ['source' => self::source($by)], $ledger);
+            if ($customer !== null) {
+                (new CustomerRows)->store([1 => ['account' => $id, 'domain' => "account $id"] + $customer], $ledger);
+            }
+
+            return $id;
+        };
+
+        return Together::write(function () use ($account, $record, $set, $by): array {
             [$id, $intake] = self::write(
-                IntakeKind::Accounts,
-                (string) ($record['name'] ?? $account?->name),
-                $by,
-                fn (Ledger $ledger): int => $rows
-                    ->set($account?->id, $record + ['source' => self::source($by)], $ledger),
+                IntakeKind::Accounts, (string) ($record['name'] ?? $account?->name), $by, $set,
             );
             AccountIds::markStale([$id]);
             $intake->update($account === null ? ['created' => 1] : ['updated' => 1]);
@@ -95,6 +107,32 @@ final class ByHand
 
             return $intake;
         });
+    }
+
+    /**
+     * @param  array<string, string>  $cells
+     * @return array<string, mixed>|null what is said of its being a customer; null: nothing
+     *
+     * @throws ValidationException
+     */
+    private static function customer(array $cells): ?array
+    {
+        $said = array_filter(
+            array_map(fn (string $field): string => trim($cells[$field] ?? ''), self::CUSTOMER),
+            fn (string $cell): bool => $cell !== '',
+        );
+        if ($said === []) {
+            return null;
+        }
+        try {
+            return self::read(new CustomerRows, ['domain' => 'account.example'] + $said);
+        } catch (ValidationException $e) {
+            $messages = [];
+            foreach ($e->errors() as $field => $says) {
+                $messages[self::CUSTOMER[$field] ?? $field] = $says;
+            }
+            throw ValidationException::withMessages($messages);
+        }
     }
 
     /**

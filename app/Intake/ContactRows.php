@@ -21,8 +21,8 @@ use Luftig\Core\Person\SameName;
 /** Contacts: the same by profile, by an address together with the name, else by name within one account. */
 final class ContactRows implements RowReader
 {
-    /** @var array<int, true> people of whom the file told before */
-    private array $told = [];
+    /** @var array<int, true>|null people of whom the file told before; null: not known yet, as after a stop */
+    private ?array $told = null;
 
     public function __construct(
         private readonly Titles $titles = new Titles,
@@ -61,6 +61,7 @@ final class ContactRows implements RowReader
                 unset($records[$line]);
             }
         }
+        $this->told ??= self::toldBy($ledger->intake);
         $records = self::markShared($records, $known, $known->shared($records, $found), $ledger);
         $contacts = new StoredContacts($accounts, $this->titles);
         $new = $doubtful = $moved = $touched = $once = $more = $newcomers = [];
@@ -177,6 +178,19 @@ final class ContactRows implements RowReader
         }
 
         return $records;
+    }
+
+    /** @return array<int, true> whom an intake entered or changed so far */
+    private static function toldBy(int $intake): array
+    {
+        $told = [];
+        $rows = DB::table('intake_changes')->where('intake_id', $intake)->where('record', 'contact')
+            ->get(['record_id', 'count']);
+        foreach ($rows as $row) {
+            $told += array_fill_keys(range($row->record_id, $row->record_id + $row->count - 1), true);
+        }
+
+        return $told;
     }
 
     /**

@@ -66,12 +66,15 @@ final class CustomerRows implements RowReader
         $tally = new Tally;
         $ids = AccountIds::of($records);
         $there = [];
-        foreach (DB::table('customer_periods')->whereIn('account_id', $ids)->get() as $row) {
+        foreach (
+            DB::table('customer_periods')->whereIn('account_id', [...$ids, ...array_column($records, 'account')])
+                ->get() as $row
+        ) {
             $there[$row->account_id.'|'.$row->since] = $row;
         }
         $touched = [];
         foreach ($records as $line => $record) {
-            $account = $ids[$record['domain']] ?? null;
+            $account = $record['account'] ?? $ids[$record['domain']] ?? null;
             if ($account === null) {
                 $tally->rejected[$line] = AccountIds::unknown($record['domain']);
 

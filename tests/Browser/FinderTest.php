@@ -236,7 +236,7 @@ final class FinderTest extends BrowserTestCase
         $this->see('nobody new yet');
     }
 
-    public function test_what_is_exported_has_the_columns_chosen_and_leads_back_to_the_search(): void
+    public function test_what_is_exported_has_the_columns_chosen_which_are_remembered(): void
     {
         $this->signIn('Anton');
         $this->open('/finder?on=accounts&c[0][f]=country&c[0][v]=DK&c[1][f]=headcount&c[1][lo]=200&c[1][x]=1');
@@ -253,10 +253,8 @@ final class FinderTest extends BrowserTestCase
         );
         $lines = explode("\n", trim($csv));
         self::assertSame('account;priority', ltrim($lines[0], "\xEF\xBB\xBF\u{FEFF}"));
-        self::assertCount($found + 2, $lines);
-        preg_match('/https?:[^"]+/', (string) end($lines), $address);
-        $this->browser->get($address[0]);
-        self::assertSame($found, $this->total());
+        self::assertCount($found + 1, $lines, 'headings, and those found');
+        $this->browser->navigate()->refresh();
         $this->press('Export');
         self::assertStringStartsWith(
             'account',

@@ -181,9 +181,12 @@ final class AccountFieldTest extends TestCase
             'priority' => '41.7', 'part' => 'user', 'first name' => 'Ida', 'last name' => 'Lie', 'title' => 'Planner',
             'in the position since' => '2024-03-01', 'e-mail' => 'ida@glasverk.example',
             'state of the e-mail' => 'checked', 'phone' => '', 'profile' => '', 'account' => 'Glasverk',
-            'domain' => 'glasverk.example', 'industry' => '2310 2399', 'country' => 'DK', 'city' => 'Hobro',
+            'domain' => 'glasverk.example',
+            'industry' => 'Glass and glass products; Other non-metallic mineral products n.e.c.',
+            'industry (ISIC)' => '2310 2399', 'country' => 'Denmark', 'city' => 'Hobro',
             'headcount' => '420', 'growth over a year' => '', 'sites' => '', 'founded' => '', 'keywords' => '',
-            'description' => '', 'revenue (EUR)' => '78000000', 'owner' => 'Mira', 'fit' => '0.80',
+            'description' => '', 'technologies' => '', 'revenue (EUR)' => '78000000', 'owner' => 'Mira',
+            'why now' => '', 'draft' => '', 'fit' => '0.80',
             'act by' => '2027-01-31', 'source' => 'a fair', 'kept out' => '', 'state' => 'ranked',
         ], array_diff_key($values, ['read as' => 0]));
     }
@@ -220,8 +223,7 @@ final class AccountFieldTest extends TestCase
         };
         self::assertSame(['csv', 'jsonl', 'vcf'], ExportFormats::endings());
         self::assertSame(
-            "\xEF\xBB\xBF\"first name\";\"last name\";\"kept out\"\nIda;Lie;\nOlav;'=Berg;no\n"
-                ."\"found by\";https://luftig.example/finder?on=contacts\n",
+            "\xEF\xBB\xBF\"first name\";\"last name\";\"kept out\"\nIda;Lie;\nOlav;'=Berg;no\n",
             $text('csv'),
         );
         self::assertSame([

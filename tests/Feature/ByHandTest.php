@@ -48,6 +48,16 @@ final class ByHandTest extends TestCase
         self::assertSame(['+5 %', 'Mira, by hand · seen 23 November 2026'], $facts['Growth over a year']);
         $this->put("/accounts/{$account->id}", ['name' => 'Glasverk Tunhede', 'status' => 'none']);
         self::assertNull($account->refresh()->status);
+        $this->put("/accounts/{$account->id}", [
+            'name' => 'Glasverk Tunhede', 'customer_since' => '5/2024', 'customer_until' => '1/2024',
+        ])->assertSessionHasErrors(['row' => 'The customer period ends before it begins.']);
+        $this->put("/accounts/{$account->id}", ['name' => 'Glasverk Tunhede', 'customer_since' => 'früher'])
+            ->assertSessionHasErrors('customer_since');
+        $this->put("/accounts/{$account->id}", [
+            'name' => 'Glasverk Tunhede', 'customer_since' => '5/2024', 'customer_best' => '1',
+        ])->assertSessionHasNoErrors();
+        $period = $account->customerPeriods()->sole();
+        self::assertSame(['2024-05-01', true], [$period->since?->toDateString(), (bool) $period->best]);
         // Newest first, each takes back what it said.
         foreach (Intake::query()->orderByDesc('id')->get() as $intake) {
             $this->post("/intake/{$intake->id}/undo")->assertSessionHasNoErrors();

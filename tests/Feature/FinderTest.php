@@ -306,7 +306,7 @@ final class FinderTest extends TestCase
         $search = ['on' => 'contacts', 'c' => [['f' => 'function', 'v' => 'maintenance']]];
         $names = fn (string $csv): array => array_map(
             fn (string $line): string => str_getcsv($line, ';', '"', '')[0],
-            array_slice(array_filter(explode("\n", $csv)), 1, -1),
+            array_slice(array_filter(explode("\n", $csv)), 1),
         );
         $address = route(
             'finder.export',
@@ -606,12 +606,29 @@ final class FinderTest extends TestCase
             'on' => 'contacts',
             'c' => [['f' => 'title', 'q' => 'maintenance OR "plant manager"'], ['f' => 'kept_out', 'x' => '1']],
         ];
-        $csv = $this->actingAs($this->rep)->get(route('finder.export', ['csv'] + $query))->assertOk()
-            ->streamedContent();
-        preg_match('/"found by";"?(http[^";\n]+)/', $csv, $address);
-        parse_str((string) parse_url($address[1], PHP_URL_QUERY), $again);
+        $csv = $this->actingAs($this->rep)->get(route('finder.export', ['csv'] + $query))->assertOk();
+        self::assertSame(4, substr_count($csv->streamedContent(), "\n"), 'headings and three, and nothing else');
+        self::assertStringContainsString(
+            'contacts, title maintenance OR plant manager 2026-11-23.csv',
+            (string) $csv->headers->get('Content-Disposition'),
+        );
+        $first = strtok($this->get(route('finder.export', ['jsonl'] + $query))->streamedContent(), "\n");
+        parse_str((string) parse_url(json_decode((string) $first, true)['search'], PHP_URL_QUERY), $again);
         self::assertSame(['Ida', 'Olav', 'Pernille'], $this->found($again));
-        self::assertSame(5, substr_count($csv, "\n"), 'headings, three, and how they were found');
+        $reasons = $this->get(route('finder.export', [
+            'jsonl', 'columns' => ['first name', 'industry', 'country', 'technologies', 'why now', 'draft'],
+        ] + $query))->streamedContent();
+        $pernille = array_values(array_filter(
+            array_map(fn (string $line): array => (array) json_decode($line, true), explode("\n", trim($reasons))),
+            fn (array $row): bool => ($row['first name'] ?? '') === 'Pernille',
+        ))[0];
+        self::assertSame('Glass and glass products', $pernille['industry']);
+        self::assertSame('Denmark', $pernille['country']);
+        self::assertStringStartsWith(
+            'Pernille Rye joined as Head of Maintenance from Fjernlund Papir (2026-11-03); ',
+            $pernille['why now'],
+        );
+        self::assertStringStartsWith('Hello Pernille, ', $pernille['draft']);
         $chosen = $this->get(route(
             'finder.export',
             ['csv', 'columns' => ['e-mail', 'first name', 'contacts known', 'no such']] + $query,

@@ -167,6 +167,27 @@ final class IntakeTest extends TestCase
         ]);
     }
 
+    public function test_after_a_stop_it_is_known_still_of_whom_the_file_told(): void
+    {
+        $this->bring(IntakeKind::Accounts, "domain;name\nfirm.example;Firm\n");
+        $ida = fn (string $title): string => "firm.example;Ida;Lie;$title;ida@firm.example\n";
+        $others = implode('', array_map(
+            fn (int $n): string => "firm.example;Bo;Dam$n;Planner;bo$n@firm.example\n",
+            range(1, 1999),
+        ));
+        $intake = $this->receive(
+            IntakeKind::Contacts,
+            "domain;first name;last name;title;email\n".$ida('Plant Manager').$others.$ida('Receptionist'),
+        );
+        (new Importer)->run($intake, fn (): bool => false);
+        self::assertSame(2000, $intake->refresh()->created);
+        (new Importer)->run($intake);
+        self::assertSame([2000, 0, 1], [
+            $intake->refresh()->created, $intake->updated, $intake->waiting,
+        ]);
+        self::assertSame('Plant Manager', Contact::query()->where('first_name', 'Ida')->value('title'));
+    }
+
     public function test_an_intake_can_be_undone_but_not_what_others_built_on_it(): void
     {
         $this->tunhede();

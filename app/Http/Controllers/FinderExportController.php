@@ -13,15 +13,22 @@ use App\Finder\Search;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Offer;
+use App\View\Finder\WhyNow;
+use App\View\Lists\Steps;
+use Closure;
 use Generator;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cookie;
+use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** What a search found, given out with the search itself; the columns chosen are remembered. */
 final class FinderExportController extends Controller
 {
     private const CHUNK = 500;
+
+    /** Letters of what was looked for. */
+    private const NAME = 100;
 
     public function __invoke(Request $request, Offer $offer, string $format): StreamedResponse
     {
@@ -37,22 +44,35 @@ final class FinderExportController extends Controller
         }
 
         return ExportFormats::of($format)->download(new Export(
-            $search->subject->value,
+            self::name($search),
             $columns,
-            fn (): Generator => $this->records($offer, $search),
+            fn (): Generator => $this->records($offer, $search, WhyNow::for($offer, $columns)),
             $address,
             $search->total(),
         ));
+    }
+
+    /** The file is called after what was looked for, and the day. */
+    private static function name(Search $search): string
+    {
+        $steps = array_map(
+            fn (array $step): string => "$step[0] $step[1]",
+            array_filter(Steps::of($search), fn (array $step): bool => $step[0] !== 'not kept out'),
+        );
+        $words = implode(', ', [$search->subject->value, ...$steps]);
+
+        return trim(Str::limit((string) preg_replace('/[^\pL\pN,.+-]+/u', ' ', $words), self::NAME, ''))
+            .' '.today()->toDateString();
     }
 
     /**
      * @return Generator<array{Account|Contact, ResultRows}> those who are kept out are marked; those who asked for it
      *     are left out
      */
-    private function records(Offer $offer, Search $search): Generator
+    private function records(Offer $offer, Search $search, ?Closure $reasons): Generator
     {
         foreach (array_chunk($search->ids(), self::CHUNK) as $ids) {
-            $rows = ResultRows::of($offer, $search->subject, $ids);
+            $rows = ResultRows::of($offer, $search->subject, $ids, $reasons);
             foreach ($rows->records as $record) {
                 if (! $rows->asked($record)) {
                     yield [$record, $rows];

@@ -11,7 +11,8 @@ final class AccountRequest extends FormRequest
 {
     public const FIELDS = [
         'name', 'domain', 'industry', 'headcount', 'revenue', 'growth', 'founded', 'country', 'region', 'city',
-        'postal_code', 'other_sites', 'technologies', 'keywords', 'description', 'status',
+        'postal_code', 'other_sites', 'technologies', 'keywords', 'description', 'status', 'customer_since',
+        'customer_until', 'customer_best',
     ];
 
     /** @return array<string, list<string>> */

@@ -66,6 +66,8 @@ final readonly class AccountForm
             'founded' => ['Founded'], 'country' => ['Country'], 'region' => ['Region'], 'city' => ['City'],
             'postal_code' => ['Postal code'],
             'other_sites' => ['One more place', 'Aalborg; Malmö (Sweden)'],
+            'customer_since' => ['Customer since', '3/2024; customers are kept out'],
+            'customer_until' => ['Customer until'],
             'technologies' => ['What they run', 'all of it, parted by ;'], 'keywords' => ['Keywords'],
             'description' => ['Description'],
         ];
@@ -79,7 +81,8 @@ final readonly class AccountForm
     {
         return array_filter(
             $cells,
-            fn (string $cell, string $name): bool => $name === 'status' || $cell !== $this->stored($name),
+            fn (string $cell, string $name): bool => in_array($name, ['status', 'customer_best'], true)
+                || $cell !== $this->stored($name),
             ARRAY_FILTER_USE_BOTH,
         );
     }
@@ -109,6 +112,7 @@ final readonly class AccountForm
             'country' => Countries::name($home?->country), 'region' => $home?->region, 'city' => $home?->city,
             'postal_code' => $home?->postal_code, 'other_sites' => '',
             'technologies' => $account->technologies->pluck('name')->implode('; '),
+            'customer_since', 'customer_until' => '',
             'headcount' => $account->headcount,
             default => self::shown($name, $account->getAttribute($name)),
         };

@@ -34,7 +34,8 @@ final class WhyNobody
                 .' fit, and nothing that is live speaks for any of them. Bring signals.',
             $count(StandingState::Out) === $all => ($all === 1 ? 'The one account is' : 'All '.$all.' accounts are')
                 .' out: '.self::causes($offer).'. The rules say whom '.$offer->name.' serves.',
-            default => ($all === 1 ? 'The one account is' : 'All '.$all.' accounts are').' out or kept out: '.self::causes($offer).'.',
+            default => ($all === 1 ? 'The one account is' : 'All '.$all.' accounts are').' out or kept out: '
+                .self::causes($offer).'.',
         };
     }
 

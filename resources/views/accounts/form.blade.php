@@ -14,6 +14,8 @@
             @endforeach
             <x-field width="col-md-6 col-lg-4" label="It is" name="status" :options="$page->statuses()"
                 :value="old('status')" hint="who competes with us, and agencies, are kept out" />
+            <div class="col-12"><x-tick name="customer_best" value="1" :checked="old('customer_best') === '1'"
+                label="a customer among the best, since the day above" /></div>
         </div>
         <div class="hstack gap-2 mt-4"><x-button kind="primary">{{ $page->account ? 'Keep' : 'Add' }}</x-button>
             <x-button :href="$page->back()">Leave it</x-button></div>
