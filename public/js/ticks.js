@@ -8,7 +8,7 @@ export default () => ({
         const kept = JSON.parse(sessionStorage.getItem(this.key()) ?? '[]');
         const wasSent = sessionStorage.getItem('ticks-sent') === this.key();
         const isTaken = wasSent && !document.querySelector('.invalid-feedback');
-        sessionStorage.removeItem('ticks-sent');
+        if (wasSent) sessionStorage.removeItem('ticks-sent');
         this.chosen = new Set(isTaken ? [] : kept);
         for (const box of this.boxes()) {
             if (this.chosen.has(box.value)) box.checked = true;

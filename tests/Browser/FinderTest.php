@@ -201,7 +201,7 @@ final class FinderTest extends BrowserTestCase
         $this->see('2 chosen');
         $this->press('Keep as list');
         $this->dialog('input[name=name]')->sendKeys('All Swedes'.WebDriverKeys::ENTER);
-        $this->see('There is a list of this name.');
+        $this->see('There is a list of this name');
         $this->see('2 chosen');
         $this->fill('.modal.show input[name=name]', 'Two Swedes');
         $this->find('.modal.show button.btn-primary')->click();
