@@ -73,6 +73,28 @@ final class TypedValuesTest extends TestCase
             ->assertSeeText('Country: No country is known as “Germny”. Do you mean “Germany”?');
     }
 
+    public function test_many_values_of_a_field_are_shown_and_several_taken_at_once(): void
+    {
+        $rows = '';
+        foreach (['SE', 'NO', 'FI', 'PL', 'CZ', 'NL'] as $i => $country) {
+            $rows .= "firm$i.example;Firm $i;$country\n";
+        }
+        $this->bring(IntakeKind::Accounts, "domain;name;country\n$rows");
+        (new Standings)->all();
+        $all = ['on' => 'accounts', 'c' => ['']];
+        $this->actingAs($this->rep)->get('/finder?'.http_build_query($all))->assertOk()
+            ->assertSeeText('more')->assertDontSeeText('Only these');
+        $wide = $this->get('/finder?'.http_build_query($all + ['wide' => 'country']))->assertOk()
+            ->assertSeeText('Only these');
+        foreach (['Sweden', 'Norway', 'Finland', 'Poland', 'Czechia', 'Netherlands', 'Denmark', 'Germany'] as $name) {
+            $wide->assertSeeText($name);
+        }
+        $step = ['f' => 'country', 'v' => ['SE', 'NO', 'PL']];
+        $this->followingRedirects()->post('/finder', ['on' => 'accounts', 'c' => [$step]])->assertSeeText('3 accounts');
+        $this->followingRedirects()->post('/finder', ['on' => 'accounts', 'c' => [['x' => '1'] + $step]])
+            ->assertSeeText('6 accounts');
+    }
+
     public function test_values_are_suggested_by_name_and_never_as_a_bare_code(): void
     {
         $suggested = fn (string $field, string $typed): TestResponse => $this->actingAs($this->rep)

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Lists\RunWatch;
+use App\Models\Account;
 use App\Models\IntakeKind;
 use App\Models\Rhythm;
+use App\Models\Role;
 use App\Models\Watch;
 use App\Standings\Standings;
 use Carbon\CarbonImmutable;
@@ -118,5 +120,82 @@ final class WatchTest extends TestCase
         $this->post(route('watches.restore', $watch->id));
         RunWatch::runDue();
         self::assertSame(['new in the base'], Watch::query()->sole()->newcomers()->pluck('why')->all());
+    }
+
+    public function test_a_weekly_one_runs_on_the_weekday_that_is_chosen(): void
+    {
+        $now = CarbonImmutable::parse('2026-11-23 09:00', 'UTC');
+        foreach ([1 => '30', 2 => '24', 5 => '27', 7 => '29'] as $weekday => $day) {
+            self::assertSame("2026-11-$day 08:00", Rhythm::Weekly->after($now, 8, 'UTC', $weekday)->format(
+                'Y-m-d H:i',
+            ));
+        }
+    }
+
+    public function test_it_is_changed_and_another_search_makes_nobody_of_today_new(): void
+    {
+        $account = $this->tunhede();
+        $this->actingAs($this->rep)->post(route('watches.store'), [
+            'name' => 'W', 'on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'NO']], 'rhythm' => 'daily',
+            'hour' => '6', 'time_zone' => 'UTC',
+        ])->assertSessionHasNoErrors();
+        $watch = Watch::query()->sole();
+        $changes = ['name' => 'Fridays', 'rhythm' => 'weekly', 'weekday' => '5', 'hour' => '7', 'time_zone' => 'UTC'];
+        $this->patch(route('watches.update', $watch), ['rhythm' => 'hourly'] + $changes)
+            ->assertSessionHasErrors('rhythm');
+        $this->patch(route('watches.update', $watch), $changes)->assertSessionHasNoErrors();
+        self::assertSame(
+            ['Fridays', '2026-11-27 07:00', false],
+            [$watch->refresh()->name, $watch->next_at->format('Y-m-d H:i'), $watch->mailed],
+        );
+        $undo = session('undo');
+        $this->patch($undo['to'], $undo['fields']);
+        self::assertSame(['W', '2026-11-24 06:00'], [$watch->refresh()->name, $watch->next_at->format('Y-m-d H:i')]);
+
+        // From now on Danes: the one that is there is not new, the next one is.
+        $this->get('/finder?on=accounts&c[0][f]=country&c[0][v]=DK')->assertOk()->assertSee('name="as"', false);
+        $this->post(route('watches.store'), [
+            'as' => $watch->id, 'on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'DK']],
+        ])->assertSessionHasNoErrors()->assertRedirect(route('watches.show', $watch));
+        self::assertSame(1, Watch::query()->count());
+        $this->at('2026-11-24T06:30:00Z');
+        $this->bring(IntakeKind::Accounts, "domain;name;country\nskive.example;Skive Glas;DK\nosloglas.example;O;NO\n");
+        (new Standings)->refresh();
+        RunWatch::runDue();
+        $new = Account::query()->where('domain', 'skive.example')->value('id');
+        self::assertSame([$new], $watch->newcomers()->pluck('record_id')->all());
+        self::assertNotSame($account->id, $new);
+
+        // They stand on Today, and go onto a list from there.
+        $this->get('/')->assertOk()->assertSeeText('1 newcomer of “W”');
+        $this->get(route('watches.show', $watch))->assertOk()->assertSeeText('Add newcomers to a list');
+        $this->post(route('members.store'), ['subject' => 'accounts', 'list_name' => 'New', 'only' => [$new]])
+            ->assertSessionHasNoErrors();
+        $this->post(route('watches.read', $watch));
+        $this->get('/')->assertDontSeeText('newcomer');
+        $this->actingAs($this->person('Selma', Role::Rep))->patch(route('watches.update', $watch), $changes)
+            ->assertForbidden();
+        $this->post(route('watches.store'), ['as' => $watch->id, 'on' => 'accounts', 'c' => ['']])->assertForbidden();
+    }
+
+    public function test_tags_given_in_bulk_are_taken_back_from_those_that_got_them(): void
+    {
+        $this->bring(IntakeKind::Accounts, "domain;name;country\na.example;A;DK\nb.example;B;DK\nc.example;C;NO\n");
+        (new Standings)->refresh();
+        $ids = Account::query()->orderBy('domain')->pluck('id')->all();
+        $this->actingAs($this->rep)
+            ->post(route('tags.store'), ['tag' => 'fair', 'subject' => 'accounts', 'only' => [$ids[0]]]);
+        $this->post(route('tags.store'), [
+            'tag' => 'fair', 'subject' => 'accounts', 'on' => 'accounts', 'c' => [['f' => 'country', 'v' => 'DK']],
+        ])->assertSessionHas('said', '1 account got the tag “fair”; the others had it.');
+        $undo = session('undo');
+        self::assertSame((string) $ids[1], $undo['fields']['record']);
+        $this->delete($undo['to'], $undo['fields'])->assertSessionHasNoErrors();
+        $tagged = DB::table('taggings')->pluck('record_id')->all();
+        self::assertSame([$ids[0]], $tagged);
+        // And again, by the undo of the undo.
+        $again = session('undo');
+        $this->post($again['to'], $again['fields'])->assertSessionHasNoErrors();
+        self::assertSame(2, DB::table('taggings')->count());
     }
 }

@@ -37,6 +37,7 @@ final class FinderController extends Controller
             'edit' => self::text($request, 'edit'),
             'vary' => self::text($request, 'vary'),
             'over' => self::text($request, 'over', self::LINES),
+            'wide' => self::text($request, 'wide'),
         ];
         $columns = ResultColumn::chosen($request, $search->subject);
         $page = new FinderPage(

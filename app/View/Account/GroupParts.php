@@ -89,7 +89,9 @@ final readonly class GroupParts
     {
         return route(
             'finder',
-            ['on' => 'contacts', 'c' => [['f' => 'name', 'q' => '"'.str_replace('"', ' ', $account->name).'"']]],
+            ['on' => 'contacts', 'c' => [$account->domain === null
+                ? ['f' => 'name', 'q' => '"'.str_replace('"', ' ', $account->name).'"']
+                : ['f' => 'domain', 'v' => $account->domain]]],
         );
     }
 

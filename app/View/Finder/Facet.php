@@ -11,7 +11,9 @@ final readonly class Facet
 {
     public string $number;
 
+    /** @param  string  $value  as a step has it; empty for a band of numbers */
     public function __construct(
+        public string $value,
         public string $label,
         public string $of,
         int $count,

@@ -30,6 +30,9 @@ final readonly class FinderPage
 
     private const VALUES = 5;
 
+    /** Values of a field that is looked at more closely. */
+    private const MANY = 60;
+
     private const HINTS = 3;
 
     private const WORK = ['new' => 'new', 'kept' => 'kept', 'in_work' => 'in work'];
@@ -53,7 +56,7 @@ final readonly class FinderPage
     private Options $options;
 
     /**
-     * @param  array{add: string, edit: string, vary: string, over: string}  $asked  what is to be added, edited or
+     * @param  array{add: string, edit: string, vary: string, over: string, wide: string}  $asked  what is to be added, edited or
      *     varied
      * @param  bool  $isWhole  counts of every field, and not only of those that say most
      * @param  list<ResultColumn>  $columns  to export, in this order
@@ -254,26 +257,44 @@ final readonly class FinderPage
         };
     }
 
-    /** @return array<string, list<Facet>> field as it is called → its most frequent values */
+    /** @return list<Facets> of each field that is counted */
     public function facets(): array
     {
-        $facets = [];
+        $all = [];
         foreach (Menu::counted($this->search, $this->isWhole) as $field) {
-            $values = $field->isCounted() ? $this->values($field) : $this->bands($field);
-            $most = max([1, ...array_column($values, 1)]);
-            foreach ($values as [$step, $count, $label]) {
-                $facets[ucfirst($field->label())][] = new Facet(
-                    $label,
-                    $field->label(),
-                    $count,
-                    $count / $most,
-                    $this->address([...$this->search->steps, $step]),
-                    $this->address([...$this->search->steps, $step->with(['x' => '1'])]),
-                );
+            $isWide = $this->asked['wide'] === $field->value;
+            $values = $field->isCounted() ? $this->values($field, $isWide) : $this->bands($field);
+            if ($values === []) {
+                continue;
             }
+            $most = max([1, ...array_column($values, 1)]);
+            $all[] = new Facets(
+                $field,
+                array_map(fn (array $value): Facet => new Facet(
+                    $value[0]->given('v'),
+                    $value[2],
+                    $field->label(),
+                    $value[1],
+                    $value[1] / $most,
+                    $this->address([...$this->search->steps, $value[0]]),
+                    $this->address([...$this->search->steps, $value[0]->with(['x' => '1'])]),
+                ), $values),
+                $isWide,
+                $field->isCounted() && ($isWide || count($values) === self::VALUES)
+                    ? $this->address($this->search->steps, array_filter([
+                        'every' => $this->isWhole ? 1 : null, 'wide' => $isWide ? null : $field->value,
+                    ]))
+                    : null,
+            );
         }
 
-        return $facets;
+        return $all;
+    }
+
+    /** The name of a field of the step that would come next. */
+    public function nextStep(string $key): string
+    {
+        return 'c['.count($this->search->steps)."][$key]";
     }
 
     public function otherFields(): string
@@ -300,12 +321,12 @@ final readonly class FinderPage
     }
 
     /** @return list<array{StepForm, int, string}> */
-    private function values(Field $field): array
+    private function values(Field $field, bool $isWide): array
     {
         // Of the tree, the divisions say most at a glance.
         $isTree = $field === Field::Industry || $field === Field::MainIndustry;
         $counts = $this->search
-            ->counts($field, self::VALUES, $isTree ? fn (string $code): bool => strlen($code) === 2 : null);
+            ->counts($field, $isWide ? self::MANY : self::VALUES, $isTree ? fn (string $code): bool => strlen($code) === 2 : null);
 
         return array_map(
             fn (int|string $value, int $count): array => [

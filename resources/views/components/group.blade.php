@@ -42,12 +42,9 @@
             </div>
         </x-more>
     @endif
-    @if ($group->unseen > 0)
-        <p class="small text-body-secondary pt-2">
-            <a href="{{ $parts->all($account) }}">{{
-                App\Support\Format::count($group->unseen, 'more person', 'more people') }}</a>
-        </p>
-    @endif
+    <p class="small text-body-secondary pt-2"><a href="{{ $parts->all($account) }}">@if ($group->unseen > 0){{
+        App\Support\Format::count($group->unseen, 'more person', 'more people') }}@else All of them in the
+            Finder @endif</a></p>
     <datalist id="people-of-group">@foreach ($names as $name)<option>{{ $name }}</option>@endforeach</datalist>
     <div class="d-flex flex-wrap gap-2 mt-3"><x-button opens="new-person">Add a person</x-button>
         @unless ($parts->isEmpty())<x-button opens="collect-people">Add people to a list</x-button>@endunless</div>
