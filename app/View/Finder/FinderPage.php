@@ -56,7 +56,8 @@ final readonly class FinderPage
     private Options $options;
 
     /**
-     * @param  array{add: string, edit: string, vary: string, over: string, wide: string}  $asked  what is to be added, edited or
+     * @param  array{add: string, edit: string, vary: string, over: string, wide: string}  $asked  what is to be added,
+     *     edited or
      *     varied
      * @param  bool  $isWhole  counts of every field, and not only of those that say most
      * @param  list<ResultColumn>  $columns  to export, in this order
@@ -326,7 +327,11 @@ final readonly class FinderPage
         // Of the tree, the divisions say most at a glance.
         $isTree = $field === Field::Industry || $field === Field::MainIndustry;
         $counts = $this->search
-            ->counts($field, $isWide ? self::MANY : self::VALUES, $isTree ? fn (string $code): bool => strlen($code) === 2 : null);
+            ->counts(
+                $field,
+                $isWide ? self::MANY : self::VALUES,
+                $isTree ? fn (string $code): bool => strlen($code) === 2 : null,
+            );
 
         return array_map(
             fn (int|string $value, int $count): array => [
