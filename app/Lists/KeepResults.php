@@ -21,6 +21,7 @@ final class KeepResults
     /**
      * @param  list<int>|null  $only  of those found; null: all
      * @param  int|null  $perAccount  of contacts at most so many at one account
+     * @param  int|null  $best  of all these only so many, the best
      */
     public static function asList(
         Offer $offer,
@@ -29,11 +30,13 @@ final class KeepResults
         User $by,
         ?array $only = null,
         ?int $perAccount = null,
+        ?int $best = null,
     ): KeptList {
         $ids = self::found($search, $perAccount);
         if ($only !== null) {
             $ids = array_values(array_intersect($ids, $only));
         }
+        $ids = array_slice($ids, 0, $best);
 
         return self::keep(
             [

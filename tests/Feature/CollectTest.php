@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Finder\Search;
 use App\Models\Contact;
 use App\Models\IntakeKind;
 use App\Models\KeptList;
@@ -71,6 +72,22 @@ final class CollectTest extends TestCase
         self::assertSame($this->people, $list->members()->pluck('record_id')->all());
         $accounts = KeptList::query()->where('name', 'Houses')->firstOrFail();
         $this->post('/finder/lists', ['onto' => $accounts->id] + $search)->assertNotFound();
+    }
+
+    public function test_only_the_best_are_kept(): void
+    {
+        $search = ['on' => 'contacts', 'c' => [['f' => 'domain', 'v' => 'tunhede.example']]];
+        $this->post('/finder/lists', ['name' => 'Two', 'best' => '2'] + $search)->assertSessionHasNoErrors();
+        $list = KeptList::query()->where('name', 'Two')->firstOrFail();
+        $best = Search::from($this->offer, $search)->ids();
+        self::assertCount(3, $best);
+        self::assertSame(array_slice($best, 0, 2), $list->members()->pluck('record_id')->all());
+        $this->post('/finder/lists', ['name' => 'None', 'best' => '0'] + $search)
+            ->assertSessionHasErrors(['best' => 'Only the best: a number from 1.']);
+        $this->post('/members', ['subject' => 'contacts', 'list_name' => 'One', 'only' => [$best[2]]]);
+        $one = KeptList::query()->where('name', 'One')->firstOrFail();
+        $this->post('/finder/lists', ['onto' => $one->id, 'best' => '1'] + $search);
+        self::assertSame([$best[2], $best[0]], $one->members()->pluck('record_id')->all());
     }
 
     public function test_what_is_wrong_is_said_and_a_list_of_others_is_theirs(): void

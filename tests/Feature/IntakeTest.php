@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\Finder\Pasted;
 use App\Intake\Importer;
-use App\Intake\IndustryLabels;
 use App\Intake\Mapping;
 use App\Intake\ReceiveFile;
 use App\Intake\UnreadableFile;
@@ -250,7 +249,11 @@ final class IntakeTest extends TestCase
 
         self::assertSame(['2592', '2592'], DB::table('account_industry')->pluck('code')->all());
         self::assertSame(1.0, (float) $this->standing('a.example')->criteria[0]);
-        IndustryLabels::decide($label, '28', $this->lead);
+        // What was decided stands on the screen, with what it means now, and can be decided otherwise.
+        $this->get('/intake')->assertOk()->assertSeeText('Labels decided last')
+            ->assertSee('value="2592 Treatment and coating of metals; machining"', false);
+        $this->patch(route('labels.update', $label), ['code' => '28 Machinery and equipment n.e.c.'])
+            ->assertSessionHasNoErrors();
         self::assertSame(['28', '28'], DB::table('account_industry')->pluck('code')->all(), 'it can be decided anew');
     }
 

@@ -82,10 +82,12 @@ final class FinderController extends Controller
                 ],
             ],
             'per_account' => ['nullable', 'integer', 'between:1,50'],
+            'best' => ['nullable', 'integer', 'min:1'],
         ],
             [
                 'name.required_without' => 'Give the list a name.',
                 'name.unique' => 'There is a list of this name; choose it under “onto” to add to it.',
+                'best.*' => 'Only the best: a number from 1.',
                 'per_account.*' => 'At one account: a number from 1 to 50.',
             ]);
         $search = Search::typed($offer, $request->input());
@@ -94,7 +96,9 @@ final class FinderController extends Controller
         );
         $perAccount = $request->filled('per_account') ? $request->integer('per_account') : null;
         if ($request->filled('onto')) {
-            return $this->add($offer, $search, $request->integer('onto'), $only, $perAccount);
+            $best = $request->filled('best') ? $request->integer('best') : null;
+
+            return $this->add($offer, $search, $request->integer('onto'), $only, $perAccount, $best);
         }
         $list = KeepResults::asList(
             $offer,
@@ -103,6 +107,7 @@ final class FinderController extends Controller
             self::user($request),
             $only === [] ? null : $only,
             $perAccount,
+            $request->filled('best') ? $request->integer('best') : null,
         );
 
         return redirect()->route('lists.show', $list)
@@ -115,13 +120,20 @@ final class FinderController extends Controller
      *
      * @param  list<int>  $only
      */
-    private function add(Offer $offer, Search $search, int $onto, array $only, ?int $perAccount): RedirectResponse
-    {
+    private function add(
+        Offer $offer,
+        Search $search,
+        int $onto,
+        array $only,
+        ?int $perAccount,
+        ?int $best,
+    ): RedirectResponse {
         $list = KeptList::query()->where('offer_id', $offer->id)->where('subject', $search->subject->value)
             ->findOrFail($onto);
         $this->authorize('update', $list);
         $found = KeepResults::found($search, $perAccount);
-        $new = Collect::add($list, $only === [] ? $found : array_values(array_intersect($found, $only)));
+        $chosen = $only === [] ? $found : array_values(array_intersect($found, $only));
+        $new = Collect::add($list, array_slice($chosen, 0, $best));
 
         return redirect()->route('lists.show', $list)
             ->with('said', Format::count(count($new), rtrim($list->subject, 's'))." added to “{$list->name}”.")

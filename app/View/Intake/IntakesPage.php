@@ -88,6 +88,18 @@ final readonly class IntakesPage
         ])->all();
     }
 
+    /**
+     * @return array<int, array{label: IndustryLabel, used: string}> those decided last, which can be decided otherwise
+     */
+    public function decidedLabels(): array
+    {
+        return IndustryLabel::query()->whereNotNull('code')->whereNotNull('decided_by')
+            ->withCount(['accounts as used'])->latest('updated_at')->latest('id')->limit(self::LABELS)->get()
+            ->map(fn (IndustryLabel $label): array => [
+                'label' => $label, 'used' => Format::count((int) $label->getAttribute('used'), 'account'),
+            ])->all();
+    }
+
     /** How many wait, where not all are here. */
     public function moreLabels(): ?string
     {

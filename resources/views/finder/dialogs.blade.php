@@ -34,7 +34,7 @@
     <p class="small text-body-tertiary">Only those who are new from now on are shown, each with what made it new.</p>
 </x-confirm>
 <x-modal id="keep-list" title="Keep as list"
-    :opens="$errors->hasAny(['name', 'per_account']) && old('rhythm') === null">
+    :opens="$errors->hasAny(['name', 'per_account', 'best', 'onto']) && old('rhythm') === null">
     <x-form :to="route('finder.keep')" class="vstack gap-3" id="keep-form">
         <x-finder.hidden :subject="$page->search->subject" :steps="$page->search->steps" />
         <x-field label="Onto" name="onto" :options="$page->lists()" :value="old('onto')" />
@@ -44,6 +44,7 @@
             <x-field label="At most so many at one account (empty: all)" name="per_account" type="number" min="1"
                 max="50" :value="old('per_account')" />
         @endif
+        <x-field label="Only the best so many (empty: all)" name="best" type="number" min="1" :value="old('best')" />
         <p class="small text-body-tertiary">All that were found, or only those ticked, on whatever page. The list
             remembers this search.</p>
         <div class="hstack gap-2"><x-button kind="primary">Keep</x-button><x-button type="button"

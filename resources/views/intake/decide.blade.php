@@ -24,17 +24,14 @@
             files.</p>
         @if ($page->moreLabels())<p class="small text-body-secondary">{{ $page->moreLabels() }}</p>@endif
         <x-wrong for="code" />
-        @foreach ($page->labels() as $one)
-            <x-form :to="route('labels.update', $one['label'])" method="patch" class="border-top py-2">
-                <p class="breaks"><strong>{{ $one['label']->label }}</strong> <span
-                    class="small text-body-secondary">{{ $one['used'] }}</span></p>
-                <div class="d-flex gap-2 mt-1">
-                    <x-field hidden class="flex-grow-1 min-w-0" :label="'What '.$one['label']->label.' means'"
-                        name="code" list="industries" autocomplete="off" placeholder="type a word or an ISIC code"
-                        :value="$page->industry($one['label']->suggested)" />
-                    <x-button>Decide</x-button></div>
-            </x-form>
-        @endforeach
+        @foreach ($page->labels() as $one)@include('intake.label')@endforeach
+    @endif
+    @if ($page->decidedLabels() !== [])
+        <x-more says="Labels decided last" class="small border-top py-2">
+            @foreach ($page->decidedLabels() as $one)@include('intake.label')@endforeach
+        </x-more>
+    @endif
+    @if ($page->labels() !== [] || $page->decidedLabels() !== [])
         <datalist id="industries">@foreach ($page->industries() as $industry)<option>{{
             $industry }}</option>@endforeach</datalist>
     @endif
