@@ -69,6 +69,7 @@ abstract class BrowserTestCase extends TestCase
             'APP_ENV' => 'local', 'APP_URL' => "http://127.0.0.1:$port", 'APP_DEBUG' => 'false',
             'DB_DATABASE' => $database, 'LUFTIG_DEMO' => static::DEMO ? 'true' : 'false',
             'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file',
+            'LUFTIG_CACHE' => getenv('LUFTIG_INTAKES')."/cache-$database",
             'QUEUE_CONNECTION' => 'database', 'LOG_CHANNEL' => 'single', 'LUFTIG_CLOCK_FILE' => $clock,
             'PHP_CLI_SERVER_WORKERS' => '3',
         ] + getenv();
