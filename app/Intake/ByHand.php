@@ -29,9 +29,8 @@ final class ByHand
     private const CUSTOMER = ['since' => 'customer_since', 'until' => 'customer_until', 'best' => 'customer_best'];
 
     /**
-     * @param  array<string, string>  $cells  column → what is typed; blank: nothing is said; also since when, until
-     *     when
-     *                                        and whether among the best it is a customer, as customer_since and so on
+     * @param  array<string, string>  $cells  column → what is typed, blank: nothing is said; and customer_since,
+     *                                        customer_until, customer_best: since and until when it is a customer
      * @return array{Account, Intake}
      *
      * @throws ValidationException naming the fields

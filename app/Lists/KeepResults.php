@@ -32,19 +32,26 @@ final class KeepResults
         ?int $perAccount = null,
         ?int $best = null,
     ): KeptList {
-        $ids = self::found($search, $perAccount);
-        if ($only !== null) {
-            $ids = array_values(array_intersect($ids, $only));
-        }
-        $ids = array_slice($ids, 0, $best);
-
         return self::keep(
             [
                 'offer_id' => $offer->id, 'name' => $name, 'subject' => $search->subject->value,
                 'search' => http_build_query($search->parameters()), 'per_account' => $perAccount, 'user_id' => $by->id,
             ],
-            $ids,
+            self::chosen($search, $only, $perAccount, $best),
         );
+    }
+
+    /**
+     * @param  list<int>|null  $only  of those found; null: all
+     * @param  int|null  $perAccount  of contacts at most so many at one account
+     * @param  int|null  $best  of all these only so many, the best
+     * @return list<int> in the order in which they were found
+     */
+    public static function chosen(Search $search, ?array $only, ?int $perAccount, ?int $best): array
+    {
+        $found = self::found($search, $perAccount);
+
+        return array_slice($only === null ? $found : array_values(array_intersect($found, $only)), 0, $best);
     }
 
     /**

@@ -91,24 +91,17 @@ final class FinderController extends Controller
                 'per_account.*' => 'At one account: a number from 1 to 50.',
             ]);
         $search = Search::typed($offer, $request->input());
-        $only = array_values(
+        $ticked = array_values(
             array_map(intval(...), array_filter((array) $request->input('only', []), is_numeric(...))),
         );
+        $only = $ticked === [] ? null : $ticked;
         $perAccount = $request->filled('per_account') ? $request->integer('per_account') : null;
+        $best = $request->filled('best') ? $request->integer('best') : null;
         if ($request->filled('onto')) {
-            $best = $request->filled('best') ? $request->integer('best') : null;
-
             return $this->add($offer, $search, $request->integer('onto'), $only, $perAccount, $best);
         }
-        $list = KeepResults::asList(
-            $offer,
-            $search,
-            $request->string('name')->trim()->toString(),
-            self::user($request),
-            $only === [] ? null : $only,
-            $perAccount,
-            $request->filled('best') ? $request->integer('best') : null,
-        );
+        $name = $request->string('name')->trim()->toString();
+        $list = KeepResults::asList($offer, $search, $name, self::user($request), $only, $perAccount, $best);
 
         return redirect()->route('lists.show', $list)
             ->with('said', "The list “{$list->name}” is kept, with the search that made it.")
@@ -118,22 +111,20 @@ final class FinderController extends Controller
     /**
      * Those found, or those ticked of them, onto a list that is there.
      *
-     * @param  list<int>  $only
+     * @param  list<int>|null  $only
      */
     private function add(
         Offer $offer,
         Search $search,
         int $onto,
-        array $only,
+        ?array $only,
         ?int $perAccount,
         ?int $best,
     ): RedirectResponse {
         $list = KeptList::query()->where('offer_id', $offer->id)->where('subject', $search->subject->value)
             ->findOrFail($onto);
         $this->authorize('update', $list);
-        $found = KeepResults::found($search, $perAccount);
-        $chosen = $only === [] ? $found : array_values(array_intersect($found, $only));
-        $new = Collect::add($list, array_slice($chosen, 0, $best));
+        $new = Collect::add($list, KeepResults::chosen($search, $only, $perAccount, $best));
 
         return redirect()->route('lists.show', $list)
             ->with('said', Format::count(count($new), rtrim($list->subject, 's'))." added to “{$list->name}”.")

@@ -27,14 +27,16 @@ final class WhyNobody
             ->all();
         $count = fn (StandingState $state): int => $states[$state->value] ?? 0;
 
+        $everybody = $all === 1 ? 'The one account is' : 'All '.Format::number($all).' accounts are';
+
         return match (true) {
             $count(StandingState::Ranked) > 0 => null,
             array_sum($states) === 0 => 'The accounts are being computed; look again in a minute.',
             $count(StandingState::Waiting) > 0 => Format::count($count(StandingState::Waiting), 'account')
                 .' fit, and nothing that is live speaks for any of them. Bring signals.',
-            $count(StandingState::Out) === $all => ($all === 1 ? 'The one account is' : 'All '.$all.' accounts are')
+            $count(StandingState::Out) === $all => $everybody
                 .' out: '.self::causes($offer).'. The rules say whom '.$offer->name.' serves.',
-            default => ($all === 1 ? 'The one account is' : 'All '.$all.' accounts are').' out or kept out: '
+            default => $everybody.' out or kept out: '
                 .self::causes($offer).'.',
         };
     }
