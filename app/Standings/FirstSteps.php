@@ -41,6 +41,17 @@ final readonly class FirstSteps
         return $offer !== null && (new self($offer))->next() < 5;
     }
 
+    /** @return list<array<string, mixed>> criteria of the rules that the first steps do not ask for, and leave alone */
+    public function others(): array
+    {
+        $own = [self::SIZE, ...array_column(self::VALUES, 2)];
+
+        return array_values(array_filter(
+            $this->offer->rules->criteria ?? [],
+            fn (array $criterion): bool => ! in_array($criterion['name'], $own, true),
+        ));
+    }
+
     public function isDone(int $step): bool
     {
         return match ($step) {

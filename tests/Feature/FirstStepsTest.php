@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Offer;
 use App\Models\User;
 use App\Standings\FirstSteps;
+use App\Standings\NewRules;
 use App\Standings\Standings;
 use App\Standings\Starter;
 use App\View\Begin\BeginPage;
@@ -69,6 +70,19 @@ final class FirstStepsTest extends TestCase
         self::assertSame([true, true, true, true, false], array_column($page->steps(), 'isDone'));
         $this->actingAs($this->rep)->get('/begin')->assertForbidden();
         $this->post('/begin/serves', [])->assertForbidden();
+    }
+
+    public function test_criteria_of_other_names_are_named_and_stay(): void
+    {
+        $offer = Offer::query()->firstOrFail();
+        NewRules::change($offer, ['criteria' => [[
+            'name' => 'Makes things', 'field' => 'industries', 'mode' => 'must', 'any' => ['C'],
+        ]]], $this->lead, 'before');
+        $this->actingAs($this->lead)->get('/begin?step=2')->assertSeeText('The rules also ask “Makes things”.');
+        $this->post('/begin/serves', ['countries' => ['DE']])->assertSessionHasNoErrors();
+        self::assertSame(['Country', 'Makes things'], array_column(
+            Offer::query()->firstOrFail()->rules->criteria ?? [], 'name',
+        ));
     }
 
     public function test_rules_to_begin_with_are_rules(): void

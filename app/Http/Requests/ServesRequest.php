@@ -81,13 +81,8 @@ final class ServesRequest extends FormRequest
                 'weight' => 2.0, 'range' => $range,
             ];
         }
-        $ours = [FirstSteps::SIZE, ...array_column(FirstSteps::VALUES, 2)];
-        $others = array_filter(
-            $offer->loadMissing('rules')->rules->criteria ?? [],
-            fn (array $criterion): bool => ! in_array($criterion['name'], $ours, true),
-        );
 
-        return [...array_values($criteria), ...array_values($others)];
+        return [...array_values($criteria), ...(new FirstSteps($offer))->others()];
     }
 
     /** @return list<string> codes */

@@ -80,6 +80,14 @@ final readonly class BeginPage
         ));
     }
 
+    /** What else the rules ask, which stays as it is; empty: nothing. */
+    public function others(): string
+    {
+        return implode(', ', array_map(
+            fn (array $criterion): string => "“{$criterion['name']}”", $this->steps->others(),
+        ));
+    }
+
     public function suggests(string $name): string
     {
         return route('rules.suggest', ['field' => FirstSteps::VALUES[$name][0]->value]);

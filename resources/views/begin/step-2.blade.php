@@ -27,5 +27,8 @@
     </div>
     <p class="text-body-tertiary">What is unknown of an account never puts it out. More can be asked under Rules:
         revenue, growth, technologies, the words they use.</p>
+    @if ($page->others() !== '')
+        <p>The rules also ask {{ $page->others() }}. That stays as it is, and is changed under Rules.</p>
+    @endif
     <x-button kind="primary">Next: who buys</x-button>
 </x-form>
