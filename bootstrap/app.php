@@ -5,6 +5,7 @@ use App\Http\Middleware\KnownHosts;
 use App\Http\Middleware\OnceOnly;
 use App\Http\Middleware\ReadableText;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\SessionOfPages;
 use App\Http\Middleware\SettlesChanges;
 use App\Http\Middleware\ShareOffer;
 use App\Http\Middleware\StillSignsIn;
@@ -13,6 +14,7 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\StartSession;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 return Application::configure(basePath: dirname(__DIR__))
@@ -27,6 +29,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->web(
             append: [StillSignsIn::class, OnceOnly::class, ShareOffer::class, SettlesChanges::class],
             prepend: [FragmentsWithoutCookies::class],
+            replace: [StartSession::class => SessionOfPages::class],
         );
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');

@@ -340,6 +340,15 @@ final class WorkTest extends TestCase
         }
     }
 
+    public function test_a_fragment_takes_nothing_away_that_the_next_page_is_to_say(): void
+    {
+        $this->actingAs($this->rep)->patch('/pace', ['pace' => 12])->assertSessionHas('said');
+        $this->get('/go?q=a', ['HX-Request' => 'true'])->assertOk();
+        $this->post('/reads', ['q' => 'air'], ['HX-Request' => 'true'])->assertOk();
+        $this->get('/pace')->assertSee('Your pace is 12 approaches a day.');
+        $this->get('/pace')->assertDontSee('Your pace is 12 approaches a day.');
+    }
+
     public function test_every_screen_answers_with_data_and_without(): void
     {
         $screens = [

@@ -21,7 +21,7 @@
     </x-more>
     <x-button small kind="link" class="px-0" type="button"
         hx-post="{{ route('rules.matches', [$offer, 'role' => $row->key]) }}"
-        hx-target="next .role-found" hx-include="closest form"
+        hx-target="next .role-found" hx-include="closest form" hx-sync="this:replace"
             hx-trigger="click, change from:closest [data-one] delay:400ms">Who matches, and
         who just misses</x-button>
     <div class="role-found" aria-live="polite"></div>
