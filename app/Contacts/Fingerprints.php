@@ -19,17 +19,17 @@ final class Fingerprints
     /** @param  list<string|null>  $channels  e-mail addresses and profiles */
     public function isErased(string $domain, string $first, string $last, array $channels): bool
     {
-        $this->known ??= array_fill_keys(Erasure::query()->pluck('fingerprint')->all(), true);
-        if ($this->known === []) {
-            return false;
-        }
-        foreach (self::of($domain, $first, $last, $channels) as $fingerprint) {
-            if (isset($this->known[$fingerprint])) {
-                return true;
-            }
-        }
+        return $this->isKnown([self::name($domain, $first, $last), ...self::channels($channels)]);
+    }
 
-        return false;
+    /**
+     * Whether one of some addresses or profiles is an erased person's.
+     *
+     * @param  list<string|null>  $channels
+     */
+    public function hasErased(array $channels): bool
+    {
+        return $this->isKnown(self::channels($channels));
     }
 
     /**
@@ -38,14 +38,44 @@ final class Fingerprints
      */
     public static function of(string $domain, string $first, string $last, array $channels): array
     {
-        $texts = ['name|'.$domain.'|'.implode(' ', Fold::words("$first $last"))];
-        foreach (array_filter($channels) as $channel) {
-            $texts[] = 'channel|'.mb_strtolower(trim((string) $channel));
+        return array_map(
+            self::print(...),
+            [self::name($domain, $first, $last), ...self::channels($channels)],
+        );
+    }
+
+    /** @param  list<string>  $texts */
+    private function isKnown(array $texts): bool
+    {
+        $this->known ??= array_fill_keys(Erasure::query()->pluck('fingerprint')->all(), true);
+        foreach ($this->known === [] ? [] : $texts as $text) {
+            if (isset($this->known[self::print($text)])) {
+                return true;
+            }
         }
 
+        return false;
+    }
+
+    private static function name(string $domain, string $first, string $last): string
+    {
+        return 'name|'.$domain.'|'.implode(' ', Fold::words("$first $last"));
+    }
+
+    /**
+     * @param  list<string|null>  $channels
+     * @return list<string>
+     */
+    private static function channels(array $channels): array
+    {
         return array_map(
-            static fn (string $text): string => hash_hmac('sha256', $text, (string) config('app.key')),
-            $texts,
+            fn (string $channel): string => 'channel|'.mb_strtolower(trim($channel)),
+            array_values(array_filter($channels)),
         );
+    }
+
+    private static function print(string $text): string
+    {
+        return hash_hmac('sha256', $text, (string) config('app.key'));
     }
 }

@@ -23,7 +23,7 @@ final readonly class ForgetNames
         'notes' => ['text'], 'signals' => ['title', 'quote'], 'reasons' => ['words'],
         'approaches' => ['next_step', 'instead'], 'watch_finds' => ['why'],
         'accounts' => ['description', 'keywords'], 'contacts' => ['about', 'interests'], 'rule_sets' => ['note'],
-        'keep_outs' => ['reason'],
+        'keep_outs' => ['reason'], 'candidate_deeds' => ['quote', 'topic'],
     ];
 
     /** Values within values. */

@@ -17,6 +17,7 @@ final class RowReaders
         'signals' => SignalRows::class,
         'relations' => RelationRows::class,
         'checks' => CheckRows::class,
+        'reactions' => ReactionRows::class,
     ];
 
     /**

@@ -176,7 +176,7 @@ final class SignalRows implements RowReader
             ->pluck('headcount', 'id')->all();
         $people = DB::table('channels')->where('type', 'email')
             ->whereIn('value', array_filter(array_column($records, 'person')))->pluck('contact_id', 'value')->all();
-        $prints = array_map($this->key(...), $records);
+        $prints = array_map(fn (array $one): string => $one['fingerprint'] ?? $this->key($one), $records);
         $there = DB::table('signals')->whereIn('fingerprint', $prints)->get(['id', 'fingerprint', ...self::FIELDS])
             ->keyBy('fingerprint');
         $now = now()->toDateTimeString();
@@ -211,7 +211,7 @@ final class SignalRows implements RowReader
             $existing = $there[$prints[$line]] ?? null;
             if ($existing === null) {
                 $new[] = [
-                    $account, $people[$record['person'] ?? ''] ?? null, $record['kind'],
+                    $account, $record['contact'] ?? $people[$record['person'] ?? ''] ?? null, $record['kind'],
                     ...array_map(fn (string $field) => $record[$field], self::FIELDS), $now, $prints[$line],
                     $concerns->of($record['kind'], $record['title'], $record['quote']), $now, $now,
                 ];

@@ -25,6 +25,7 @@ final class UndoIntake
         'account' => 'accounts', 'contact' => 'contacts', 'signal' => 'signals',
         'customer_period' => 'customer_periods', 'channel' => 'channels', 'position' => 'positions',
         'relation' => 'relations', 'affiliation' => 'affiliations',
+        'candidate' => 'candidates', 'candidate_deed' => 'candidate_deeds',
     ];
 
     /** What a person, or another file, may have added to a record; a record with such is kept. */
@@ -35,9 +36,10 @@ final class UndoIntake
             'decisions' => 'account_id', 'keep_outs' => 'account_id',
         ],
         'contact' => [
-            'reasons' => 'contact_id', 'approaches' => 'contact_id', 'signals' => 'contact_id',
+            'reasons' => 'contact_id', 'approaches' => 'contact_id', 'signals' => 'contact_id', 'notes' => 'contact_id',
             'group_places' => 'contact_id', 'reservations' => 'contact_id', 'keep_outs' => 'contact_id',
         ],
+        'candidate' => ['candidate_deeds' => 'candidate_id'],
     ];
 
     /** @var array<int> */
@@ -185,7 +187,7 @@ final class UndoIntake
             DB::table(self::TABLES[$record])->whereIn('id', $ids)->select('contact_id'),
         );
         AccountIds::markStale(match ($record) {
-            'account' => [],
+            'account', 'candidate', 'candidate_deed' => [],
             'contact',
             'signal',
             'customer_period' => DB::table(self::TABLES[$record])->whereIn('id', $ids)->pluck('account_id')->all(),

@@ -21,6 +21,11 @@ final readonly class FileColumn
     ) {
     }
 
+    public function needed(string $example): self
+    {
+        return new self($this->label, $this->names, $example, true, $this->isDay, $this->choices);
+    }
+
     /** @param  list<string>  $names */
     public function alsoNamed(array $names): self
     {

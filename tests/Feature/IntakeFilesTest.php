@@ -30,15 +30,9 @@ final class IntakeFilesTest extends TestCase
     /** @return array<string, array{string}> */
     public static function files(): array
     {
-        $files = array_filter(
-            self::expected(),
-            fn (array $file): bool => self::kind($file) !== null,
-        );
+        $names = array_column(self::expected(), 'file');
 
-        return array_combine(
-            array_column($files, 'file'),
-            array_map(fn (array $file): array => [$file['file']], $files),
-        );
+        return array_combine($names, array_map(fn (string $name): array => [$name], $names));
     }
 
     #[DataProvider('files')]
@@ -63,6 +57,36 @@ final class IntakeFilesTest extends TestCase
         $this->take(self::one('00-known-accounts.csv'));
         $this->take(['answers' => $expected['otherwise']['answers']] + $expected);
         $this->spots($expected['otherwise']['spots']);
+    }
+
+    public function test_who_is_nobodys_contact_is_kept_as_a_candidate(): void
+    {
+        $expected = self::one('17-post-reactions.csv');
+        foreach ($expected['after'] as $before) {
+            $this->take(self::one($before));
+        }
+        $people = Contact::query()->count();
+        $intake = $this->take($expected);
+        $this->take($expected);
+
+        self::assertSame($people, Contact::query()->count());
+        // Twelve whom nobody knows, one of them named like a contact.
+        self::assertSame(12, DB::table('candidates')->count());
+        self::assertSame(12, DB::table('candidate_deeds')->count());
+        $jana = DB::table('candidates')->where('profile', 'https://people.example/jana-rutenlohe')->first();
+        self::assertSame(
+            ['Jana Rutenlohe', 'Zahnarztpraxis Quastenlohe GmbH'], [$jana?->name, $jana?->company],
+        );
+        self::assertSame(
+            'Commented on a post: posts.example/night-deliveries',
+            Signal::query()->whereRelation('contact', 'profile', 'https://people.example/hugh-tansygill')
+                ->where('link', 'https://posts.example/night-deliveries')->value('title'),
+            'the more that he did under one post',
+        );
+
+        (new Importer)->undo($intake);
+        self::assertSame(0, DB::table('candidates')->count());
+        self::assertSame(0, Signal::query()->where('kind', 'post_engagement')->count());
     }
 
     /**
@@ -200,6 +224,10 @@ final class IntakeFilesTest extends TestCase
             return array_values(Signal::query()->where('account_id', $account->id ?? 0)
                 ->when(isset($row['title']), fn ($q) => $q->where('title', $row['title']))->get()->all());
         }
+        if (isset($row['profile'], $row['link'])) {
+            return array_values(Signal::query()->where('link', $row['link'])
+                ->whereRelation('contact', 'profile', $row['profile'])->get()->all());
+        }
         if (isset($row['email'])) {
             $ids = DB::table('channels')->where('value', $row['email'])->pluck('contact_id');
 
@@ -285,7 +313,7 @@ final class IntakeFilesTest extends TestCase
     /** @param  array<string, mixed>  $expected */
     private function take(array $expected): Intake
     {
-        $kind = self::kind($expected) ?? self::fail('no such kind');
+        $kind = self::kind($expected);
         $intake = ReceiveFile::file(self::FOLDER.'/'.$expected['file'], $expected['file'], $this->rep, $kind);
         $byHand = array_column($expected['by_hand'] ?? [], null);
         $mapping = $intake->mapping ?? [];
@@ -332,9 +360,11 @@ final class IntakeFilesTest extends TestCase
     }
 
     /** @param  array<string, mixed>  $expected */
-    private static function kind(array $expected): ?IntakeKind
+    private static function kind(array $expected): IntakeKind
     {
-        return IntakeKind::tryFrom(['address check' => 'checks'][$expected['kind']] ?? $expected['kind']);
+        return IntakeKind::from(
+            ['address check' => 'checks', 'post reactions' => 'reactions'][$expected['kind']] ?? $expected['kind'],
+        );
     }
 
     /** @return array<string, mixed> */

@@ -58,6 +58,14 @@ final class ContactReading
     /** @return array{string, string} */
     public static function name(Cells $row): array
     {
+        $name = self::nameIfAny($row);
+
+        return $name === ['', ''] ? throw new RejectedRow('The name is missing.') : $name;
+    }
+
+    /** @return array{string, string} first and last name, as far as there are any */
+    public static function nameIfAny(Cells $row): array
+    {
         $first = $row->text('first_name', 100);
         $last = $row->text('last_name', 100);
         $whole = $row->text('name');
@@ -69,9 +77,6 @@ final class ContactReading
                 $last = (string) array_pop($parts);
                 $first = implode(' ', $parts);
             }
-        }
-        if (($first ?? '') === '' && ($last ?? '') === '') {
-            throw new RejectedRow('The name is missing.');
         }
 
         return [$first ?? '', $last ?? ''];

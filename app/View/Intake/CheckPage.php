@@ -36,6 +36,7 @@ final readonly class CheckPage
     private const KINDS = [
         'accounts' => 'an account', 'contacts' => 'a contact', 'customers' => 'a customer', 'signals' => 'a signal',
         'relations' => 'somebody one of us knows', 'checks' => 'an address that was checked',
+        'reactions' => 'somebody who reacted to a post',
     ];
 
     private const PARTED = ["\t" => 'a tab', ';' => 'a semicolon', ',' => 'a comma'];
