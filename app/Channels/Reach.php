@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Contacts;
+namespace App\Channels;
 
 use App\KeepOut\EntriesInForce;
 use App\Models\Channel;

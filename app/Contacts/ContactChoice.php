@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Contacts;
 
+use App\Channels\Reach;
 use App\KeepOut\EntriesInForce;
 use App\Lists\Trial;
 use App\Models\Account;

@@ -35,6 +35,7 @@ final class Doubles
         ],
         'contact' => [
             'positions' => ['contact_id'], 'signals' => ['contact_id'], 'reasons' => ['contact_id'],
+            'notes' => ['contact_id'],
             'approaches' => ['contact_id'], 'keep_outs' => ['contact_id'], 'group_places' => ['reports_to'],
             'relations' => ['contact_id'],
         ],

@@ -75,6 +75,9 @@ final class EraseContact
                     ],
                 )
                 ->all(),
+            'notes' => $contact->notes->pluck('text')->all(),
+            'candidate' => DB::table('candidates')->where('profile', $contact->profile)
+                ->get(['profile', 'name', 'company', 'title'])->all(),
             'reasons' => Reason::query()->where('contact_id', $contact->id)
                 ->get()
                 ->map(
@@ -155,6 +158,7 @@ final class EraseContact
     private static function forget(array $ids, array $addresses, ?string $domain, array $names): void
     {
         Signal::query()->whereIn('contact_id', $ids)->delete();
+        DB::table('candidates')->whereIn('profile', $addresses)->delete();
         Relation::query()->whereIn('contact_id', $ids)->orWhereIn('email', $addresses)->orWhereIn('profile', $addresses)
             ->orWhere(
                 fn ($there) => $there->whereIn('person', $names)->whereNotNull('domain')->where('domain', $domain),

@@ -4,13 +4,18 @@ declare(strict_types=1);
 
 namespace App\Lists;
 
+use App\Channels\Reach;
+use App\KeepOut\EntriesInForce;
+use App\Models\Contact;
 use App\Models\KeptList;
 use App\Models\User;
 use App\Support\Countries;
 use App\Support\Together;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Buying\Authority;
+use Luftig\Core\Company\Industries;
 use Luftig\Core\Person\Title;
+use stdClass;
 
 /** Parts a list into batches. */
 final class SplitList
@@ -66,38 +71,65 @@ final class SplitList
     {
         $labels = [];
         foreach (array_chunk($ids, 2000) as $chunk) {
-            $query = $list->subject === 'accounts'
-                ? DB::table('accounts')->whereIn('accounts.id', $chunk)
-                : DB::table('contacts')->join('accounts', 'accounts.id', '=', 'contacts.account_id')->whereIn(
-                    'contacts.id',
-                    $chunk,
-                );
-            $rows = $query->leftJoin(
-                'places',
-                fn ($join) => $join->on('places.account_id', '=', 'accounts.id')->where('headquarters', true),
-            )
-                ->get(
-                    [
-                        $list->subject.'.id', 'headcount', 'places.country',
-                        ...($list->subject === 'contacts' ? ['reading'] : []),
-                    ],
-                )
-                ->keyBy('id');
+            $found = $by === SplitBy::Channel ? self::channels($chunk) : self::facts($list->subject, $by, $chunk);
             foreach ($chunk as $id) {
-                $row = $rows[$id] ?? null;
-                if ($row !== null) {
-                    $labels[$id] = match ($by) {
-                        SplitBy::Country => Countries::name($row->country) ?: 'country unknown',
-                        SplitBy::Headcount => $row->headcount === null
-                            ? 'heads unknown'
-                            : self::BANDS[Authority::sizeClass($row->headcount)],
-                        default => (Title::unpacked($row->reading)->functions()[0] ?? null)?->label()
-                            ?? 'function unknown',
-                    };
+                if (isset($found[$id])) {
+                    $labels[$id] = $found[$id];
                 }
             }
         }
 
         return $labels;
+    }
+
+    /**
+     * How each contact is reached best.
+     *
+     * @param  list<int>  $ids
+     * @return array<int, string>
+     */
+    private static function channels(array $ids): array
+    {
+        $barred = EntriesInForce::now();
+
+        return Contact::query()->with('channels')->whereIn('id', $ids)->get()->mapWithKeys(
+            fn (Contact $contact): array => [$contact->id => Reach::of($contact, $barred)->label()],
+        )->all();
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return array<int, string>
+     */
+    private static function facts(string $subject, SplitBy $by, array $ids): array
+    {
+        $query = $subject === 'accounts'
+            ? DB::table('accounts')
+            : DB::table('contacts')->join('accounts', 'accounts.id', '=', 'contacts.account_id')->addSelect('reading');
+
+        return $query->whereIn("$subject.id", $ids)
+            ->leftJoin('places', fn ($join) => $join->on('places.account_id', '=', 'accounts.id')
+                ->where('headquarters', true))
+            ->leftJoin('account_industry', fn ($join) => $join->on('account_industry.account_id', '=', 'accounts.id')
+                ->where('position', 0))
+            ->addSelect("$subject.id", 'headcount', 'places.country', 'places.region', 'places.city', 'code')
+            ->get()->mapWithKeys(fn (stdClass $row): array => [$row->id => self::label($row, $by)])->all();
+    }
+
+    private static function label(stdClass $row, SplitBy $by): string
+    {
+        return match ($by) {
+            SplitBy::Country => Countries::name($row->country) ?: 'country unknown',
+            SplitBy::Region => $row->region ?? 'region unknown',
+            SplitBy::City => $row->city ?? 'city unknown',
+            // By divisions: classes would make a batch of nearly each.
+            SplitBy::Industry => $row->code === null
+                ? 'industry unknown'
+                : lcfirst(Industries::name(strlen($row->code) === 1 ? $row->code : substr($row->code, 0, 2))),
+            SplitBy::Headcount => $row->headcount === null
+                ? 'heads unknown'
+                : self::BANDS[Authority::sizeClass($row->headcount)],
+            default => (Title::unpacked($row->reading)->functions()[0] ?? null)?->label() ?? 'function unknown',
+        };
     }
 }

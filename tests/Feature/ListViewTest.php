@@ -12,6 +12,7 @@ use App\Lists\SplitList;
 use App\Lists\Trial;
 use App\Models\Account;
 use App\Models\Approach;
+use App\Models\Channel;
 use App\Models\Contact;
 use App\Models\KeptList;
 use App\Models\Place;
@@ -290,6 +291,11 @@ final class ListViewTest extends TestCase
                 'under 50 heads' => 2,
             ]],
             'by country' => [SplitBy::Country, 0, ['Denmark' => 3, 'Sweden' => 3, 'country unknown' => 1]],
+            'by city' => [SplitBy::City, 0, ['Hobro' => 3, 'Halmstad' => 3, 'city unknown' => 1]],
+            'by industry' => [SplitBy::Industry, 0, [
+                'other non-metallic mineral products' => 2, 'wholesale and retail trade; repair of motor vehicles '
+                    .'and motorcycles' => 1, 'industry unknown' => 4,
+            ]],
         ];
     }
 
@@ -303,8 +309,14 @@ final class ListViewTest extends TestCase
         foreach ($heads as $i => $headcount) {
             $ids[] = $account = Account::factory()->create(['headcount' => $headcount])->id;
             if ($countries[$i] !== null) {
-                Place::factory()->create(['account_id' => $account, 'country' => $countries[$i]]);
+                Place::factory()->create([
+                    'account_id' => $account, 'country' => $countries[$i],
+                    'city' => ['DK' => 'Hobro', 'SE' => 'Halmstad'][$countries[$i]],
+                ]);
             }
+        }
+        foreach (['2310', '23', 'G'] as $i => $code) {
+            DB::table('account_industry')->insert(['account_id' => $ids[$i], 'position' => 0, 'code' => $code]);
         }
         $batches = SplitList::split($this->listOf($ids), $by, $parts, $this->rep);
         ksort($batches);
@@ -315,6 +327,28 @@ final class ListViewTest extends TestCase
         ksort($named);
         self::assertSame($named, $batches);
         self::assertSame(7, DB::table('list_members')->where('list_id', '<>', KeptList::query()->min('id'))->count());
+    }
+
+    public function test_contacts_are_parted_by_how_they_are_reached_best(): void
+    {
+        $ids = [];
+        foreach ([['email', 'valid'], ['email', 'invalid'], ['direct_phone', 'unknown'], null] as $channel) {
+            $ids[] = $contact = Contact::factory()->create()->id;
+            if ($channel !== null) {
+                Channel::factory()->create([
+                    'contact_id' => $contact, 'type' => $channel[0], 'state' => $channel[1],
+                    'value' => $channel[0] === 'email' ? "a$contact@firm.example" : "+46 31 390 06 0$contact",
+                ]);
+            }
+        }
+        $list = $this->listOf($ids);
+        $list->update(['subject' => 'contacts']);
+
+        // Where nothing arrives there is no channel.
+        self::assertEqualsCanonicalizing(
+            ['Makers · e-mail, checked' => 1, 'Makers · no channel' => 2, 'Makers · direct phone' => 1],
+            SplitList::split($list, SplitBy::Channel, 0, $this->rep),
+        );
     }
 
     public function test_a_search_is_told_step_by_step(): void
