@@ -116,7 +116,7 @@ final class Records
                     ."{$on('c.account_id')} AND merged_into IS NULL",
             );
             $signals = $this->grouped(
-                'SELECT account_id, kind, UNIX_TIMESTAMP(occurred_at), strength, facts, title, quote, contact_id '
+                'SELECT account_id, kind, UNIX_TIMESTAMP(occurred_at), strength, facts, title, quote, contact_id, link '
                     ."FROM signals WHERE {$on('account_id')} AND (offer_id IS NULL OR offer_id = {$this->offer->id})",
             );
             foreach ($this->rowsOfAccounts($on('a.id')) as $row) {
@@ -170,10 +170,10 @@ final class Records
         }
     }
 
-    /** @param  list<mixed>  $row  kind, time, strength, facts, title, quote, whose own */
+    /** @param  list<mixed>  $row  kind, time, strength, facts, title, quote, whose own, link */
     private function event(array $row): Record
     {
-        [$kind, $time, $strength, $facts, $title, $quote, $whose] = $row;
+        [$kind, $time, $strength, $facts, $title, $quote, $whose, $link] = $row;
         $values = ['event_kind' => [$kind], 'event_stage' => [
             $this->catalogue->rules[$kind]->stage(($this->now - $time) / self::DAY)->value,
         ]];
@@ -188,7 +188,10 @@ final class Records
             }
         }
 
-        $text = $this->folds->line($quote === null ? $title : "$title $quote");
+        // A post is told by its address; elsewhere that would only make each text one of its own.
+        $text = $this->folds->line(
+            implode(' ', array_filter([$title, $quote, $kind === 'post_engagement' ? $link : null])),
+        );
 
         return new Record((int) $whose, $values, $numbers, ['event_text' => $text]);
     }

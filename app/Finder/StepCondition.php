@@ -37,7 +37,7 @@ final readonly class StepCondition
 
         return match (true) {
             $this->step->field === Field::Event => Condition::together(
-                $this->step->field, $this->eventParts(), $this->numbers->whole('n', 1), $x, $unknown,
+                $this->step->field, $this->eventParts(), $this->numbers->whole('n', 1), $x, $unknown, $which,
             ),
             $this->step->field === Field::Before => Condition::together(
                 $this->step->field, $this->positionParts(), 1, $x, $unknown,

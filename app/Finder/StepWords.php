@@ -8,6 +8,7 @@ use Luftig\Core\Mistake;
 use Luftig\Core\Search\Comparison;
 use Luftig\Core\Search\Field;
 use Luftig\Core\Search\Passage;
+use Luftig\Core\Search\Whose;
 use Luftig\Core\Text\Query;
 
 /** What a step asks, in words. */
@@ -55,6 +56,7 @@ final readonly class StepWords
         };
 
         return match (true) {
+            $this->step->field === Field::Event && $which !== '' => $said.' '.Whose::tryFrom($which)?->label(),
             $this->step->field->isOfSite() && $which === 'any' => "$said, any site",
             $this->step->field === Field::Words && $which !== '' => "$said, in "
                 .implode(' or ', array_map(fn (Passage $passage): string => $passage->label(), Passage::named($which))),

@@ -62,6 +62,12 @@ final class Contact extends Model
         return $this->hasMany(Channel::class);
     }
 
+    /** @return HasMany<Note, $this> */
+    public function notes(): HasMany
+    {
+        return $this->hasMany(Note::class)->latest()->latest('id');
+    }
+
     /** @return HasMany<Position, $this> */
     public function positions(): HasMany
     {

@@ -13,11 +13,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 /**
  * @property int $id
  * @property int $account_id
+ * @property int|null $contact_id  whom it is on, where not on the account as a whole
  * @property int $user_id
  * @property string $text
  * @property CarbonImmutable|null $created_at
  * @property-read User $user
  * @property-read Account $account
+ * @property-read Contact|null $contact
  */
 final class Note extends Model
 {
@@ -36,5 +38,11 @@ final class Note extends Model
     public function account(): BelongsTo
     {
         return $this->belongsTo(Account::class);
+    }
+
+    /** @return BelongsTo<Contact, $this> */
+    public function contact(): BelongsTo
+    {
+        return $this->belongsTo(Contact::class);
     }
 }

@@ -11,6 +11,7 @@ use Luftig\Core\Search\Entity;
 use Luftig\Core\Search\Field;
 use Luftig\Core\Search\Passage;
 use Luftig\Core\Search\Subject;
+use Luftig\Core\Search\Whose;
 
 /** Who meets a condition on facts, and of whom it is known (rule 12). */
 final class Evaluation
@@ -129,11 +130,24 @@ final class Evaluation
     private function together(Condition $condition, int $today): array
     {
         $of = $condition->field === Field::Event ? Entity::Event : Entity::PositionBefore;
-        [$sure, $maybe] = $this->parts($of, $condition, $today);
+        [$sure, $maybe] = array_map(
+            fn (Bitmap $items): Bitmap => $this->ofWhom($items, $condition),
+            $this->parts($of, $condition, $today),
+        );
         $meet = $this->owners($of, $sure, $condition->times);
         $open = $this->owners($of, $maybe, $condition->times)->without($meet);
 
         return [$meet, $this->pieces->set(Piece::partsKnown($condition->field->of()))->without($open)];
+    }
+
+    /** Those of some signals that are the account's, or its people's, where only these are meant. */
+    private function ofWhom(Bitmap $signals, Condition $condition): Bitmap
+    {
+        return match (Whose::tryFrom($condition->which)) {
+            Whose::Account => $signals->without($this->pieces->set(Piece::OWNED)),
+            Whose::Person => $signals->and($this->pieces->set(Piece::OWNED)),
+            null => $signals,
+        };
     }
 
     /**
@@ -144,14 +158,16 @@ final class Evaluation
      */
     private function byTheirSignals(Condition $condition, int $today): array
     {
+        $whose = Whose::tryFrom($condition->which);
         $owned = $this->pieces->set(Piece::OWNED);
+        $none = [Bitmap::none(), Bitmap::none()];
         $ofAll = array_map(
             static fn (Bitmap $signals): Bitmap => $signals->without($owned),
-            $this->parts(Entity::Event, $condition, $today),
+            $whose === Whose::Person ? $none : $this->parts(Entity::Event, $condition, $today),
         );
         $own = array_map(
             fn (Bitmap $signals): array => Slices::sums($signals, Piece::LEVELS * $this->layout->pages),
-            $this->parts(Entity::OwnEvent, $condition, $today),
+            $whose === Whose::Account ? $none : $this->parts(Entity::OwnEvent, $condition, $today),
         );
         [$meet, $might] = array_map(
             fn (Bitmap $shared, array $digits): Bitmap => $this->inAll($shared, $digits, $condition->times),

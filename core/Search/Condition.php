@@ -142,9 +142,10 @@ final readonly class Condition
 
     /**
      * @param  list<self>  $parts  each including
+     * @param  string  $which  of signals: whose they are (Whose); empty: whoever's
      *
-     * @throws Mistake where there is no part, one of them excludes or is of something else, or they are asked for less
-     *     than once
+     * @throws Mistake where there is no part, one of them excludes or is of something else, they are asked for less
+     *     than once, or signals of nobody there are meant
      */
     public static function together(
         Field $field,
@@ -152,8 +153,12 @@ final readonly class Condition
         int $times = 1,
         bool $exclude = false,
         ?bool $keepsUnknown = null,
+        string $which = '',
     ): self {
         self::mustBe($field, Comparison::Parts);
+        if ($which !== '' && ($field !== Field::Event || Whose::tryFrom($which) === null)) {
+            throw new Mistake('Signals are those of the account, or of its people.');
+        }
         foreach ($parts as $part) {
             if ($part->exclude || ! in_array($part->field, $field->parts(), true)) {
                 throw new Mistake("{$part->field->label()} is no part of {$field->label()} that can be asked for.");
@@ -166,7 +171,9 @@ final readonly class Condition
             throw new Mistake('How many: a whole number from 1.');
         }
 
-        return new self($field, $exclude, $keepsUnknown ?? $exclude, parts: $parts, times: $times);
+        return new self(
+            $field, $exclude, $keepsUnknown ?? $exclude, parts: $parts, times: $times, which: $which,
+        );
     }
 
     /** @throws Mistake where the field is asked in another way */

@@ -449,6 +449,10 @@ final class FinderTest extends TestCase
             fn () => Condition::together(Field::Country, [Condition::any(Field::Country, ['SE'])]),
             'asked by values',
         ];
+        yield 'signals of nobody' => [
+            fn () => Condition::together(Field::Event, [Condition::any(Field::EventKind, ['news'])], which: 'nobody'),
+            'Signals are those of the account, or of its people.',
+        ];
         yield 'a part of something else' => [
             fn () => Condition::together(Field::Event, [Condition::any(Field::Country, ['SE'])]),
             'no part of a signal',
@@ -533,7 +537,7 @@ final class FinderTest extends TestCase
                 fn (): Condition => Condition::any(Field::EventRound, ['b']),
                 fn (): Condition => Condition::query(Field::EventText, 'line'),
             ][($i + $low) % 5]()) ?: [Condition::any(Field::EventKind, ['hiring'])], $random->getInt(1, 3), $exclude,
-                $unknown),
+                $unknown, ['', '', 'account', 'person'][$random->getInt(0, 3)]),
             11 => Condition::together(
                 Field::Before,
                 [Condition::query(Field::BeforeTitle, 'shift'), ...$this->some(

@@ -115,6 +115,9 @@ final class Plain
             if ($record->id !== 0 && $who !== $of && $record->id !== $who->id) {
                 continue;
             }
+            if ($condition->which === ($record->id === 0 ? 'person' : 'account')) {
+                continue;
+            }
             $meets = array_map(fn (Condition $part): ?bool => self::one($today, $part, $record), $condition->parts);
             $maybe += in_array(false, $meets, true) ? 0 : 1;
             $sure += array_filter($meets, fn (?bool $one): bool => $one !== true) === [] ? 1 : 0;

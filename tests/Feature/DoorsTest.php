@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Contacts\EraseContact;
 use App\Models\Contact;
 use App\Models\IndustryLabel;
 use App\Models\Intake;
@@ -258,6 +259,27 @@ final class DoorsTest extends TestCase
             ->assertForbidden();
         $this->actingAs($this->rep)->delete(route('notes.destroy', $note))->assertSessionHasNoErrors();
         self::assertSame(0, Note::query()->count());
+    }
+
+    public function test_a_note_on_a_person_stands_with_them_and_with_their_account(): void
+    {
+        $account = $this->tunhede();
+        $lea = Contact::factory()->create(['account_id' => $account->id, 'first_name' => 'Lea', 'last_name' => 'Rye']);
+        $other = Contact::factory()->create();
+        $this->actingAs($this->rep)->post(route('notes.store', $account), ['text' => 'x', 'contact_id' => $other->id])
+            ->assertSessionHasErrors('contact_id');
+        $this->post(route('notes.store', $account), ['text' => 'Back in May.', 'contact_id' => $lea->id])
+            ->assertSessionHasNoErrors();
+        $this->get(route('contacts.show', $lea))->assertSee('Back in May.');
+        $this->get(route('contacts.show', $other))->assertDontSee('Back in May.');
+        $this->get(route('accounts.show', $account))->assertSeeInOrder(['Lea Rye', 'Back in May.']);
+        $undo = $this->delete(route('notes.destroy', Note::query()->sole()))->getSession()->get('undo');
+        self::assertSame(['text' => 'Back in May.', 'contact_id' => $lea->id], $undo['fields']);
+        $this->post($undo['to'], $undo['fields']);
+        self::assertSame($lea->id, Note::query()->sole()->contact_id);
+
+        EraseContact::erase($lea, $this->rep);
+        self::assertSame(0, Note::query()->count(), 'what is noted of somebody goes with them');
     }
 
     public function test_the_pace_is_a_number_that_somebody_can_keep(): void

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Contacts\ContactChoice;
 use App\Finder\Search;
+use App\Finder\Sorting;
 use App\Finder\TypicalWords;
 use App\Finder\Variation;
 use App\Intake\Importer;
@@ -199,6 +200,75 @@ final class FinderTest extends TestCase
             $found["$on $condition"] = $this->found(['on' => $on, 'c' => [$row]]);
         }
         self::assertSame($expected, $found);
+    }
+
+    public function test_signals_are_asked_of_the_person_or_of_the_account(): void
+    {
+        $pernille = Contact::query()->where('first_name', 'Pernille')->sole();
+        $pernille->update(['profile' => 'https://people.example/pernille']);
+        $this->bring(
+            IntakeKind::Reactions,
+            "profile;post;reaction;when\nhttps://people.example/pernille;https://posts.example/air-leaks;comment;"
+                ."2026-11-22 14:00\n",
+        );
+        (new Standings)->refresh();
+        foreach ([
+            ['contacts', 'f=event&v=post_engagement', ['Pernille']],
+            ['contacts', 'f=event&v=post_engagement&w=person', ['Pernille']],
+            ['contacts', 'f=event&v=post_engagement&w=account', []],
+            ['contacts', 'f=event&q=posts.example/air-leaks&hi=3', ['Pernille']],
+            ['contacts', 'f=event&v=post_engagement&q=other', []],
+            ['contacts', 'f=event&v=funding', ['Ida', 'Olav', 'Pernille']],
+            ['contacts', 'f=event&v=funding&w=person', []],
+            ['contacts', 'f=event&v=funding,post_engagement&n=2', ['Pernille']],
+            ['contacts', 'f=event&v=funding,post_engagement&n=2&w=account', []],
+            ['accounts', 'f=event&hi=3&w=person', ['Glasverk Tunhede']],
+            ['accounts', 'f=event&hi=7&w=account', ['Glasverk Tunhede', 'Papir Sverkhult']],
+            ['accounts', 'f=event&hi=3&w=account', ['Glasverk Tunhede']],
+        ] as [$on, $condition, $who]) {
+            parse_str($condition, $row);
+            self::assertSame($who, $this->found(['on' => $on, 'c' => [$row]]), "$on $condition");
+        }
+    }
+
+    public function test_those_found_stand_in_the_order_of_any_column(): void
+    {
+        $names = function (string $on, string $by): array {
+            $sorting = Sorting::from($this->offer, $this->search(['on' => $on, 'c' => ['']]), $by);
+            $model = $on === 'accounts' ? Account::query() : Contact::query();
+            $records = $model->whereIn('id', $sorting->page(1, 9))
+                ->pluck($on === 'accounts' ? 'name' : 'first_name', 'id');
+
+            return array_map(fn (int $id): string => explode(' ', $records[$id])[0], $sorting->page(1, 9));
+        };
+        foreach ([
+            // By last names: Brekke, Kvist, Lie, Rye, Uhl.
+            ['contacts', 'name', ['Olav', 'Rolf', 'Ida', 'Pernille', 'Maren']],
+            ['contacts', '-name', ['Maren', 'Pernille', 'Ida', 'Rolf', 'Olav']],
+            ['contacts', 'account', ['Pernille', 'Olav', 'Maren', 'Ida', 'Rolf']],
+            // Since this November, June, 2015; of two nothing is known.
+            ['contacts', 'since', ['Pernille', 'Maren', 'Olav', 'Ida', 'Rolf']],
+            ['contacts', '-since', ['Olav', 'Maren', 'Pernille', 'Ida', 'Rolf']],
+            ['contacts', 'grouped', ['Pernille', 'Olav', 'Ida', 'Maren', 'Rolf']],
+            ['accounts', 'name', ['Glasverk', 'Ostholz', 'Papir', 'Rival']],
+            ['accounts', 'heads', ['Glasverk', 'Rival', 'Papir', 'Ostholz']],
+            ['accounts', '-heads', ['Papir', 'Rival', 'Glasverk', 'Ostholz']],
+            // Halden, Hobro, Wismar, unknown.
+            ['accounts', 'place', ['Papir', 'Glasverk', 'Ostholz', 'Rival']],
+            ['accounts', 'contacts', ['Glasverk', 'Papir', 'Ostholz', 'Rival']],
+            // In work, new.
+            ['accounts', 'nonsense', ['Glasverk', 'Papir', 'Ostholz', 'Rival']],
+        ] as [$on, $by, $expected]) {
+            self::assertSame($expected, $names($on, $by), "$on by $by");
+        }
+        $grouped = Sorting::from($this->offer, $this->search(['on' => 'contacts', 'c' => ['']]), 'grouped');
+        $grouped->page(1, 9);
+        self::assertSame(2, $grouped->at(Account::query()->where('domain', 'tunhede.example')->sole()->id));
+        $page = $this->actingAs($this->rep)->get('/finder?on=contacts&c[]=&sort=grouped')->assertOk();
+        self::assertSame(1, substr_count((string) $page->getContent(), '2 people found'));
+        $page->assertSee('by priority');
+        $this->get('/finder?on=accounts&c[]=&sort=heads')->assertOk()->assertSee('sort=-heads')
+            ->assertSee('aria-sort="descending"', false);
     }
 
     public function test_counts_agree_between_staircase_facets_and_list(): void

@@ -34,6 +34,7 @@ final class StepTest extends TestCase
                 'at least 2 · funding, hiring · fresh · round A, B · 1 – 30 days ago · from .5 strong · from 1000 '
                     .'DKK (1 EUR = 7.46) · line',
             ],
+            ['f=event&v=news&w=person', 'news of the person'],
             ['f=before&q=planner&q2=papir&lo=1&hi=12', 'planner · at papir · 1 – 12 months ago'],
             ['f=spending&lo=50000&w=.5', '50000 EUR at .5 % of revenue'],
             ['f=attribute&w=Shifts', 'shifts: any'],
@@ -92,6 +93,7 @@ final class StepTest extends TestCase
             ['f=title', 'The query is empty: give at least one word.'],
             ['f=title&q=(a', 'A parenthesis opens here and is not closed.'],
             ['f=event', 'Say at least one thing about a signal.'],
+            ['f=event&v=news&w=nobody', 'Signals are those of the account, or of its people.'],
             ['f=event&v=news&n=0', 'How many: a whole number from 1.'],
             ['f=event&v=news&n=1.5', 'How many: a whole number from 1.'],
             ['f=before', 'Say at least one thing about a position before.'],

@@ -38,6 +38,7 @@ final class FinderController extends Controller
             'vary' => self::text($request, 'vary'),
             'over' => self::text($request, 'over', self::LINES),
             'wide' => self::text($request, 'wide'),
+            'sort' => self::text($request, 'sort'),
         ];
         $columns = ResultColumn::chosen($request, $search->subject);
         $page = new FinderPage(

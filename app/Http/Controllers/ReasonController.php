@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Channels\Reach;
 use App\Contacts\ContactChoice;
 use App\Contacts\ForemostContacts;
-use App\Contacts\Reach;
 use App\Contacts\TakeContact;
 use App\Http\Requests\ReasonRequest;
 use App\KeepOut\EntriesInForce;

@@ -67,7 +67,8 @@ final readonly class AccountPage
     {
         $account->load(['signals' => fn ($signals) => $signals->with('contact')->ofOffer($offer)]);
         $account->load(
-            'places', 'industries', 'technologies', 'extras', 'customerPeriods', 'notes.user', 'approaches.contact',
+            'places', 'industries', 'technologies', 'extras', 'customerPeriods', 'notes.user', 'notes.contact',
+            'approaches.contact',
             'approaches.user',
             'owner', 'parent',
         );

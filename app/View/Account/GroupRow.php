@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Account;
 
-use App\Contacts\Reach;
+use App\Channels\Reach;
 use App\Models\Contact;
 use App\Models\GroupPlace;
 use App\Models\Position;

@@ -80,7 +80,7 @@ final readonly class ContactPage
 
     public static function of(Offer $offer, Contact $contact, User $reader): self
     {
-        $contact->load('account.places', 'channels', 'positions.account');
+        $contact->load('account.places', 'channels', 'positions.account', 'notes.user');
         $account = $contact->account;
         $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)
             ->first();

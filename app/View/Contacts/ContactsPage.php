@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Contacts;
 
-use App\Contacts\Reach;
+use App\Channels\Reach;
 use App\KeepOut\EntriesInForce;
 use App\Models\Contact;
 use App\Models\Offer;

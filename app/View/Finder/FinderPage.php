@@ -9,6 +9,7 @@ use App\Finder\Options;
 use App\Finder\ResultColumn;
 use App\Finder\ResultRows;
 use App\Finder\Search;
+use App\Finder\Sorting;
 use App\Finder\StepForm;
 use App\Finder\ValueLabel;
 use App\Models\Offer;
@@ -46,6 +47,8 @@ final readonly class FinderPage
 
     public Results $results;
 
+    public Sorting $sorting;
+
     public ?StepInputs $adds;
 
     public ?Varied $varied;
@@ -56,9 +59,8 @@ final readonly class FinderPage
     private Options $options;
 
     /**
-     * @param  array{add: string, edit: string, vary: string, over: string, wide: string}  $asked  what is to be added,
-     *     edited or
-     *     varied
+     * @param  array{add: string, edit: string, vary: string, over: string, wide: string, sort: string}  $asked  what is
+     *     to be added, edited or varied, looked at closely, and by what the rows are ordered
      * @param  bool  $isWhole  counts of every field, and not only of those that say most
      * @param  list<ResultColumn>  $columns  to export, in this order
      */
@@ -74,11 +76,9 @@ final readonly class FinderPage
         $this->staircase = $search->staircase();
         $this->total = $search->total();
         $this->everybody = $search->everybody();
-        $rows = ResultRows::of($offer, $search->subject, array_slice(
-            $search->ids($page * self::SIZE),
-            ($page - 1) * self::SIZE,
-        ));
-        $this->results = Results::of($offer, $rows, $search);
+        $this->sorting = Sorting::from($offer, $search, $asked['sort']);
+        $rows = ResultRows::of($offer, $search->subject, $this->sorting->page($page, self::SIZE));
+        $this->results = Results::of($offer, $rows, $search, sorting: $this->sorting);
         $pages = new LengthAwarePaginator($rows->records, $this->total, self::SIZE, $page, ['path' => route('finder')]);
         $this->pages = $pages->withQueryString();
         $this->options = new Options($offer, $user, $search);
@@ -220,6 +220,14 @@ final readonly class FinderPage
     public function found(): string
     {
         return Format::count($this->total, $this->isOfContacts() ? 'contact' : 'account');
+    }
+
+    /** Where the rows stand by account, or by priority again; null where they are too many for it. */
+    public function otherOrder(): ?string
+    {
+        return $this->isOfContacts() && $this->sorting->isPossible()
+            ? $this->address($this->search->steps, $this->sorting->isGrouped() ? [] : ['sort' => 'grouped'])
+            : null;
     }
 
     public function inAccounts(): string

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\View\Finder;
 
-use App\Contacts\Reach;
+use App\Channels\Reach;
 use App\Finder\ResultRows;
 use App\Finder\Search;
+use App\Finder\Sorting;
 use App\KeepOut\EntriesInForce;
 use App\Models\Account;
 use App\Models\Contact;
@@ -24,6 +25,7 @@ final readonly class Results
     /**
      * @param  array<int, list<SignalLine>>  $lines  by account
      * @param  Search|null  $search  that found them, which knows whose work they are; one may tick them then
+     * @param  Sorting|null  $sorting  in which they stand; null: in that of whoever shows them
      */
     private function __construct(
         private ResultRows $rows,
@@ -31,15 +33,21 @@ final readonly class Results
         private EntriesInForce $barred,
         private ?Search $search,
         private bool $isTicked,
+        private ?Sorting $sorting,
     ) {
     }
 
     /** @param  bool  $isTicked  whether one may tick them all the same */
-    public static function of(Offer $offer, ResultRows $rows, ?Search $search = null, bool $isTicked = false): self
-    {
+    public static function of(
+        Offer $offer,
+        ResultRows $rows,
+        ?Search $search = null,
+        bool $isTicked = false,
+        ?Sorting $sorting = null,
+    ): self {
         $lines = $rows->standings->isEmpty() ? [] : Ranking::lines($offer, $rows->standings);
 
-        return new self($rows, $lines, EntriesInForce::now(), $search, $isTicked || $search !== null);
+        return new self($rows, $lines, EntriesInForce::now(), $search, $isTicked || $search !== null, $sorting);
     }
 
     public function mayBeTicked(): bool
@@ -54,27 +62,65 @@ final readonly class Results
 
         return [
             ...$this->isTicked ? ['-Choose'] : [],
-            ...$ofContacts ? ['Contact', 'Account', 'In the position', 'Why now', 'Channel']
-                : ['Account', 'Industry', 'Place', 'Why now', '#Heads', '#Contacts'],
-            ...$this->search === null ? [] : ['Work'],
-            '#Priority',
+            ...$ofContacts ? [
+                $this->head('Contact', 'name'), $this->head('Account', 'account'),
+                $this->head('In the position', 'since'), $this->head('Why now', 'why'),
+                $this->head('Channel', 'channel'),
+            ] : [
+                $this->head('Account', 'name'), $this->head('Industry', 'industry'), $this->head('Place', 'place'),
+                $this->head('Why now', 'why'), $this->head('#Heads', 'heads'), $this->head('#Contacts', 'contacts'),
+            ],
+            ...$this->search === null ? [] : [$this->head('Work', 'work')],
+            $this->byPriority(),
         ];
     }
 
+    private function head(string $label, string $column): Head|string
+    {
+        if ($this->sorting === null || $this->search === null || ! $this->sorting->isPossible()) {
+            return $label;
+        }
+        $url = route('finder', $this->search->parameters() + ['sort' => $this->sorting->parameter($column)]);
+        $direction = $this->sorting->direction($column);
+
+        return str_starts_with($label, '#')
+            ? Head::number(substr($label, 1), $url, $direction)
+            : Head::text($label, $url, $direction);
+    }
+
+    private function byPriority(): Head
+    {
+        return $this->sorting === null || $this->search === null
+            ? Head::number('Priority')
+            : Head::number('Priority', route('finder', $this->search->parameters()), $this->sorting->by === ''
+                ? 'descending' : null);
+    }
+
+    /** What stands over the first row of an account, where people are grouped by it: how many of its are found. */
+    private function group(Account|Contact $record, Account|Contact|null $before): ?string
+    {
+        return $record instanceof Contact && $this->sorting?->isGrouped() === true
+            && ! ($before instanceof Contact && $before->account_id === $record->account_id)
+                ? Format::count($this->sorting->at($record->account_id), 'person', 'people').' found'
+                : null;
+    }
+
     /**
-     * @return list<array{id: int, name: string, about: string, url: string, records: string, work: string|null,
+     * @return list<array{id: int, group: string|null, name: string, about: string, url: string, records: string,
+     *     work: string|null,
      *     priority: string, out: string|null, line: SignalLine|null, cells: array<string, string>,
      *     account: Account|null, accountAbout: string}>
      */
     public function rows(): array
     {
-        return array_map(fn (Account|Contact $record): array => [
+        return array_map(fn (Account|Contact $record, Account|Contact|null $before): array => [
             'id' => $record->id,
+            'group' => $this->group($record, $before),
             'work' => $this->search === null ? null : str_replace('_', ' ', $this->search->workOf($record->id)),
             'priority' => Format::priority($this->rows->priority($record)),
             'out' => $this->rows->out($record),
             ...$record instanceof Contact ? $this->contact($record) : $this->account($record),
-        ], $this->rows->records);
+        ], $this->rows->records, array_slice([null, ...$this->rows->records], 0, count($this->rows->records)));
     }
 
     /**

@@ -13,6 +13,7 @@ use Carbon\CarbonImmutable;
 use Luftig\Core\Search\Comparison;
 use Luftig\Core\Search\Field;
 use Luftig\Core\Search\Passage;
+use Luftig\Core\Search\Whose;
 
 /** The form of a condition: which controls it has, and what stands in them. */
 final readonly class StepInputs
@@ -196,6 +197,10 @@ final readonly class StepInputs
     {
         return [
             Control::note('All of it holds of one and the same signal.'),
+            Control::select($this->name('w'), 'Whose', ['' => 'of the account or its people'] + array_combine(
+                array_column(Whose::cases(), 'value'),
+                array_map(fn (Whose $whose): string => $whose->label(), Whose::cases()),
+            ), $this->given('w')),
             Control::ticks(
                 $this->name('v'), 'Kind', $this->options->of(Field::Signal) ?? [], $this->step?->values() ?? [],
             ),

@@ -40,6 +40,12 @@ final readonly class RecordCard
         return $this->account->id;
     }
 
+    /** Of a list of contacts, the one whose card it is. */
+    public function contact(): ?int
+    {
+        return $this->record instanceof Contact ? $this->record->id : null;
+    }
+
     public function about(): string
     {
         $industry = $this->account->industries->first()?->code;

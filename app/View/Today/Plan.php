@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\View\Today;
 
+use App\Channels\Reach;
 use App\Contacts\ContactChoice;
 use App\Contacts\ForemostContacts;
-use App\Contacts\Reach;
 use App\KeepOut\EntriesInForce;
 use App\Models\Approach;
 use App\Models\Contact;

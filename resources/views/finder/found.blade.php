@@ -5,7 +5,9 @@
                 title="Leave out what is {{ $work['label'] }}">{{ $work['says'] }}</a>{{ $work['after'] }}
             @else{{ $work['says'].$work['after'] }}@endif
         @endforeach
-        <span class="small text-body-secondary">· {{ $page->advice() }}</span></p>
+        <span class="small text-body-secondary">· {{ $page->advice() }}@if ($page->total > 0 && $page->otherOrder()) ·
+            <a href="{{ $page->otherOrder() }}">{{ $page->sorting->isGrouped() ? 'by priority'
+                : 'by account' }}</a>@endif</span></p>
     @if ($page->total > 0)
         <div class="d-flex flex-wrap gap-2">
             <x-button small opens="keep-list">Keep as list</x-button><x-button small opens="tag">Tag</x-button>

@@ -10,9 +10,10 @@
                 no="Drop" />
             <div class="d-flex flex-wrap gap-3 mt-3">
                 <x-form :to="route('notes.store', $page->card->account())" class="d-flex gap-2 flex-grow-1">
-                    <x-field hidden class="flex-grow-1" label="A note on the account" name="text" aria-keyshortcuts="n"
-                        required maxlength="5000"
-                        placeholder="A note on the account (N)" />
+                    @if ($page->card->contact())<input type="hidden" name="contact_id"
+                        value="{{ $page->card->contact() }}">@endif
+                    <x-field hidden class="flex-grow-1" label="A note" name="text" aria-keyshortcuts="n"
+                        required maxlength="5000" placeholder="A note on {{ $page->card->name }} (N)" />
                     <x-button>Keep the note</x-button></x-form>
                 @if ($page->others !== [])
                     <x-form :to="route('lists.steps.add', $page->list)" class="d-flex gap-2">

@@ -1,6 +1,11 @@
 @props(['results'])
 <x-table :heads="$results->heads()">
     @foreach ($results->rows() as $row)
+        @if ($row['group'])
+            <tr class="table-light"><th scope="rowgroup" colspan="{{ count($results->heads()) }}"><a
+                href="{{ route('accounts.show', $row['account']) }}">{{ $row['account']->name }}</a>
+                <span class="fw-normal text-body-secondary">· {{ $row['group'] }}</span></th></tr>
+        @endif
         <tr data-row data-url="{{ $row['url'] }}">
             @if ($results->mayBeTicked())
                 <td><input class="form-check-input" type="checkbox" form="keep-form" name="only[]"
