@@ -136,20 +136,23 @@ final class ContactRecord
             is_int(...),
         );
 
-        return [$values, $numbers, $before === [] ? null : array_map($this->positionBefore(...), $before)];
+        return [$values, $numbers, $before === [] ? null : array_map(
+            fn (array $position): Record => self::positionBefore(
+                (string) $position[2], (string) $position[1], (int) $position[5], $this->folds,
+            ),
+            $before,
+        )];
     }
 
-    /** @param  list<mixed>  $position */
-    private function positionBefore(array $position): Record
+    /** @param  int  $ended  day, since 1970 */
+    public static function positionBefore(string $title, string $company, int $ended, FoldedLines $folds): Record
     {
         $texts = array_filter(
-            [Field::BeforeTitle->value => (string) $position[2], Field::BeforeCompany->value => (string) $position[1]],
+            [Field::BeforeTitle->value => $title, Field::BeforeCompany->value => $company],
             static fn (string $text): bool => $text !== '',
         );
 
-        $folded = array_map($this->folds->line(...), $texts);
-
-        return new Record(0, [], [Field::BeforeEnded->value => $position[5]], $folded);
+        return new Record(0, [], [Field::BeforeEnded->value => $ended], array_map($folds->line(...), $texts));
     }
 
     /** @return array<string, list<string>> */

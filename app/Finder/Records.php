@@ -171,7 +171,7 @@ final class Records
     }
 
     /** @param  list<mixed>  $row  kind, time, strength, facts, title, quote, whose own, link */
-    private function event(array $row): Record
+    public function event(array $row): Record
     {
         [$kind, $time, $strength, $facts, $title, $quote, $whose, $link] = $row;
         $values = ['event_kind' => [$kind], 'event_stage' => [

@@ -143,6 +143,9 @@ final readonly class ResultColumn
     {
         return [
             new self('why now', fn (Account|Contact $record, ResultRows $rows): ?string => $rows->why($record)),
+            new self('why it matched', fn (Account|Contact $record, ResultRows $rows): string => implode(
+                '; ', $rows->matched($record),
+            )),
             new self('draft', fn (Account|Contact $record, ResultRows $rows): ?string => $rows->draft($record)),
             new self('fit', function (Account|Contact $record, ResultRows $rows): ?string {
                 $standing = $rows->standing($record);

@@ -26,12 +26,14 @@ final readonly class ResultRows
      * @param  Collection<int, Standing>  $standings  by account
      * @param  list<Account|Contact>  $records
      * @param  Closure(Account|Contact, Standing): array{string, string}|null  $reasons  why now, and a draft
+     * @param  array<int, list<string>>  $matched  id → for what it was found
      */
     private function __construct(
         public array $records,
         public Collection $standings,
         private EntriesInForce $barred,
         private ?Closure $reasons,
+        private array $matched,
     ) {
         $ranked = [];
         foreach ($standings as $standing) {
@@ -46,15 +48,21 @@ final readonly class ResultRows
      * @param  list<int>  $ids
      * @param  Closure(Collection<int, Standing>): Closure|null  $reasons  makes what says why now, where that is asked
      *     for
+     * @param  Search|null  $by  which found them, where it is to be said for what
      */
-    public static function of(Offer $offer, Subject $subject, array $ids, ?Closure $reasons = null): self
-    {
+    public static function of(
+        Offer $offer,
+        Subject $subject,
+        array $ids,
+        ?Closure $reasons = null,
+        ?Search $by = null,
+    ): self {
         $found = $subject === Subject::Accounts
-            ? Account::query()->with('places', 'industries', 'owner', 'technologies')->withCount(
+            ? Account::query()->with('places', 'industries', 'owner', 'technologies', 'extras')->withCount(
                 'contacts',
             )->whereIn('id', $ids)->get()->keyBy('id')
             : Contact::query()->with(
-                'account.places', 'account.industries', 'account.owner', 'account.technologies', 'channels',
+                'account.places', 'account.industries', 'account.owner', 'account.technologies', 'account.extras', 'channels',
                 'positions.account',
             )->whereIn('id', $ids)->get()->keyBy('id');
         $records = array_values(array_filter(array_map(fn (int $id) => $found[$id] ?? null, $ids)));
@@ -68,6 +76,7 @@ final readonly class ResultRows
 
         return new self(
             $records, $standings, EntriesInForce::now(), $reasons === null ? null : $reasons($standings),
+            $by === null ? [] : Matched::of($offer, $by, $records),
         );
     }
 
@@ -85,6 +94,12 @@ final readonly class ResultRows
     public function draft(Account|Contact $record): ?string
     {
         return $this->reason($record)[1] ?? null;
+    }
+
+    /** @return list<string> for what it was found, where that was asked for */
+    public function matched(Account|Contact $record): array
+    {
+        return $this->matched[$record->id] ?? [];
     }
 
     /** @return array{string, string}|null */

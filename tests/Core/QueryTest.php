@@ -6,6 +6,7 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
+use Luftig\Core\Text\Excerpt;
 use Luftig\Core\Text\Fold;
 use Luftig\Core\Text\Phrases;
 use Luftig\Core\Text\Query;
@@ -371,5 +372,29 @@ final class QueryTest extends TestCase
         self::assertGreaterThanOrEqual(Phrases::SURE, min($typical));
         self::assertSame([], Phrases::typical($fold('once only', 1), $elsewhere), 'one text is no pattern');
         self::assertSame([], Phrases::typical([], []));
+    }
+
+    /** @return list<array{string, string, string|null}> query, text, the stretch for which it matches */
+    public static function excerpts(): array
+    {
+        return [
+            ['leaks', 'Makes glass. Air leaks are sought! Ships it.', 'Air leaks are sought!'],
+            ['air leaks', "First air.\nThen air and leaks.", 'Then air and leaks.'],
+            ['läck*', 'Vi söker läckage i tryckluft; sedan 1990.', 'Vi söker läckage i tryckluft;'],
+            ['"four lines" -glass', 'On four lines, without glass.', 'On four lines, without glass.'],
+            ['-glass', 'On four lines.', null],
+            ['pump', 'On four lines.', null],
+            [
+                'leak',
+                'one two three four five six seven eight nine ten leak a b c d e f g h i j',
+                '… three four five six seven eight nine ten leak a b c d e f g h …',
+            ],
+        ];
+    }
+
+    #[DataProvider('excerpts')]
+    public function test_the_stretch_is_shown_for_which_a_text_matches(string $query, string $text, ?string $is): void
+    {
+        self::assertSame($is, Excerpt::of($text, Query::parse($query)));
     }
 }

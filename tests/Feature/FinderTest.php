@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Contacts\ContactChoice;
+use App\Finder\ResultRows;
 use App\Finder\Search;
 use App\Finder\Sorting;
 use App\Finder\TypicalWords;
@@ -23,6 +24,7 @@ use App\Models\KeepOut;
 use App\Models\KeptList;
 use App\Models\Offer;
 use App\Models\Place;
+use App\Models\Relation;
 use App\Models\Reservation;
 use App\Models\Standing;
 use App\Models\Tag;
@@ -229,6 +231,55 @@ final class FinderTest extends TestCase
             parse_str($condition, $row);
             self::assertSame($who, $this->found(['on' => $on, 'c' => [$row]]), "$on $condition");
         }
+    }
+
+    public function test_each_row_says_for_what_it_was_found(): void
+    {
+        Account::query()->where('domain', 'tunhede.example')->update([
+            'description' => 'Makes container glass on four lines. Air is a large cost: leaks are sought every spring.',
+        ]);
+        Relation::query()->create([
+            'user_id' => $this->rep->id, 'person' => 'Ida Lie', 'fingerprint' => 'ida', 'contact_id' => Contact::query()->where('first_name', 'Ida')->value('id'),
+        ]);
+        foreach ([
+            ['accounts', 'f=event&v=funding,news', [
+                'Glasverk' => ['Round B (1 November 2026)'], 'Papir' => ['In the press again (19 November 2026)'],
+            ]],
+            ['accounts', 'f=event&v=funding&hi=30', ['Glasverk' => ['Round B (1 November 2026)']]],
+            ['accounts', 'f=event&rd=a', ['Papir' => ['Round A (1 February 2025)']]],
+            ['accounts', 'f=signal&v=expansion', ['Glasverk' => ['Fourth line (20 November 2026)']]],
+            ['accounts', 'f=words&q=leak* -pump', ['Glasverk' => [
+                '“Air is a large cost: leaks are sought every spring.”',
+            ]]],
+            ['accounts', 'f=words&q="three shifts"&w=keywords', [
+                'Glasverk' => ['“three shifts”'], 'Ostholz' => ['“three shifts”'],
+            ]],
+            ['accounts', 'f=words&q=tunhede', ['Glasverk' => []]],
+            ['accounts', 'f=technology&v=tryk-log,Ordvika', [
+                'Glasverk' => ['runs Tryklog'], 'Ostholz' => ['runs Ordvika'],
+            ]],
+            ['accounts', 'f=attribute&w=shifts', ['Glasverk' => ['Shifts: three'], 'Ostholz' => ['Shifts: two']]],
+            ['contacts', 'f=before&q2=fjernlund&lo=100', [
+                'Olav' => ['before: Shift Lead · Fjernlund Papir · until 2014'],
+            ]],
+            ['contacts', 'f=reach&w='.$this->rep->id, ['Ida' => ["known to {$this->rep->name}: in the address book"]]],
+            ['accounts', 'f=country&v=DK', ['Glasverk' => []]],
+            ['accounts', 'f=technology&v=Ordvika&x=1&u=0', ['Glasverk' => []]],
+        ] as [$on, $condition, $expected]) {
+            parse_str($condition, $row);
+            $search = $this->search(['on' => $on, 'c' => [$row]]);
+            $rows = ResultRows::of($this->offer, $search->subject, $search->ids(), by: $search);
+            $why = [];
+            foreach ($rows->records as $record) {
+                $name = $record instanceof Account ? explode(' ', $record->name)[0] : $record->first_name;
+                $why[$name] = $rows->matched($record);
+            }
+            self::assertEquals($expected, $why, "$on $condition");
+        }
+        $address = 'on=accounts&c[0][f]=event&c[0][v]=funding&c[0][hi]=60';
+        $this->actingAs($this->rep)->get("/finder?$address")->assertSee('Round B (1 November 2026)');
+        $csv = $this->get("/finder/found.csv?$address&columns[]=account&columns[]=why it matched");
+        self::assertStringContainsString('Round B (1 November 2026)', $csv->streamedContent());
     }
 
     public function test_those_found_stand_in_the_order_of_any_column(): void

@@ -46,7 +46,12 @@ final class FinderExportController extends Controller
         return ExportFormats::of($format)->download(new Export(
             self::name($search),
             $columns,
-            fn (): Generator => $this->records($offer, $search, WhyNow::for($offer, $columns)),
+            fn (): Generator => $this->records(
+                $offer,
+                $search,
+                WhyNow::for($offer, $columns),
+                in_array('why it matched', array_column($columns, 'heading'), true),
+            ),
             $address,
             $search->total(),
         ));
@@ -69,10 +74,10 @@ final class FinderExportController extends Controller
      * @return Generator<array{Account|Contact, ResultRows}> those who are kept out are marked; those who asked for it
      *     are left out
      */
-    private function records(Offer $offer, Search $search, ?Closure $reasons): Generator
+    private function records(Offer $offer, Search $search, ?Closure $reasons, bool $saysWhy): Generator
     {
         foreach (array_chunk($search->ids(), self::CHUNK) as $ids) {
-            $rows = ResultRows::of($offer, $search->subject, $ids, $reasons);
+            $rows = ResultRows::of($offer, $search->subject, $ids, $reasons, $saysWhy ? $search : null);
             foreach ($rows->records as $record) {
                 if (! $rows->asked($record)) {
                     yield [$record, $rows];

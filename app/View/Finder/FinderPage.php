@@ -77,7 +77,9 @@ final readonly class FinderPage
         $this->total = $search->total();
         $this->everybody = $search->everybody();
         $this->sorting = Sorting::from($offer, $search, $asked['sort']);
-        $rows = ResultRows::of($offer, $search->subject, $this->sorting->page($page, self::SIZE));
+        $rows = ResultRows::of(
+            $offer, $search->subject, $this->sorting->page($page, self::SIZE), by: $search,
+        );
         $this->results = Results::of($offer, $rows, $search, sorting: $this->sorting);
         $pages = new LengthAwarePaginator($rows->records, $this->total, self::SIZE, $page, ['path' => route('finder')]);
         $this->pages = $pages->withQueryString();

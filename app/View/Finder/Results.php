@@ -106,16 +106,15 @@ final readonly class Results
     }
 
     /**
-     * @return list<array{id: int, group: string|null, name: string, about: string, url: string, records: string,
-     *     work: string|null,
-     *     priority: string, out: string|null, line: SignalLine|null, cells: array<string, string>,
-     *     account: Account|null, accountAbout: string}>
+     * @return list<array{id: int, group: string|null, matched: list<string>, name: string, about: string, url: string,
+     *     records: string, work: string|null, priority: string, out: string|null, line: SignalLine|null,
+     *     cells: array<string, string>, account: Account|null, accountAbout: string}>
      */
     public function rows(): array
     {
         return array_map(fn (Account|Contact $record, Account|Contact|null $before): array => [
             'id' => $record->id,
-            'group' => $this->group($record, $before),
+            'group' => $this->group($record, $before), 'matched' => $this->rows->matched($record),
             'work' => $this->search === null ? null : str_replace('_', ' ', $this->search->workOf($record->id)),
             'priority' => Format::priority($this->rows->priority($record)),
             'out' => $this->rows->out($record),

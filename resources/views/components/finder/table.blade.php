@@ -14,6 +14,8 @@
             @endif
             <td><a class="fw-semibold text-body" href="{{ $row['url'] }}">{{ $row['name'] }}</a><br>
                 <span class="small text-body-secondary" data-about>{{ $row['about'] }}</span>
+                @foreach ($row['matched'] as $why)<br><span class="small text-body-tertiary breaks"
+                    data-matched>{{ $why }}</span>@endforeach
                 @if ($row['out'])<br><span class="small text-plum">{{ $row['out'] }}</span>@endif
                 <a hidden aria-keyshortcuts="r" href="{{ $row['records'] }}">Record the reason</a></td>
             @if ($row['account'])
