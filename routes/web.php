@@ -18,6 +18,7 @@ use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\KeepOutController;
 use App\Http\Controllers\ListController;
 use App\Http\Controllers\MemberController;
+use App\Http\Controllers\NarrowingController;
 use App\Http\Controllers\NetworkController;
 use App\Http\Controllers\NoteController;
 use App\Http\Controllers\OfferController;
@@ -71,6 +72,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/reads', ReadsController::class)->name('reads');
 
     Route::get('/', TodayController::class)->name('today');
+    Route::patch('/today', NarrowingController::class)->name('today.narrow');
 
     Route::get('/accounts', [AccountController::class, 'index'])->name('accounts.index')
         ->can('viewAny', Account::class);

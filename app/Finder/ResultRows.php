@@ -62,7 +62,8 @@ final readonly class ResultRows
                 'contacts',
             )->whereIn('id', $ids)->get()->keyBy('id')
             : Contact::query()->with(
-                'account.places', 'account.industries', 'account.owner', 'account.technologies', 'account.extras', 'channels',
+                'account.places', 'account.industries', 'account.owner', 'account.technologies', 'account.extras',
+                'channels',
                 'positions.account',
             )->whereIn('id', $ids)->get()->keyBy('id');
         $records = array_values(array_filter(array_map(fn (int $id) => $found[$id] ?? null, $ids)));

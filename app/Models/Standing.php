@@ -17,8 +17,8 @@ use Luftig\Core\Signal\Timing;
  * @property list<float|null> $criteria memberships in the order of the rule set's criteria
  * @property list<array{int, string, float, float, int, float, float|null}> $lines id, kind, freshness, novelty, place,
  *     push, share
- * @property list<array{int, float, string}>|null $contacts id, priority and part of those who take part in buying, the
- *     best first
+ * @property list<array{0: int, 1: float, 2: string, 3?: int}>|null $contacts id, priority, part and place of the buyer
+ *     role of those who take part in buying, the best first
  * @property float|null $best_contact
  * @property int $offer_id
  * @property int $account_id

@@ -24,6 +24,7 @@ use Spatie\Activitylog\Traits\LogsActivity;
  * @property bool $signs_in
  * @property int $pace
  * @property list<string>|null $recent_conditions  in the Finder, the last first
+ * @property array<int, array<string, string>>|null $narrowed  by offer: the list and the role that Today shows
  */
 final class User extends Authenticatable
 {
@@ -54,7 +55,10 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class, 'signs_in' => 'boolean', 'recent_conditions' => 'array'];
+        return [
+            'password' => 'hashed', 'role' => Role::class, 'signs_in' => 'boolean', 'recent_conditions' => 'array',
+            'narrowed' => 'array',
+        ];
     }
 
     public function leads(): bool

@@ -239,7 +239,8 @@ final class FinderTest extends TestCase
             'description' => 'Makes container glass on four lines. Air is a large cost: leaks are sought every spring.',
         ]);
         Relation::query()->create([
-            'user_id' => $this->rep->id, 'person' => 'Ida Lie', 'fingerprint' => 'ida', 'contact_id' => Contact::query()->where('first_name', 'Ida')->value('id'),
+            'user_id' => $this->rep->id, 'person' => 'Ida Lie', 'fingerprint' => 'ida',
+            'contact_id' => Contact::query()->where('first_name', 'Ida')->value('id'),
         ]);
         foreach ([
             ['accounts', 'f=event&v=funding,news', [

@@ -9,9 +9,11 @@ use App\Models\Approach;
 use App\Models\Channel;
 use App\Models\Contact;
 use App\Models\Decision;
+use App\Models\KeptList;
 use App\Models\Place;
 use App\Models\Standing;
 use App\Models\StandingState;
+use App\View\Accounts\Ranking;
 use App\View\Today\Plan;
 use App\View\Today\PlanRow;
 use App\View\Today\TodayFocus;
@@ -240,6 +242,67 @@ final class PlanTest extends TestCase
             route('accounts.show', $this->page()->steps[0]->account_id),
             $this->page()->at($this->page()->steps[0]),
         );
+    }
+
+    public function test_a_rep_sees_the_part_of_the_work_that_she_chose(): void
+    {
+        $this->offer->ruleSets()->create([
+            'version' => 2, 'kinds' => [], 'criteria' => [], 'roles_of_interest' => [], 'buyer_roles' => [
+                ['name' => 'Plant', 'functions' => ['operations'], 'neighbours' => []],
+                ['name' => 'Upkeep', 'functions' => ['maintenance'], 'neighbours' => []],
+            ],
+        ]);
+        $people = [];
+        foreach (['Glasverk' => ['Ada', 'Bo'], 'Papirhus' => ['Cato']] as $name => $names) {
+            $account = $this->ranked($name, 9.0, null);
+            foreach ($names as $i => $first) {
+                $people[$first] = $contact = Contact::factory()->create([
+                    'account_id' => $account->id, 'first_name' => $first,
+                ]);
+                Channel::factory()->create(['contact_id' => $contact->id, 'value' => "$first@firm.example"]);
+            }
+            Standing::query()->where('account_id', $account->id)->update(['contacts' => json_encode(array_map(
+                // Ada is in the role Plant, Bo in Upkeep, Cato in Plant.
+                fn (string $first, int $i): array => [$people[$first]->id, 80.0 - $i, 'signs_off', $i],
+                $names,
+                array_keys($names),
+            ))]);
+        }
+        $addressed = fn (): array => array_map(
+            fn (PlanRow $row): ?string => $row->contact?->first_name,
+            $this->rows(),
+        );
+        $ranked = fn (array $query): array => Ranking::from($this->offer->refresh(), $query)->query()->with('account')
+            ->get()->pluck('account.name')->all();
+        self::assertSame(['Ada', 'Cato'], $addressed());
+
+        $this->actingAs($this->rep)->patch('/today', ['list' => '', 'role' => 'Upkeep'])->assertRedirect('/')
+            ->assertSessionHas('said', 'Today shows only people in the role Upkeep.');
+        self::assertSame(['Bo'], $addressed());
+        self::assertSame(['Glasverk'], $ranked(['role' => 'Upkeep']));
+
+        $list = KeptList::factory()
+            ->create(['offer_id' => $this->offer->id, 'subject' => 'contacts', 'name' => 'Mine']);
+        $list->addMember($people['Cato']->id);
+        $this->patch('/today', ['list' => $list->id, 'role' => 'nonsense']);
+        self::assertSame(['Cato'], $addressed());
+        self::assertSame(['Papirhus'], $ranked(['list' => (string) $list->id]));
+        self::assertSame([], $ranked(['list' => (string) $list->id, 'role' => 'Upkeep']));
+        self::assertSame(
+            ['list' => (string) $list->id, 'role' => 'Plant'],
+            Ranking::from($this->offer, ['list' => (string) $list->id, 'role' => 'Plant'])->parameters(),
+        );
+        $this->get('/accounts?list='.$list->id)->assertOk()->assertSee('Papirhus')->assertDontSee('Glasverk');
+
+        $this->patch('/today', ['list' => $list->id, 'role' => 'Upkeep']);
+        self::assertSame(
+            'Today shows only those on “Mine”, people in the role Upkeep, and none of them can be approached.',
+            $this->page()->why(),
+        );
+        $list->delete();
+        self::assertSame(['Bo'], $addressed(), 'a list that is gone narrows nothing');
+        $this->patch('/today', [])->assertSessionHas('said', 'Today shows everybody.');
+        self::assertSame(['Ada', 'Cato'], $addressed());
     }
 
     private function ranked(string $name, float $points, ?string $actBy): Account

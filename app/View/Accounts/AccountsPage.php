@@ -62,7 +62,7 @@ final readonly class AccountsPage
     public function tabs(): array
     {
         $counts = $this->ranking->counts();
-        $search = array_filter(['q' => $this->ranking->search]);
+        $search = array_filter(['q' => $this->ranking->search]) + $this->ranking->narrowed->parameters();
 
         return array_map(fn (StandingState $state): Tab => new Tab(
             $state->label(),

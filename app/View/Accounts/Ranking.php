@@ -22,12 +22,16 @@ final readonly class Ranking
 {
     public const SORTS = ['priority', 'name', 'fit', 'timing', 'access', 'act_by', 'moved'];
 
+    public Narrowed $narrowed;
+
     public function __construct(
         private Offer $offer,
         public StandingState $state,
         public string $sort = 'priority',
         public string $search = '',
+        ?Narrowed $narrowed = null,
     ) {
+        $this->narrowed = $narrowed ?? Narrowed::none($offer);
     }
 
     /** @param  array<string, mixed>  $query of an address */
@@ -41,6 +45,7 @@ final readonly class Ranking
             StandingState::tryFrom($text('tab')) ?? StandingState::Ranked,
             in_array($sort, self::SORTS, true) ? $sort : 'priority',
             mb_substr(trim($text('q')), 0, 100),
+            Narrowed::from($offer, $query),
         );
     }
 
@@ -113,7 +118,8 @@ final readonly class Ranking
     /** @return Builder<Standing> */
     private function unordered(): Builder
     {
-        return Standing::query()->where('offer_id', $this->offer->id)->where('state', $this->state)
+        return $this->narrowed
+            ->among(Standing::query()->where('offer_id', $this->offer->id)->where('state', $this->state))
             ->when(
                 $this->search !== '',
                 fn (Builder $q) => $q->join('accounts', 'accounts.id', '=', 'standings.account_id')->where(
@@ -129,7 +135,7 @@ final readonly class Ranking
     /** @return array<string, int> how many there are in each state */
     public function counts(): array
     {
-        return Standing::query()->where('offer_id', $this->offer->id)->groupBy('state')
+        return $this->narrowed->among(Standing::query()->where('offer_id', $this->offer->id))->groupBy('state')
             ->selectRaw('state, COUNT(*) AS n')->toBase()->pluck('n', 'state')->all();
     }
 
@@ -203,6 +209,6 @@ final readonly class Ranking
         return array_filter(
             ['tab' => $this->state->value, 'sort' => $this->sort, 'q' => $this->search],
             fn (string $value): bool => $value !== '' && $value !== 'priority' && $value !== 'ranked',
-        );
+        ) + $this->narrowed->parameters();
     }
 }

@@ -16,6 +16,7 @@ use App\Models\Standing;
 use App\Models\StandingState;
 use App\Models\User;
 use App\Reasons\Drafts;
+use App\View\Accounts\Narrowed;
 use App\View\Accounts\Ranking;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
@@ -40,8 +41,11 @@ final readonly class Plan
 
     private const HURRY = 3;
 
+    public Narrowed $narrowed;
+
     public function __construct(private Offer $offer, private User $rep)
     {
+        $this->narrowed = Narrowed::ofToday($offer, $rep);
     }
 
     public function usedToday(): int
@@ -111,15 +115,15 @@ final readonly class Plan
         for ($page = 1; count($rows) < $most; $page++) {
             $standings = Ranking::among($candidates, $page * $chunk)->with('account.places', 'account.industries')
                 ->forPage($page, $chunk)->get();
-            $contacts = ForemostContacts::of($this->offer, $standings->toBase())->with('channels')->orderBy('id')
-                ->get();
+            $contacts = $this->narrowed->people($standings, ForemostContacts::of($this->offer, $standings->toBase()))
+                ->with('channels')->orderBy('id')->get();
             $choices = $choosing->of($standings->toBase(), $contacts);
             /** @var array<int|string, Contact> $byId */
             $byId = $contacts->keyBy('id')->all();
             $taken = $standings
                 ->filter(
                     fn (Standing $one): bool => $choices[$one->account_id]->taken !== []
-                        || $choices[$one->account_id]->skipped === [],
+                        || $choices[$one->account_id]->skipped === [] && ! $this->narrowed->isOfPeople(),
                 )
                 ->take($most - count($rows));
             $lines = Ranking::lines($this->offer, $taken);
@@ -174,7 +178,7 @@ final readonly class Plan
     /** @return Builder<Standing> */
     private function candidates(StandingState $state): Builder
     {
-        return (new Ranking($this->offer, $state))->query()
+        return (new Ranking($this->offer, $state, narrowed: $this->narrowed))->query()
             ->where(fn (Builder $q) => $q->whereNull('accounts.owner_id')->orWhere('accounts.owner_id', $this->rep->id))
             // Approached without a name: all of the account is left alone for a while.
             ->whereNotIn(

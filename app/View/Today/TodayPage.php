@@ -9,6 +9,7 @@ use App\Models\Offer;
 use App\Models\User;
 use App\Models\Watch;
 use App\Support\Format;
+use App\View\Accounts\Narrowed;
 use Illuminate\Support\Collection;
 
 /** What stands on Today: the plan in its groups, the approach in focus, steps that are due, and what was done. */
@@ -31,6 +32,7 @@ final readonly class TodayPage
         public bool $isDone,
         public Collection $steps,
         public Collection $done,
+        public Narrowed $narrowed,
     ) {
     }
 
@@ -65,6 +67,7 @@ final readonly class TodayPage
             Approach::query()->with('account', 'contact')->where('user_id', $rep->id)->whereNull('result')
                 ->where('next_step_on', '<=', today())->orderBy('next_step_on')->limit(self::STEPS)->get(),
             Approach::query()->with('account', 'contact')->todayBy($rep)->latest('made_at')->get(),
+            $plan->narrowed,
         );
     }
 
@@ -88,6 +91,10 @@ final readonly class TodayPage
 
     public function why(): string
     {
+        if ($this->narrowed->isNarrow()) {
+            return "Today shows {$this->narrowed->says()}, and none of them can be approached.";
+        }
+
         return WhyNobody::says($this->offer) ?? 'Of those that are ranked, nobody can be approached today.';
     }
 

@@ -7,7 +7,8 @@
             @if ($page->isPicture)<input type="hidden" name="view" value="picture">@endif
             <x-field hidden label="Name or domain" name="q" id="q" type="search" :value="$page->ranking->search"
                 placeholder="Name or domain" />
-            <x-button>Search</x-button>
+            <x-narrow :narrowed="$page->ranking->narrowed" />
+            <x-button>Show</x-button>
             @can('create', App\Models\Account::class)<x-button :href="route('accounts.create')">Add an
                 account</x-button>@endcan
             @if ($page->isRanked())<x-button :href="$page->otherView()">{{ $page->isPicture ? 'As a list'
@@ -21,6 +22,8 @@
         <x-empty>
             @if ($page->ranking->search !== '') Nothing here is called “{{ $page->ranking->search }}”. Other tabs may
                 hold it.
+            @elseif ($page->ranking->narrowed->isNarrow()) Nobody here, {{ $page->ranking->narrowed->says() }}. Other
+                tabs may hold some.
             @elseif ($page->isRanked()) No account has a live signal that counts for it.
                 <a href="/intake">Bring signals</a>, or look at the waiting ones.
             @else None. @endif

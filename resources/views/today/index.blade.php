@@ -2,7 +2,11 @@
 <x-layout title="Today" at="today">
     <div class="row g-4" x-data="rows" @keydown.window="press" @htmx:after-swap.window="opened">
         <div class="col-lg-8">
-            <x-heading title="Today" :about="Format::weekday(now())" />
+            <x-heading title="Today" :about="Format::weekday(now())">
+                @if ($page->narrowed->isPossible())<x-form :to="route('today.narrow')" method="patch"
+                    class="d-flex gap-2">
+                    <x-narrow :narrowed="$page->narrowed" /><x-button small>Show</x-button></x-form>@endif
+            </x-heading>
             <p class="text-body-tertiary mt-2">{{ $page->lead }}
                 @if ($page->isDone)<a href="/accounts">The ranking</a> shows the rest.@endif
                 @if ($page->hurry)<strong>{{ $page->hurry }}</strong>@endif</p>
