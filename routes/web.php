@@ -240,6 +240,8 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/intake/{intake}/undo', [IntakeController::class, 'undo'])->name('intake.undo')->can('undo', 'intake');
     Route::get('/intake/{intake}/unread', [IntakeController::class, 'unread'])->name('intake.unread')
         ->can('view', 'intake');
+    Route::get('/intake/{intake}/outlook', [IntakeController::class, 'outlook'])->name('intake.outlook')
+        ->can('view', 'intake');
     Route::get('/intake/{intake}/rejected', [IntakeController::class, 'rejected'])->name('intake.rejected')
         ->can('view', 'intake');
 

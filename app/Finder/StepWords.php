@@ -27,6 +27,7 @@ final readonly class StepWords
         $which = $this->step->which();
         $said = match (true) {
             $this->step->field === Field::Event => implode(' · ', array_filter([
+                Whose::tryFrom($which)?->label(),
                 in_array($this->step->given('n'), ['', '1'], true) ? '' : 'at least '.$this->step->given('n'),
                 $this->labels(Field::Signal, 'v'), $this->labels(Field::EventStage, 'st'),
                 $this->step->given('rd') === '' ? '' : 'round '.strtoupper($this->labels(Field::EventRound, 'rd')),
@@ -56,7 +57,6 @@ final readonly class StepWords
         };
 
         return match (true) {
-            $this->step->field === Field::Event && $which !== '' => $said.' '.Whose::tryFrom($which)?->label(),
             $this->step->field->isOfSite() && $which === 'any' => "$said, any site",
             $this->step->field === Field::Words && $which !== '' => "$said, in "
                 .implode(' or ', array_map(fn (Passage $passage): string => $passage->label(), Passage::named($which))),

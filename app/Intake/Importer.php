@@ -25,8 +25,7 @@ final class Importer
 
     private RowReader $rows;
 
-    /** @var array<int, true> what earlier batches of the file told of, by the print of its key */
-    private array $met = [];
+    private Told $told;
 
     /** @param  Closure(): bool|null  $keepGoing asked after each batch */
     public function run(Intake $intake, ?Closure $keepGoing = null): void
@@ -46,7 +45,7 @@ final class Importer
             $this->rows = new (RowReaders::of($intake->kind));
             $records = new CsvRecords(self::path($intake), $intake->format['delimiter']);
             $batch = [];
-            $this->met = [];
+            $this->told = new Told;
             try {
                 if ($intake->offset > 0) {
                     $this->recall($intake, $records);
@@ -127,14 +126,14 @@ final class Importer
                 'cleaned' => $intake->cleaned + count($reading->cleaned),
             ])->save();
         }, $intake);
-        $this->remember($reading->records);
+        $this->told->remember($this->rows, $reading->records);
     }
 
     /** @param  Tally  $tally  with what was refused, or waits, already */
     private function store(Intake $intake, BatchReading $reading, Tally $tally): void
     {
         $ledger = new Ledger($intake->id);
-        foreach ($this->distinct($reading->records) as $group) {
+        foreach ($this->told->groups($this->rows, $reading->records) as $group) {
             $tally->add($this->rows->store($group, $ledger));
         }
         $ledger->write();
@@ -159,40 +158,6 @@ final class Importer
         Bulk::insert('intake_cells', ['intake_id', 'line', 'heading', 'written'], $cells);
     }
 
-    /**
-     * Parts records so that none is twice in a group: a later row then meets what an earlier one made, and says that it
-     * comes later in its file.
-     *
-     * @param  array<int, array<string, mixed>>  $records  by line
-     * @return list<array<int, array<string, mixed>>>
-     */
-    private function distinct(array $records): array
-    {
-        $groups = [];
-        $seen = [];
-        foreach ($records as $line => $record) {
-            $key = $this->rows->key($record);
-            $place = $seen[$key] = ($seen[$key] ?? -1) + 1;
-            $groups[$place][$line] = ['is_later' => $place > 0 || isset($this->met[self::print($key)])] + $record;
-        }
-
-        return array_values($groups);
-    }
-
-    /** @param  array<int, array<string, mixed>>  $records */
-    private function remember(array $records): void
-    {
-        foreach ($records as $record) {
-            $this->met[self::print($this->rows->key($record))] = true;
-        }
-    }
-
-    /** As a number, since there may be two million of them. */
-    private static function print(string $key): int
-    {
-        return (int) hexdec(substr(hash('xxh3', $key), 0, 15));
-    }
-
     /** What was met before an import was stopped. */
     private function recall(Intake $intake, CsvRecords $records): void
     {
@@ -201,7 +166,9 @@ final class Importer
                 break;
             }
             if ($record->line > ($intake->format['headings_line'] ?? 1)) {
-                $this->remember(BatchReading::of($intake, $this->rows, [$record])->records);
+                $this->told->remember(
+                    $this->rows, BatchReading::of($intake, $this->rows, [$record])->records,
+                );
             }
         }
     }

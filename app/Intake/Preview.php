@@ -25,7 +25,6 @@ final readonly class Preview
         public array $rows,
         public BatchReading $reading,
         private array $cells,
-        public bool $isWhole,
     ) {
     }
 
@@ -33,10 +32,8 @@ final readonly class Preview
     {
         $reader = new (RowReaders::of($intake->kind));
         $records = [];
-        $isWhole = true;
         foreach ((new CsvRecords(Importer::path($intake), $intake->format['delimiter']))->from(0) as $record) {
             if (count($records) === self::READ) {
-                $isWhole = false;
                 break;
             }
             if ($record->line > ($intake->format['headings_line'] ?? 1)) {
@@ -64,7 +61,6 @@ final readonly class Preview
             $rows,
             $reading,
             array_map(fn (CsvRecord $record): array => $record->cells ?? [], $records),
-            $isWhole,
         );
     }
 

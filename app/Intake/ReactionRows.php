@@ -36,7 +36,7 @@ final class ReactionRows implements RowReader
         $contacts = ContactColumns::all();
 
         return [
-            'profile' => $contacts['profile']->needed('https://people.example/ida-lie'),
+            'profile' => $contacts['profile']->needed(),
             'link' => new FileColumn(
                 'Post (its address)',
                 ['post', 'post link', 'post url', 'link', 'url', 'beitrag', 'inlagg', 'opslag', 'innlegg'],

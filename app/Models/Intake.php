@@ -42,6 +42,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $short rows with fewer cells than headings
  * @property int $cleaned rows with control characters
  * @property string|null $message
+ * @property array<string, mixed>|null $outlook  what would become of its rows, as long as it is not brought in
  * @property CarbonImmutable|null $started_at
  * @property CarbonImmutable|null $finished_at
  * @property CarbonImmutable|null $created_at
@@ -63,7 +64,7 @@ final class Intake extends Model
     /** @var array<string, string> */
     protected $casts = [
         'kind' => IntakeKind::class, 'state' => IntakeState::class, 'format' => 'array', 'mapping' => 'array',
-        'answers' => 'array',
+        'answers' => 'array', 'outlook' => 'array',
         'started_at' => 'datetime', 'finished_at' => 'datetime',
     ];
 

@@ -21,9 +21,9 @@ final readonly class FileColumn
     ) {
     }
 
-    public function needed(string $example): self
+    public function needed(): self
     {
-        return new self($this->label, $this->names, $example, true, $this->isDay, $this->choices);
+        return new self($this->label, $this->names, $this->example, true, $this->isDay, $this->choices);
     }
 
     /** @param  list<string>  $names */

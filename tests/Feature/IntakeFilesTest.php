@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Intake\Importer;
+use App\Intake\LookThrough;
 use App\Intake\Reading\Sense;
 use App\Intake\ReceiveFile;
 use App\Models\Account;
@@ -334,10 +335,33 @@ final class IntakeFilesTest extends TestCase
             $at = (int) array_search($heading, $intake->format['columns'], true);
             self::assertSame($order, $intake->format['dates'][$at] ?? 'day', "the order of “{$heading}”");
         }
-        $intake->update(['mapping' => array_filter($mapping), 'answers' => $answers, 'state' => IntakeState::Queued]);
+        $intake->update(['mapping' => array_filter($mapping), 'answers' => $answers]);
+        $before = self::stored();
+        (new LookThrough)->run($intake);
+        self::assertSame($before, self::stored(), 'looking stores nothing');
+        $intake->refresh()->update(['state' => IntakeState::Queued]);
         (new Importer)->run($intake);
+        $foreseen = array_intersect_key($intake->refresh()->outlook ?? [], array_flip([
+            'rows', 'new', 'changed', 'same', 'waiting', 'refused', 'later', 'short', 'cleaned', 'done',
+        ]));
+        $came = [
+            'done' => true, 'rows' => $intake->rows, 'new' => $intake->created, 'changed' => $intake->updated,
+            'same' => $intake->unchanged, 'waiting' => $intake->waiting, 'refused' => $intake->rejected,
+            'later' => 0, 'short' => $intake->short, 'cleaned' => $intake->cleaned,
+        ];
+        self::assertEquals($came, $foreseen, "{$expected['file']} comes in as it was foreseen");
+        self::assertSame($intake->unread, array_sum($intake->outlook['unread'] ?? []));
 
-        return $intake->refresh();
+        return $intake;
+    }
+
+    /** @return array<string, int> table → rows */
+    private static function stored(): array
+    {
+        $tables = ['accounts', 'contacts', 'signals', 'channels', 'positions', 'intake_changes', 'industry_labels',
+            'candidates', 'doubles', 'intake_rejections'];
+
+        return array_combine($tables, array_map(fn (string $table): int => DB::table($table)->count(), $tables));
     }
 
     /**

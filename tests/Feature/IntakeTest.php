@@ -22,6 +22,7 @@ use App\Models\Signal;
 use App\Models\Watch;
 use App\Standings\Standings;
 use App\Support\Gazetteer;
+use App\View\Intake\Outlook;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -139,6 +140,42 @@ final class IntakeTest extends TestCase
         $csv = $this->actingAs($this->rep)->get(route('intake.rejected', $intake))->assertOk()->streamedContent();
         self::assertStringContainsString("'=No domain", $csv, 'a spreadsheet would take it for a formula');
         self::assertStringContainsString('not closed', $csv);
+    }
+
+    public function test_all_of_a_file_is_looked_through_before_anything_is_stored(): void
+    {
+        $text = "domain;name;headcount\n";
+        foreach (range(1, 2100) as $n) {
+            $text .= "a$n.example;Verk $n;".($n % 100 === 0 ? 'many' : $n)."\n";
+        }
+        // Of the first hundred it tells once more; of one it has no name, of two no website.
+        $text .= implode('', array_map(fn (int $n): string => "a$n.example;Verk $n;$n\n", range(1, 99)))
+            ."x.example;;5\n;Verk ohne Netz;5\n;Verk ohne Alles;5\n";
+        $file = UploadedFile::fake()->createWithContent('verk.csv', $text);
+        $this->actingAs($this->rep)->post('/intake', ['file' => [$file]])->assertRedirect();
+        $intake = Intake::query()->latest('id')->firstOrFail();
+        self::assertSame(IntakeState::Draft, $intake->state);
+        self::assertSame(0, Account::query()->count());
+        $outlook = Outlook::of($intake);
+        self::assertTrue($outlook->isDone());
+        self::assertSame('2,202 rows', $outlook->rows());
+        self::assertSame(
+            ['new' => '2,100', 'changed' => '0', 'same' => '0', 'waiting' => '2', 'refused' => '1', 'later' => '99'],
+            array_column($outlook->tally(), 'number', 'field'),
+        );
+        self::assertSame([
+            'No website tells which account this is. Write its domain into the row, and bring the row again.' => '2 rows',
+            'The name is missing, and no account has this domain yet.' => '1 row',
+        ], $outlook->reasons());
+        self::assertSame(['headcount' => '21 cells'], $outlook->unread());
+        $this->get(route('intake.outlook', $intake))->assertOk()->assertSee('2,100');
+
+        // What is said of the file changed: what was found does not hold any more.
+        $intake->update(['mapping' => [0 => 'domain', 1 => 'name']]);
+        self::assertTrue(Outlook::of($intake)->isMoving());
+        $intake->update(['mapping' => [1 => 'name']]);
+        self::assertFalse(Outlook::of($intake)->isMoving(), 'as long as something is asked');
+        $intake->discard();
     }
 
     public function test_a_stopped_worker_leaves_whole_parts_and_the_rest_can_be_gone_on_with(): void

@@ -34,7 +34,7 @@ final class StepTest extends TestCase
                 'at least 2 · funding, hiring · fresh · round A, B · 1 – 30 days ago · from .5 strong · from 1000 '
                     .'DKK (1 EUR = 7.46) · line',
             ],
-            ['f=event&v=news&w=person', 'news of the person'],
+            ['f=event&v=news&w=person', 'of the person · news'],
             ['f=before&q=planner&q2=papir&lo=1&hi=12', 'planner · at papir · 1 – 12 months ago'],
             ['f=spending&lo=50000&w=.5', '50000 EUR at .5 % of revenue'],
             ['f=attribute&w=Shifts', 'shifts: any'],

@@ -10,6 +10,7 @@ use App\Intake\Mapping;
 use App\Intake\ReceiveFile;
 use App\Intake\RowReaders;
 use App\Intake\UnreadableFile;
+use App\Jobs\LookThroughIntake;
 use App\Jobs\RunIntake;
 use App\Models\Intake;
 use App\Models\IntakeCell;
@@ -20,6 +21,7 @@ use App\Support\Csv;
 use App\View\Intake\CheckPage;
 use App\View\Intake\IntakePage;
 use App\View\Intake\IntakesPage;
+use App\View\Intake\Outlook;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -38,7 +40,8 @@ final class IntakeController extends Controller
         $brought = $refused = [];
         foreach (ReceiveFile::sources($request->uploads(), $request->pasted()) as $name => $path) {
             try {
-                $brought[] = ReceiveFile::file($path, $name, self::user($request));
+                $brought[] = $intake = ReceiveFile::file($path, $name, self::user($request));
+                LookThroughIntake::dispatch($intake->id);
             } catch (UnreadableFile $e) {
                 $refused[] = "$name was refused. {$e->getMessage()}";
             }
@@ -72,7 +75,10 @@ final class IntakeController extends Controller
         $kind = $request->kind();
         if ($request->sheet() !== null) {
             try {
-                return redirect()->route('intake.show', ReceiveFile::sheet($intake, $request->sheet()));
+                $other = ReceiveFile::sheet($intake, $request->sheet());
+                LookThroughIntake::dispatch($other->id);
+
+                return redirect()->route('intake.show', $other);
             } catch (UnreadableFile $e) {
                 return redirect()->route('intake.show', $intake)
                     ->withErrors(['sheet' => "“{$request->sheet()}” was not taken. {$e->getMessage()}"]);
@@ -81,8 +87,15 @@ final class IntakeController extends Controller
         $intake->update($kind !== $intake->kind
             ? ['kind' => $kind, 'mapping' => Mapping::guess($kind, $intake->format['columns'])]
             : $request->says());
+        LookThroughIntake::dispatch($intake->id);
 
         return redirect()->route('intake.show', $intake);
+    }
+
+    /** What would become of all its rows, as far as that is found out. */
+    public function outlook(Intake $intake): View
+    {
+        return view('components.intake.outlook', ['outlook' => Outlook::of($intake)]);
     }
 
     public function start(MappingRequest $request, Intake $intake): RedirectResponse

@@ -88,7 +88,7 @@ final class ContactColumns
             'profile' => new FileColumn(
                 'Profile address',
                 ['profile', 'profile url', 'profile address', 'social', 'profil', 'social profile'],
-                '',
+                'https://people.example/pernille-askov-rye',
             ),
             'active' => new FileColumn(
                 'Active on social on',

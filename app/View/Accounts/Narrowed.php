@@ -70,7 +70,7 @@ final readonly class Narrowed
     /** @return array<int|string, string> */
     public function lists(): array
     {
-        return ['' => 'every list and none'] + KeptList::query()->where('offer_id', $this->offer->id)->latest('id')
+        return ['' => 'any list or none'] + KeptList::query()->where('offer_id', $this->offer->id)->latest('id')
             ->limit(self::LISTS)->pluck('name', 'id')->all();
     }
 

@@ -43,8 +43,11 @@ final readonly class CheckPage
 
     public ?string $problem;
 
+    public Outlook $outlook;
+
     private function __construct(public Intake $intake, private Preview $preview, private User $reader)
     {
+        $this->outlook = Outlook::of($intake);
         $this->problem = Mapping::problem($intake);
     }
 
@@ -181,9 +184,10 @@ final readonly class CheckPage
     {
         $asked = [];
         $columns = RowReaders::columns($this->intake->kind);
-        foreach ($this->preview->reading->unknown + ($this->intake->answers['words'] ?? []) as $field => $unused) {
+        $unknown = array_replace_recursive($this->preview->reading->unknown, $this->outlook->unknown());
+        foreach ($unknown + ($this->intake->answers['words'] ?? []) as $field => $unused) {
             $told = $this->intake->answers['words'][$field] ?? [];
-            $words = ($this->preview->reading->unknown[$field] ?? []) + array_fill_keys(array_keys($told), 0);
+            $words = ($unknown[$field] ?? []) + array_fill_keys(array_keys($told), 0);
             foreach (array_keys(array_slice($words, 0, self::WORDS, true)) as $at => $word) {
                 $asked[] = [
                     'name' => "words[$field][$at]", 'word' => (string) $word, 'label' => "“{$word}”",
@@ -203,28 +207,6 @@ final readonly class CheckPage
             $column->choices,
             array_map(fn (string $one): string => str_replace('_', ' ', $one), $column->choices),
         );
-    }
-
-    /** What would come of the rows, so far as they are read here. */
-    public function outlook(): string
-    {
-        $reading = $this->preview->reading;
-        $counts = [
-            'can be read' => count($reading->records), 'wait' => count($reading->waiting),
-            'would be refused' => count($reading->rejected),
-        ];
-        $says = implode(', ', array_map(
-            fn (string $what, int $count): string => Format::number($count)." $what",
-            array_keys(array_filter($counts)),
-            array_filter($counts),
-        ));
-        $unread = array_sum(array_map(count(...), $reading->unread));
-
-        return ($this->preview->isWhole ? 'Of all rows ' : 'Of the rows at the beginning ')."$says."
-            .($unread === 0 ? '' : ' Cells that cannot be read, and stay empty: '.Format::number($unread).'.')
-            .($reading->short === [] ? '' : ' Rows with fewer cells than headings: '.count($reading->short).'.')
-            .($reading->cleaned === [] ? '' : ' Control characters are taken out of '
-                .Format::count(count($reading->cleaned), 'row').'.');
     }
 
     /** @return list<array{line: int, problem: string|null, becomes: array<string, string>, unread: string|null}> */

@@ -57,7 +57,7 @@
     </x-form>
     <x-form :to="route('intake.destroy', $page->intake)" method="delete" id="aside" />
     <x-section title="What becomes of its rows" class="mt-4">
-        <p class="text-body-tertiary mt-2" id="outlook">{{ $page->outlook() }}</p>
+        <x-intake.outlook :outlook="$page->outlook" />
         @foreach ($page->rows() as $row)
             <div class="d-flex gap-3 border-bottom py-2">
                 <span class="text-body-secondary text-nowrap">line {{ $row['line'] }}</span>

@@ -5,7 +5,7 @@
             <x-heading title="Today" :about="Format::weekday(now())">
                 @if ($page->narrowed->isPossible())<x-form :to="route('today.narrow')" method="patch"
                     class="d-flex gap-2">
-                    <x-narrow :narrowed="$page->narrowed" /><x-button small>Show</x-button></x-form>@endif
+                    <x-narrow small :narrowed="$page->narrowed" /><x-button small>Show</x-button></x-form>@endif
             </x-heading>
             <p class="text-body-tertiary mt-2">{{ $page->lead }}
                 @if ($page->isDone)<a href="/accounts">The ranking</a> shows the rest.@endif
