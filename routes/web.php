@@ -238,6 +238,8 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/intake/{intake}/resume', [IntakeController::class, 'resume'])->name('intake.resume')
         ->can('update', 'intake');
     Route::post('/intake/{intake}/undo', [IntakeController::class, 'undo'])->name('intake.undo')->can('undo', 'intake');
+    Route::post('/intake/{intake}/waiting', [IntakeController::class, 'settle'])->name('intake.settle')
+        ->can('update', 'intake');
     Route::get('/intake/{intake}/unread', [IntakeController::class, 'unread'])->name('intake.unread')
         ->can('view', 'intake');
     Route::get('/intake/{intake}/outlook', [IntakeController::class, 'outlook'])->name('intake.outlook')

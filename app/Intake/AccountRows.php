@@ -16,6 +16,9 @@ use Luftig\Core\Company\CompanyName;
 /** Accounts: joined by domain, blank cells change nothing. */
 final class AccountRows implements RowReader
 {
+    public const NO_WEBSITE = 'No website tells which account this is. Write its domain into the row, and bring the '
+        .'row again.';
+
     public function __construct(
         private readonly Whereabouts $whereabouts = new Whereabouts,
         private readonly IndustryLabels $labels = new IndustryLabels,
@@ -44,8 +47,7 @@ final class AccountRows implements RowReader
     {
         $tally = new Tally;
         foreach (array_keys(array_filter($records, fn (array $record): bool => $record['domain'] === null)) as $line) {
-            $tally->waiting[$line] = 'No website tells which account this is. Write its domain into the row, and bring '
-                .'the row again.';
+            $tally->waiting[$line] = self::NO_WEBSITE;
             unset($records[$line]);
         }
         $there = $this->accounts->of(array_column($records, 'domain'));

@@ -11,6 +11,9 @@ use App\Models\Intake;
 /** Some rows of a file, read: what they say, which of them are refused or wait, and which cells say nothing. */
 final class BatchReading
 {
+    /** How the reason of a row begins in which a cell is proposed. */
+    public const PROPOSES = 'The row has % An unquoted %';
+
     /** @var array<int, array<string, mixed>> line → what it says */
     public array $records = [];
 
@@ -114,12 +117,40 @@ final class BatchReading
         }
     }
 
-    /** Which cells may have been meant as one: where all others can be read then. */
     private function proposal(Row $row): string
+    {
+        $count = count($row->cells);
+        $says = "The row has $count cells under ".count($this->headings).' headings.';
+        $sign = ['\\t' => 'tab', ';' => 'semicolon'][$this->intake->format['delimiter']] ?? 'comma';
+        $best = $this->best($row);
+
+        return $best === null
+            ? $says
+            : "$says An unquoted $sign in the cell of “{$this->headings[$best]}”? Write the whole cell in quotes, and "
+                .'bring the row again.';
+    }
+
+    /**
+     * The cells of a row that has too many as they were most likely meant; null where that cannot be told.
+     *
+     * @param  list<string>  $cells
+     * @return list<string>|null
+     */
+    public static function meant(Intake $intake, RowReader $reader, array $cells): ?array
+    {
+        $reading = new self($intake, $reader);
+        $row = Row::of($cells);
+        $best = $reading->best($row);
+
+        return $best === null ? null : array_slice($reading->ways($row)[$best], 0, count($reading->headings));
+    }
+
+    /** Which cells may have been meant as one: where all others can be read then. */
+    private function best(Row $row): ?int
     {
         $best = null;
         $least = PHP_INT_MAX;
-        foreach ($row->joined(count($this->headings), $this->intake->format['delimiter']) as $at => $way) {
+        foreach ($this->ways($row) as $at => $way) {
             try {
                 $cells = $this->cells($way);
                 $this->reader->read($cells);
@@ -131,13 +162,13 @@ final class BatchReading
                 [$best, $least] = [$at, $unread];
             }
         }
-        $count = count($row->cells);
-        $says = "The row has $count cells under ".count($this->headings).' headings.';
-        $sign = ['\\t' => 'tab', ';' => 'semicolon'][$this->intake->format['delimiter']] ?? 'comma';
 
-        return $best === null
-            ? $says
-            : "$says An unquoted $sign in the cell of “{$this->headings[$best]}”? Write the whole cell in quotes, and "
-                .'bring the row again.';
+        return $best;
+    }
+
+    /** @return array<int, list<string>> */
+    private function ways(Row $row): array
+    {
+        return $row->joined(count($this->headings), $this->intake->format['delimiter']);
     }
 }

@@ -14,6 +14,7 @@ use App\Models\IntakeKind;
 use App\Models\IntakeState;
 use App\Models\Signal;
 use App\Standings\Standings;
+use App\View\Intake\IntakePage;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -239,6 +240,44 @@ final class IntakeRowsTest extends TestCase
         $this->post(route('intake.resume', $intake));
         $this->post(route('intake.resume', $intake));
         Queue::assertPushed(RunIntake::class, 3);
+    }
+
+    public function test_rows_that_wait_come_in_as_somebody_says(): void
+    {
+        $intake = $this->bring(
+            IntakeKind::Accounts,
+            "domain,name,headcount,city\nfjernlund.example,Fjernlund Papir,1,250,Hobro\n,Praxis Quastrode,4,Wismar\n"
+                ."tunhede.example,Glasverk Tunhede,420,Hobro\n,Backstube Ginster,many,Wismar\n",
+        );
+        self::assertSame([1, 3], [$intake->created, $intake->waiting]);
+        self::assertSame(
+            ['no_website' => 'Bring in 2 rows without a website', 'proposed' => 'Read 1 row as proposed'],
+            IntakePage::of($intake, $this->rep)->settles(),
+        );
+        $this->actingAs($this->person('Anton', $this->rep->role))
+            ->post(route('intake.settle', $intake), ['how' => 'proposed'])->assertForbidden();
+        $intake->update(['user_id' => $this->rep->id]);
+
+        $this->actingAs($this->rep)->post(route('intake.settle', $intake), ['how' => 'proposed'])
+            ->assertSessionHas('said', '1 row that waited came in; undoing the file takes them back too.');
+        $fjernlund = Account::query()->where('domain', 'fjernlund.example')->sole();
+        self::assertSame([1250, 'Hobro'], [$fjernlund->headcount, $fjernlund->headquarters()?->city]);
+        self::assertSame([2, 2], [$intake->refresh()->created, $intake->waiting]);
+
+        $this->post(route('intake.settle', $intake), ['how' => 'no_website']);
+        self::assertSame(
+            ['Backstube Ginster', 'Praxis Quastrode'],
+            Account::query()->whereNull('domain')->orderBy('name')->pluck('name')->all(),
+        );
+        self::assertSame([4, 0, 0], [
+            $intake->refresh()->created, $intake->waiting, $intake->rejections()->count(),
+        ]);
+        self::assertSame([], IntakePage::of($intake, $this->rep)->settles());
+        $this->post(route('intake.settle', $intake), ['how' => 'no_website'])
+            ->assertSessionHas('said', '0 rows that waited came in; undoing the file takes them back too.');
+
+        (new Importer)->undo($intake);
+        self::assertSame(0, Account::query()->count(), 'with their file they go');
     }
 
     public function test_a_file_that_is_put_aside_leaves_nothing(): void

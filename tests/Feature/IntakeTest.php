@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Finder\Pasted;
+use App\Intake\AccountRows;
 use App\Intake\Importer;
 use App\Intake\Mapping;
 use App\Intake\ReceiveFile;
@@ -164,7 +165,7 @@ final class IntakeTest extends TestCase
             array_column($outlook->tally(), 'number', 'field'),
         );
         self::assertSame([
-            'No website tells which account this is. Write its domain into the row, and bring the row again.' => '2 rows',
+            AccountRows::NO_WEBSITE => '2 rows',
             'The name is missing, and no account has this domain yet.' => '1 row',
         ], $outlook->reasons());
         self::assertSame(['headcount' => '21 cells'], $outlook->unread());

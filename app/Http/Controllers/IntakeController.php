@@ -9,8 +9,10 @@ use App\Http\Requests\UploadRequest;
 use App\Intake\Mapping;
 use App\Intake\ReceiveFile;
 use App\Intake\RowReaders;
+use App\Intake\SecondReading;
 use App\Intake\UnreadableFile;
 use App\Jobs\LookThroughIntake;
+use App\Jobs\RefreshStandings;
 use App\Jobs\RunIntake;
 use App\Models\Intake;
 use App\Models\IntakeCell;
@@ -18,6 +20,7 @@ use App\Models\IntakeKind;
 use App\Models\IntakeRejection;
 use App\Models\IntakeState;
 use App\Support\Csv;
+use App\Support\Format;
 use App\View\Intake\CheckPage;
 use App\View\Intake\IntakePage;
 use App\View\Intake\IntakesPage;
@@ -141,6 +144,18 @@ final class IntakeController extends Controller
         }
 
         return redirect()->route('intake.show', $intake);
+    }
+
+    /** Rows that waited come in: accounts without a website, or rows with a cell too many as it was proposed. */
+    public function settle(Request $request, Intake $intake, SecondReading $reading): RedirectResponse
+    {
+        $came = $request->input('how') === 'proposed'
+            ? $reading->bringAsProposed($intake)
+            : $reading->bringWithoutWebsite($intake);
+        dispatch(RefreshStandings::ofChanged());
+
+        return redirect()->route('intake.show', $intake)
+            ->with('said', Format::count($came, 'row').' that waited came in; undoing the file takes them back too.');
     }
 
     /** Forgets a file that was not brought in. */

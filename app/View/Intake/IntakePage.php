@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Intake;
 
+use App\Intake\SecondReading;
 use App\Models\Intake;
 use App\Models\IntakeCell;
 use App\Models\IntakeRejection;
@@ -99,6 +100,20 @@ final readonly class IntakePage
     public function isStopped(): bool
     {
         return $this->intake->state === IntakeState::Stopped;
+    }
+
+    /** @return array<string, string> how rows that wait can be brought in → what that says */
+    public function settles(): array
+    {
+        $says = [
+            'no_website' => [SecondReading::withoutWebsite($this->intake), 'Bring in %s without a website'],
+            'proposed' => [SecondReading::proposed($this->intake), 'Read %s as proposed'],
+        ];
+
+        return $this->isDone() && $this->intake->waiting > 0 ? array_map(
+            fn (array $one): string => sprintf($one[1], Format::count($one[0], 'row')),
+            array_filter($says, fn (array $one): bool => $one[0] > 0),
+        ) : [];
     }
 
     public function isAnyOut(): bool

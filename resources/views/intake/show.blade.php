@@ -22,6 +22,11 @@
                 :href="route('accounts.index')">See the ranking</x-button>@endif
             @if ($page->isStopped())<x-form :to="route('intake.resume', $page->intake)"><x-button kind="primary">Go
                 on</x-button></x-form>@endif
+            @can('update', $page->intake)
+                @foreach ($page->settles() as $how => $says)<x-form
+                    :to="route('intake.settle', $page->intake)"><x-button name="how"
+                    :value="$how">{{ $says }}</x-button></x-form>@endforeach
+            @endcan
             @if ($page->isAnyOut())<x-button :href="route('intake.rejected', $page->intake)">Download what did not
                 come in</x-button>@endif
             @if ($page->unread() !== [])<x-button :href="route('intake.unread', $page->intake)">Download the cells left

@@ -1,7 +1,7 @@
 {{-- What would become of all rows of a file; while it is found out, how far that is. --}}
 @props(['outlook'])
-<div id="whole" aria-live="polite" @if ($outlook->isMoving()) hx-get="{{ route('intake.outlook', $outlook->intake) }}"
-    hx-trigger="every 1s" hx-swap="outerHTML" @endif>
+<div id="whole" class="mb-3" aria-live="polite" @if ($outlook->isMoving())
+    hx-get="{{ route('intake.outlook', $outlook->intake) }}" hx-trigger="every 1s" hx-swap="outerHTML" @endif>
     @if ($outlook->isMoving())
         <p class="text-body-tertiary mt-2">All of the file is being looked through; nothing is stored yet.</p>
         <x-progress :share="$outlook->progress()" label="Looked through" class="measure" />
@@ -22,7 +22,7 @@
         @endforeach
         @foreach ($outlook->unread() as $column => $count)
             <p class="small"><span class="text-body-secondary">{{ $count }} under “{{ $column }}”:</span> cannot be
-                read, and stay empty</p>
+                read: left empty</p>
         @endforeach
     @endif
 </div>
