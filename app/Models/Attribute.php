@@ -7,6 +7,8 @@ namespace App\Models;
 use Database\Factories\AttributeFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
 
 /**
  * A fact that the team defined for itself; confidence is that of its source.
@@ -23,4 +25,12 @@ final class Attribute extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** What accounts have of a fact, each value once; of all facts where none is named. */
+    public static function values(string $name = ''): Builder
+    {
+        return DB::table('account_attribute')->join('attributes', 'attributes.id', '=', 'attribute_id')
+            ->when($name !== '', fn (Builder $query) => $query->where('name', $name))
+            ->distinct()->orderBy('value')->select('value');
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Standings;
 
+use App\Models\Attribute;
 use App\Models\Offer;
 use App\Models\Place;
 use App\Models\Technology;
@@ -12,6 +13,7 @@ use App\Support\Nearest;
 use Luftig\Core\Company\Industries;
 use Luftig\Core\Company\Technology as Spelled;
 use Luftig\Core\Fit\CriterionField;
+use Luftig\Core\Fit\OwnFact;
 
 /** Whether the values that a criterion names are known: none that nobody can have is saved by accident. */
 final class CriterionValues
@@ -28,12 +30,15 @@ final class CriterionValues
         };
     }
 
-    /** @return list<string> values that the rules in force name already */
-    public static function inForce(Offer $offer, CriterionField $field): array
+    /**
+     * @param  string  $fact  the name of a fact of one's own, where the field is one
+     * @return list<string> values that the rules in force name already
+     */
+    public static function inForce(Offer $offer, CriterionField $field, string $fact = ''): array
     {
         $values = [];
         foreach ($offer->loadMissing('rules')->rules->criteria ?? [] as $criterion) {
-            if ($criterion['field'] === $field->value) {
+            if ($criterion['field'] === $field->value && ($criterion['fact'] ?? '') === $fact) {
                 array_push($values, ...array_map(strval(...), $criterion['any'] ?? []));
             }
         }
@@ -44,9 +49,10 @@ final class CriterionValues
     /**
      * @param  list<string>  $values
      * @param  bool  $sure  of names that nobody has yet, that they are meant
+     * @param  string  $fact  the name of a fact of one's own, where the field is one
      * @return string|null a sentence on the first value that is not known
      */
-    public static function doubt(CriterionField $field, array $values, bool $sure): ?string
+    public static function doubt(CriterionField $field, array $values, bool $sure, string $fact = ''): ?string
     {
         foreach ($values as $value) {
             $near = match ($field) {
@@ -54,7 +60,7 @@ final class CriterionValues
                 CriterionField::Country => isset(Countries::all()[$value])
                     ? null
                     : Nearest::of($value, [...array_values(Countries::all()), ...array_keys(Countries::groups())]),
-                default => $sure ? null : self::nearNames($field, $value),
+                default => $sure ? null : self::nearNames($field, $value, $fact),
             };
             if ($near !== null) {
                 return "no {$field->label()} is known as “{$value}”.".Nearest::says($near)
@@ -70,7 +76,7 @@ final class CriterionValues
     {
         return in_array(
             $field,
-            [CriterionField::Technologies, CriterionField::Region, CriterionField::PostalCode],
+            [CriterionField::Technologies, CriterionField::Region, CriterionField::PostalCode, CriterionField::Fact],
             true,
         );
     }
@@ -88,12 +94,13 @@ final class CriterionValues
     }
 
     /** @return list<string>|null null: it is known */
-    private static function nearNames(CriterionField $field, string $value): ?array
+    private static function nearNames(CriterionField $field, string $value, string $fact): ?array
     {
         $names = match ($field) {
             CriterionField::Technologies => Technology::query()->pluck('name'),
             CriterionField::Region => Place::query()->whereNotNull('region')->distinct()->pluck('region'),
             CriterionField::PostalCode => Place::query()->whereNotNull('postal_code')->distinct()->pluck('postal_code'),
+            CriterionField::Fact => Attribute::values($fact)->pluck('value')->push(OwnFact::ANY),
             default => null,
         };
         if ($names === null) {

@@ -9,6 +9,7 @@ use Carbon\CarbonImmutable;
 use Generator;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Fit\AccountFacts;
+use Luftig\Core\Fit\OwnFact;
 use Luftig\Core\Geo\Coordinates;
 use Luftig\Core\Reach\Access;
 use Luftig\Core\Reach\AddressState;
@@ -29,11 +30,29 @@ final class FactsReader
     /** @var array<string, float> types and states of channels → what they are worth together */
     private array $accesses = [];
 
-    /** @param  bool  $otherSites  whether the places beside the headquarters are asked for */
-    public function __construct(private readonly CarbonImmutable $now, private readonly bool $otherSites = false)
-    {
+    /**
+     * @param  bool  $otherSites  whether the places beside the headquarters are asked for
+     * @param  bool  $ownFacts  whether facts of the team's own are
+     */
+    private function __construct(
+        private readonly CarbonImmutable $now,
+        private readonly bool $otherSites,
+        private readonly bool $ownFacts,
+    ) {
         $this->barred = EntriesInForce::now();
         $this->kinds = array_column(Kind::cases(), null, 'value');
+    }
+
+    /** Reads as much as some rules ask. */
+    public static function for(CarbonImmutable $now, RuleBook ...$books): self
+    {
+        $any = fn (callable $asks): bool => array_filter($books, $asks) !== [];
+
+        return new self(
+            $now,
+            $any(static fn (RuleBook $book): bool => $book->asksAnySite()),
+            $any(static fn (RuleBook $book): bool => $book->asksOwnFacts()),
+        );
     }
 
     /**
@@ -51,6 +70,7 @@ final class FactsReader
                 ."WHERE {$this->on($which)} ORDER BY account_id",
         );
         $otherSites = $this->otherSites ? $this->otherSites($which) : [];
+        $facts = $this->ownFacts ? $this->ownFacts($which) : [];
         $contacts = $this->contacts($which);
         [$series, $marks] = $this->signals($which);
         $removed = [];
@@ -107,6 +127,7 @@ final class FactsReader
                     $technologies[$id] ?? [],
                     $keywords === null ? $description : $keywords.' '.$description,
                     $otherSites[$id] ?? [],
+                    $facts[$id] ?? [],
                 ),
                 $contacts[$id] ?? [],
                 $series[$id] ?? [],
@@ -294,6 +315,22 @@ final class FactsReader
         }
 
         return $sites;
+    }
+
+    /** @return array<int, array<string, string>> account → fact → value */
+    private function ownFacts(string $which): array
+    {
+        $facts = [];
+        foreach (
+            $this->rows(
+                'SELECT account_id, name, value FROM account_attribute JOIN attributes ON attributes.id = attribute_id '
+                    ."WHERE {$this->on($which)}",
+            ) as [$id, $name, $value]
+        ) {
+            $facts[$id][OwnFact::key($name)] = $value;
+        }
+
+        return $facts;
     }
 
     /** @return array<int, list<string>> */

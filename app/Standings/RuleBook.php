@@ -7,6 +7,8 @@ namespace App\Standings;
 use App\Models\RuleSet;
 use Luftig\Core\Buying\BuyerRoles;
 use Luftig\Core\Fit\AnySite;
+use Luftig\Core\Fit\OwnFact;
+use Luftig\Core\Fit\Question;
 use Luftig\Core\Fit\TargetProfile;
 use Luftig\Core\Mistake;
 use Luftig\Core\Rules\Criteria;
@@ -73,8 +75,20 @@ final readonly class RuleBook
     /** Whether a criterion looks beyond the headquarters. */
     public function asksAnySite(): bool
     {
+        return $this->asks(AnySite::class);
+    }
+
+    /** Whether a criterion is on a fact of the team's own. */
+    public function asksOwnFacts(): bool
+    {
+        return $this->asks(OwnFact::class);
+    }
+
+    /** @param  class-string<Question>  $question */
+    private function asks(string $question): bool
+    {
         foreach ($this->profile->criteria as $criterion) {
-            if ($criterion->test instanceof AnySite) {
+            if ($criterion->test instanceof $question) {
                 return true;
             }
         }

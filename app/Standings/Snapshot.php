@@ -25,7 +25,7 @@ final class Snapshot
     /** @return array{fit: float, access: float, kinds: array<string, float>, priority: float|null} */
     public static function at(RuleBook $book, int $account, CarbonImmutable $at): array
     {
-        foreach ((new FactsReader($at, $book->asksAnySite()))->read('`id` = '.$account) as $facts) {
+        foreach (FactsReader::for($at, $book)->read('`id` = '.$account) as $facts) {
             $timing = Timing::of($book->catalogue, $facts->seriesFor($book->offer), $at->getTimestamp());
             $fit = $book->profile->fitOf($facts->account)->value;
             $access = Standings::people($book, $facts, $timing)->access;

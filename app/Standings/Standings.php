@@ -105,7 +105,7 @@ final class Standings
     {
         $book = RuleBook::of($rules);
         $now = CarbonImmutable::now();
-        $reader = new FactsReader($now, $book->asksAnySite());
+        $reader = FactsReader::for($now, $book);
         $last = (int) Account::query()->max('id');
         for ($from = 1; $from <= $last; $from += self::CHUNK) {
             foreach ($reader->read("`id` BETWEEN $from AND ".($from + self::CHUNK - 1)) as $id => $facts) {
@@ -132,8 +132,7 @@ final class Standings
             $time = $now->getTimestamp();
             $stamp = $now->toDateTimeString();
             $rows = [];
-            $anySite = array_filter($books, static fn (RuleBook $book): bool => $book->asksAnySite()) !== [];
-            foreach ((new FactsReader($now, $anySite))->read($which) as $facts) {
+            foreach (FactsReader::for($now, ...$books)->read($which) as $facts) {
                 foreach ($books as $book) {
                     $rows[] = $this->row($book, $facts, $time, $stamp);
                 }

@@ -18,6 +18,7 @@ final class AccountFacts
      * @param  list<string>  $industries  ISIC codes, the main one first
      * @param  list<string>  $technologies
      * @param  list<self>  $otherSites  what is known of the places beside the headquarters
+     * @param  array<string, string>  $facts  of the team's own, by name (OwnFact::key)
      */
     public function __construct(
         public readonly ?int $headcount = null,
@@ -32,6 +33,7 @@ final class AccountFacts
         public readonly array $technologies = [],
         public readonly ?string $text = null,
         public readonly array $otherSites = [],
+        public readonly array $facts = [],
     ) {
     }
 

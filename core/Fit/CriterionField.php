@@ -18,6 +18,7 @@ enum CriterionField: string
     case Place = 'place';
     case Technologies = 'technologies';
     case Text = 'text';
+    case Fact = 'fact';
 
     /** @return list<self> the fields that a test of this sort can look at */
     public static function testedBy(string $test): array
@@ -30,7 +31,8 @@ enum CriterionField: string
     {
         return match ($this) {
             self::Headcount, self::Revenue, self::Growth, self::Sites => 'range',
-            self::Industries, self::Country, self::Region, self::PostalCode, self::Technologies => 'any',
+            self::Industries, self::Country, self::Region, self::PostalCode, self::Technologies,
+            self::Fact => 'any',
             self::Place => 'within',
             self::Text => 'query',
         };
@@ -52,6 +54,7 @@ enum CriterionField: string
             self::PostalCode => 'postal area',
             self::Place => 'distance from a place',
             self::Text => 'words they use',
+            self::Fact => 'a fact of our own',
             default => $this->value,
         };
     }

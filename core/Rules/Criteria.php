@@ -9,6 +9,7 @@ use Luftig\Core\Fit\AnySite;
 use Luftig\Core\Fit\Criterion;
 use Luftig\Core\Fit\CriterionField;
 use Luftig\Core\Fit\Mode;
+use Luftig\Core\Fit\OwnFact;
 use Luftig\Core\Fit\Question;
 use Luftig\Core\Fit\Range;
 use Luftig\Core\Fit\Says;
@@ -62,15 +63,19 @@ final class Criteria
 
     private static function test(string $test, CriterionField $field, Input $input): Question
     {
+        if ($input->has('fact') && $field !== CriterionField::Fact) {
+            throw Mistake::at('fact', "A criterion on {$field->value} has nothing to do with facts of your own.");
+        }
         if ($field->test() !== $test) {
             throw Mistake::at($test, "A criterion on {$field->value} cannot be tested with “{$test}”.");
         }
 
         return match ($test) {
             'range' => new Range($field, ...$input->pair('range')),
-            'any' => new AnyOf(
+            'any' => self::anyOf(
                 $field,
                 $input->strings('any') ?: throw Mistake::at('any', 'The list needs at least one value.'),
+                $input,
             ),
             'within' => self::within($input->object('within')),
             default => new Says(
@@ -78,6 +83,14 @@ final class Criteria
                     ?? throw Mistake::at('query', 'The query is empty: give at least one word.'),
             ),
         };
+    }
+
+    /** @param  non-empty-list<string>  $values */
+    private static function anyOf(CriterionField $field, array $values, Input $input): Question
+    {
+        return $field === CriterionField::Fact
+            ? new OwnFact($input->string('fact'), $values)
+            : new AnyOf($field, $values);
     }
 
     private static function within(Input $input): Within

@@ -8,6 +8,7 @@ use Luftig\Core\Fit\AccountFacts;
 use Luftig\Core\Fit\Criterion;
 use Luftig\Core\Fit\CriterionField;
 use Luftig\Core\Fit\Mode;
+use Luftig\Core\Fit\OwnFact;
 use Luftig\Core\Fit\TargetProfile;
 use Luftig\Core\Rules\Criteria;
 use Luftig\Core\Rules\Input;
@@ -34,6 +35,7 @@ final class FitOperation implements Operation
             'criteria[].weight' => 'above 0, for prefer (1 without one)',
             'criteria[].range' => '[low, high], null is open; for '.self::names('range'),
             'criteria[].any' => 'list of texts; for '.self::names('any'),
+            'criteria[].fact' => 'name of a fact of your own; for fact, whose value may be “*” for any',
             'criteria[].within' => '{km, of: [latitude, longitude]}; for '.self::names('within'),
             'criteria[].query' => 'text query; for '.self::names('query'),
             'criteria[].any_site' => 'true: any site may answer, not the headquarters only; for '.self::names(
@@ -42,7 +44,8 @@ final class FitOperation implements Operation
             'account' => 'headcount, revenue (EUR), growth (fraction), sites, industries [ISIC, main first], '
                 .'country, region, '
                 .'postal_code, place [latitude, longitude], technologies [..], text, '
-                .'other_sites [{country, region, postal_code, place}]; absent or null is unknown',
+                .'other_sites [{country, region, postal_code, place}], facts {name: value}; absent or null is '
+                .'unknown',
         ];
     }
 
@@ -97,10 +100,29 @@ final class FitOperation implements Operation
             $input->strings('technologies'),
             $input->optionalString('text'),
             array_map(self::site(...), $input->has('other_sites') ? $input->objects('other_sites') : []),
+            self::facts($input),
         );
         $input->done();
 
         return $account;
+    }
+
+    /** @return array<string, string> */
+    private static function facts(Input $input): array
+    {
+        $facts = [];
+        if ($input->has('facts')) {
+            $own = $input->object('facts');
+            foreach ($own->names() as $name) {
+                $value = $own->optionalString($name);
+                if ($value !== null) {
+                    $facts[OwnFact::key($name)] = $value;
+                }
+            }
+            $own->done();
+        }
+
+        return $facts;
     }
 
     private static function site(Input $input): AccountFacts

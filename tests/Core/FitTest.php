@@ -13,6 +13,7 @@ use Luftig\Core\Fit\AnySite;
 use Luftig\Core\Fit\Criterion;
 use Luftig\Core\Fit\CriterionField;
 use Luftig\Core\Fit\Mode;
+use Luftig\Core\Fit\OwnFact;
 use Luftig\Core\Fit\Range;
 use Luftig\Core\Fit\Says;
 use Luftig\Core\Fit\TargetProfile;
@@ -76,6 +77,24 @@ final class FitTest extends TestCase
             self::fail('An empty area would hold every place.');
         } catch (Mistake $mistake) {
             self::assertSame('any[1]', $mistake->at);
+        }
+    }
+
+    public function test_a_fact_of_ones_own_is_met_by_its_values_and_unknown_without_one(): void
+    {
+        $m = fn (array $values, array $facts): ?float => (new OwnFact('Shifts', $values))
+            ->membership(new AccountFacts(facts: $facts), true);
+        self::assertSame([1.0, 1.0, 0.0, null], [
+            $m(['two', 'Three'], ['shifts' => 'THREE ']), $m(['*'], ['shifts' => 'one']),
+            $m(['three'], ['shifts' => 'one']), $m(['*'], ['beds' => 'three']),
+        ]);
+        foreach ([[' ', ['x'], 'fact'], ['Shifts', ['x', ' '], 'any[1]']] as [$name, $values, $at]) {
+            try {
+                new OwnFact($name, $values);
+                self::fail('A fact without a name, or an empty value, says nothing.');
+            } catch (Mistake $mistake) {
+                self::assertSame($at, $mistake->at);
+            }
         }
     }
 

@@ -133,6 +133,12 @@ final class ShellFieldsTest extends TestCase
         $says = $of('text', ['query' => 'shifts'], ['text' => 'Works in shifts']);
         yield 'words asked for' => ['fit', $says, 'criteria.0.query', 'trading', 'fit', 1.0, 0.0];
         yield 'words they use' => ['fit', $says, 'account.text', 'Trades', 'fit', 1.0, 0.0];
+        $own = $of('fact', ['fact' => 'Shifts', 'any' => ['three']], [
+            'facts' => ['shifts' => 'Three', 'beds' => '40'],
+        ]);
+        yield 'a fact of ones own' => ['fit', $own, 'account.facts.shifts', 'two', 'fit', 1.0, 0.0];
+        yield 'which fact' => ['fit', $own, 'criteria.0.fact', 'Beds', 'fit', 1.0, 0.0];
+        yield 'whatever is known' => ['fit', $own, 'criteria.0.any', ['*'], 'fit', 1.0, 1.0];
         $facts = [
             'revenue' => [['range' => [100, 200]], 100, 50], 'sites' => [['range' => [2, 4]], 2, 1],
             'growth' => [['range' => [.1, null]], .1, 0.0], 'industries' => [['any' => ['C']], ['2310'], ['46']],

@@ -57,6 +57,10 @@ final class RulesViewTest extends TestCase
                     'places' => ['' => 'the headquarters', 'any' => 'any site'],
                 ],
             ],
+            'a fact of their own' => [
+                ['name' => 'shifts', 'field' => 'fact', 'fact' => 'Shifts', 'mode' => 'must', 'any' => ['*', 'three']],
+                ['test' => 'any', 'fact' => 'Shifts', 'chosen' => ['*' => 'whatever is known', 'three' => 'three']],
+            ],
             'a radius' => [
                 [
                     'name' => 'near', 'field' => 'place', 'mode' => 'must_not',
@@ -243,6 +247,15 @@ final class RulesViewTest extends TestCase
             ],
             'a site of heads' => [
                 ['criteria' => [$size + ['range' => [1, 2], 'any_site' => true]]], 'nothing to do with sites',
+            ],
+            'a fact without a name' => [
+                ['criteria' => [
+                    ['name' => 'x', 'field' => 'fact', 'mode' => 'must', 'any' => ['three'], 'fact' => ''],
+                ]],
+                'Say which fact of your own is meant.',
+            ],
+            'a fact of heads' => [
+                ['criteria' => [$size + ['range' => [1, 2], 'fact' => 'Shifts']]], 'nothing to do with facts',
             ],
             'a role without a function' => [
                 ['buyer_roles' => [['name' => 'X', 'functions' => ['flying'], 'neighbours' => []]]], 'This is one of:',

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Account;
+use App\Models\Attribute;
 use App\Models\IntakeKind;
 use App\Models\RuleSet;
+use App\Models\Standing;
+use App\Models\StandingState;
 use App\Standings\Standings;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -129,6 +134,32 @@ final class TypedValuesTest extends TestCase
         self::assertSame(['Trykloog'], $this->stored()['any']);
         // What stands there already is not asked about again.
         $this->rules(['field' => 'technologies', 'value' => 'Trykloog'], 2)->assertSessionHasNoErrors();
+    }
+
+    public function test_a_criterion_is_on_a_fact_of_ones_own(): void
+    {
+        $fact = Attribute::factory()->create(['name' => 'Shifts'])->id;
+        foreach (['tunhede.example' => 'three', 'zahnhaus.example' => 'one'] as $domain => $value) {
+            DB::table('account_attribute')->insert([
+                'account_id' => Account::query()->where('domain', $domain)->value('id'), 'attribute_id' => $fact,
+                'value' => $value,
+            ]);
+        }
+        $shifts = ['field' => 'fact', 'fact' => 'Shifts', 'mode' => 'must'];
+        $this->rules($shifts + ['value' => 'tree'])->assertSessionHasErrors('rules');
+        self::assertStringContainsString('Do you mean “three”?', (string) session('errors')?->first('rules'));
+        $this->rules($shifts + ['value' => 'Three', 'name' => 'in shifts'])->assertSessionHasNoErrors();
+        self::assertSame(['any' => ['Three'], 'fact' => 'Shifts'], array_intersect_key(
+            $this->stored(), ['fact' => 1, 'any' => 1],
+        ));
+        (new Standings)->all();
+        $state = fn (string $domain): array => Standing::query()
+            ->whereRelation('account', 'domain', $domain)->sole()->only('state', 'cause');
+        self::assertSame(StandingState::Waiting, $state('tunhede.example')['state']);
+        self::assertSame(['state' => StandingState::Out, 'cause' => 'in shifts'], $state('zahnhaus.example'));
+        self::assertSame(StandingState::Waiting, $state('ohne.example')['state'], 'what is not known keeps nobody out');
+        $this->get("/rules/{$this->offer->id}")->assertSee('Which fact')->assertSee('Shifts');
+        $this->get('/rules/suggestions?field=fact&criteria[1][value]=thr')->assertSee('three');
     }
 
     public function test_rules_read_numbers_and_names_as_people_write_them(): void

@@ -189,8 +189,11 @@ final class RulesRequest extends FormRequest
             }
             $doubt = CriterionValues::doubt(
                 $field,
-                array_values(array_diff($criterion['any'], CriterionValues::inForce($offer, $field))),
+                array_values(array_diff(
+                    $criterion['any'], CriterionValues::inForce($offer, $field, $criterion['fact'] ?? ''),
+                )),
                 ($row['sure'] ?? '') === '1',
+                $criterion['fact'] ?? '',
             );
             if ($doubt !== null) {
                 return "“{$criterion['name']}”: $doubt";
@@ -251,6 +254,7 @@ final class RulesRequest extends FormRequest
                     ],
                     default => ['query' => $text('value')],
                 },
+                ...($field === CriterionField::Fact ? ['fact' => $text('fact')] : []),
                 ...($field?->isOfSite() === true && $text('where') === 'any' ? ['any_site' => true] : []),
             ];
         }

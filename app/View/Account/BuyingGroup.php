@@ -155,7 +155,7 @@ final readonly class BuyingGroup
      */
     private static function ranked(RuleBook $book, Account $account, CarbonImmutable $at): array
     {
-        foreach ((new FactsReader($at, $book->asksAnySite()))->read('`id` = '.$account->id) as $facts) {
+        foreach (FactsReader::for($at, $book)->read('`id` = '.$account->id) as $facts) {
             $timing = Timing::of($book->catalogue, $facts->seriesFor($book->offer), $at->getTimestamp());
 
             return [array_column(Standings::people($book, $facts, $timing)->contacts, null, 'id'), $facts->marks];

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\View\Rules;
 
+use App\Models\Attribute;
 use App\Standings\CriterionValues;
 use App\Support\Countries;
 use App\Support\Format;
 use Luftig\Core\Company\Industries;
 use Luftig\Core\Fit\CriterionField;
 use Luftig\Core\Fit\Mode;
+use Luftig\Core\Fit\OwnFact;
 
 /** A criterion of a target profile as the fields of a form, with words where it holds codes. */
 final readonly class CriterionRow
@@ -36,7 +38,7 @@ final readonly class CriterionRow
     /** @param  array<string, mixed>  $criterion  as it is stored */
     public static function stored(string $key, array $criterion): self
     {
-        $row = array_intersect_key($criterion, array_flip(['name', 'field', 'mode', 'weight']));
+        $row = array_intersect_key($criterion, array_flip(['name', 'field', 'mode', 'weight', 'fact']));
 
         $row['where'] = ($criterion['any_site'] ?? false) === true ? 'any' : '';
 
@@ -113,6 +115,21 @@ final readonly class CriterionRow
         return $this->field()->isOfSite() ? ['' => 'the headquarters', 'any' => 'any site'] : [];
     }
 
+    /** @return array<string, string> the facts of the team's own, for a criterion on one; none for others */
+    public function facts(): array
+    {
+        if ($this->field() !== CriterionField::Fact) {
+            return [];
+        }
+        $names = Attribute::query()->orderBy('name')->pluck('name')->all();
+        $given = $this->given('fact');
+        if ($given !== '' && ! in_array($given, $names, true)) {
+            $names[] = $given;
+        }
+
+        return ['' => 'choose one'] + array_combine($names, $names);
+    }
+
     /** @return array<string, string> value → as people read it */
     public function chosen(): array
     {
@@ -132,6 +149,7 @@ final readonly class CriterionRow
                 ? lcfirst(Industries::name($value))." ($value)"
                 : $value,
             CriterionField::Country => Countries::name($value) ?: $value,
+            CriterionField::Fact => $value === OwnFact::ANY ? 'whatever is known' : $value,
             default => $value,
         };
     }

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\View\Rules;
 
+use App\Models\Attribute;
 use App\Models\Place;
 use App\Models\Technology;
 use App\Support\Countries;
 use App\Support\Like;
 use Luftig\Core\Company\Industries;
 use Luftig\Core\Fit\CriterionField;
+use Luftig\Core\Fit\OwnFact;
 use Luftig\Core\Text\Fold;
 
 /** Values of a criterion that begin, or in which a word begins, as typed. */
@@ -37,6 +39,8 @@ final class Suggestions
             CriterionField::PostalCode => self::same(Place::query()->where('postal_code', 'like', Like::begins($typed))
                 ->distinct()
                 ->orderBy('postal_code')->limit(self::MOST)->pluck('postal_code')->all()),
+            CriterionField::Fact => [OwnFact::ANY => 'whatever is known'] + self::same(Attribute::values()
+                ->where('value', 'like', Like::begins($typed))->limit(self::MOST)->pluck('value')->all()),
             default => [],
         };
     }
