@@ -19,6 +19,8 @@ final class AccountRows implements RowReader
     public const NO_WEBSITE = 'No website tells which account this is. Write its domain into the row, and bring the '
         .'row again.';
 
+    private const REVENUE = ['revenue_given', 'revenue_amount', 'revenue_currency'];
+
     public function __construct(
         private readonly Whereabouts $whereabouts = new Whereabouts,
         private readonly IndustryLabels $labels = new IndustryLabels,
@@ -74,6 +76,7 @@ final class AccountRows implements RowReader
                 // What was merged in keeps telling of the account, but no longer what it is called.
                 unset($facts['name']);
             }
+            $facts = array_diff_key($facts, self::settled($existing['by_hand']));
             $after = self::changes(Sites::apart($facts, $existing, $record['is_later'] === true), $existing);
             $doubt = $record['is_later'] === true ? self::doubt($after, $existing) : null;
             if ($doubt !== null) {
@@ -107,12 +110,12 @@ final class AccountRows implements RowReader
     public function set(?int $id, array $record, Ledger $ledger): int
     {
         $facts = $this->facts($record);
+        $said = array_values(array_diff(array_keys($facts), ['source', 'extras']));
         if ($id === null) {
-            $ids = $this->accounts->create([['domain' => $record['domain']] + $facts]);
-            $ledger->created('account', $ids);
-            $this->joinParents([$record], $ledger);
+            $id = $this->enter($record, $ledger);
+            $this->accounts->change($id, ['by_hand' => $said]);
 
-            return $ids[0];
+            return $id;
         }
         $existing = $this->accounts->byId([$id])[$id];
         if (isset($facts['place'])) {
@@ -129,6 +132,7 @@ final class AccountRows implements RowReader
             $after['status'] = null;
         }
         if ($after !== []) {
+            $after['by_hand'] = array_values(array_unique([...$existing['by_hand'], ...$said]));
             $this->accounts->change($id, $after);
             $before = array_map(fn (string $field): mixed => $existing[$field] ?? null, array_keys($after));
             $ledger->changed('account', $id, array_combine(array_keys($after), $before), $after);
@@ -136,6 +140,37 @@ final class AccountRows implements RowReader
         $this->joinParents([$record], $ledger);
 
         return $id;
+    }
+
+    /**
+     * A new account, also one without a website, which is another than all there are until a person says otherwise.
+     *
+     * @param  array<string, mixed>  $record
+     * @return int id
+     */
+    public function enter(array $record, Ledger $ledger): int
+    {
+        $ids = $this->accounts->create([['domain' => $record['domain']] + $this->facts($record)]);
+        $ledger->created('account', $ids);
+        $this->joinParents([$record], $ledger);
+
+        return $ids[0];
+    }
+
+    /**
+     * What was set by hand, with what says how it was written; no file changes it.
+     *
+     * @param  list<string>  $byHand
+     * @return array<string, int> by field
+     */
+    private static function settled(array $byHand): array
+    {
+        $settled = array_flip($byHand);
+        foreach (['headcount' => ['headcount_given'], 'revenue' => self::REVENUE] as $field => $others) {
+            $settled += isset($settled[$field]) ? array_flip($others) : [];
+        }
+
+        return $settled;
     }
 
     /**

@@ -48,7 +48,7 @@ final class SecondReading
             $tally = new Tally;
             foreach ($records as $record) {
                 if ($reader instanceof AccountRows) {
-                    $reader->set(null, $record, $ledger);
+                    $reader->enter($record, $ledger);
                     $tally->created++;
                 }
             }

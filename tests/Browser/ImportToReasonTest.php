@@ -36,7 +36,7 @@ final class ImportToReasonTest extends BrowserTestCase
 
         $this->press('See the ranking');
         $this->fill('#q', 'Skogsglas');
-        $this->press('Search');
+        $this->press('Show');
         $this->see('Skogsglas Prov');
         $this->press('Skogsglas Prov');
         $this->see('Why it ranks where it ranks');

@@ -43,7 +43,8 @@ final class IntakeTest extends BrowserTestCase
     {
         $this->signIn('Mira');
         $this->paste("Firma\tWebseite\tStadt\nMoosglas Prov\tmoosglas-prov.example\tUlm\n");
-        $this->see('Of all rows 1 can be read.');
+        $this->see('Of its 1 row, if you bring it in now:');
+        self::assertSame('1', $this->find('[data-outlook=new]')->getText());
         $this->press('Bring it in');
         $this->see('Accounts, brought in');
 
@@ -58,6 +59,7 @@ final class IntakeTest extends BrowserTestCase
         $this->find('select[name="words[kind][0][means]"] option[value=own_engagement]')->click();
         $this->press('Show what would become of it');
         $this->see('own_engagement');
+        $this->see('1 row: The kind … is not known');
         $this->see('Would be refused: The kind “Sonderfall” is not known');
         $this->press('Bring it in');
         $this->see('Signals, brought in');

@@ -186,7 +186,7 @@ final class AccountFieldTest extends TestCase
             'industry (ISIC)' => '2310 2399', 'country' => 'Denmark', 'city' => 'Hobro',
             'headcount' => '420', 'growth over a year' => '', 'sites' => '', 'founded' => '', 'keywords' => '',
             'description' => '', 'technologies' => '', 'revenue (EUR)' => '78000000', 'owner' => 'Mira',
-            'why now' => '', 'draft' => '', 'fit' => '0.80',
+            'why now' => '', 'why it matched' => '', 'draft' => '', 'fit' => '0.80',
             'act by' => '2027-01-31', 'source' => 'a fair', 'kept out' => '', 'state' => 'ranked',
         ], array_diff_key($values, ['read as' => 0]));
     }

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Intake\ByHand;
+use App\Intake\Importer;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Intake;
+use App\Models\IntakeKind;
 use App\Models\Signal;
 use App\Models\Standing;
 use App\Standings\Standings;
@@ -64,6 +67,31 @@ final class ByHandTest extends TestCase
             $this->get("/intake/{$intake->id}")->assertOk();
         }
         self::assertSame(0, Account::query()->count());
+    }
+
+    public function test_no_file_changes_what_was_set_by_hand(): void
+    {
+        $file = fn (string $heads, string $city): Intake => $this->bring(
+            IntakeKind::Accounts,
+            "domain;name;headcount;revenue;industry;city;country\n"
+                ."tunhede.example;Glasverk Tunhede;$heads;EUR 80 Mio;glass;$city;DK\n",
+        );
+        $file('420', 'Hobro');
+        $account = Account::query()->sole();
+        $by = $this->rep;
+        [, $correction] = ByHand::account($account, ['headcount' => '433', 'technologies' => 'Tryklog'], $by);
+
+        self::assertSame([0, 1], [$file('999', 'Hobro')->updated, $file('999', 'Hobro')->unchanged]);
+        self::assertSame([433, null], [$account->refresh()->headcount, $account->headcount_given]);
+        self::assertSame(1, $file('ca. 999', 'Aalborg')->updated, 'what was not set by hand follows the file');
+        self::assertSame([433, null, 'Aalborg'], [
+            $account->refresh()->headcount, $account->headcount_given, $account->headquarters()?->city,
+        ]);
+
+        (new Importer)->undo($correction);
+        self::assertSame(420, $account->refresh()->headcount);
+        self::assertSame(1, $file('999', 'Aalborg')->updated, 'with the correction gone, files tell of it again');
+        self::assertSame(999, $account->refresh()->headcount);
     }
 
     public function test_what_cannot_be_read_is_sent_back_and_nothing_is_kept(): void

@@ -54,8 +54,10 @@ final class StoredAccounts
     public function byId(array $ids): array
     {
         $accounts = [];
-        foreach (DB::table('accounts')->whereIn('id', $ids)->get(['id', 'domain', ...self::scalars()]) as $row) {
-            $accounts[$row->id] = (array) $row;
+        foreach (
+            DB::table('accounts')->whereIn('id', $ids)->get(['id', 'domain', 'by_hand', ...self::scalars()]) as $row
+        ) {
+            $accounts[$row->id] = ['by_hand' => json_decode($row->by_hand ?? '[]', true)] + (array) $row;
             foreach (['growth', 'revenue', 'revenue_amount'] as $field) {
                 if ($accounts[$row->id][$field] !== null) {
                     $accounts[$row->id][$field] = (float) $accounts[$row->id][$field];
@@ -98,6 +100,9 @@ final class StoredAccounts
         $scalars = array_intersect_key($fields, array_flip([...self::scalars(), 'parent_id', 'domain']));
         if (isset($scalars['name'])) {
             $scalars['name_key'] = CompanyName::of($scalars['name'])->key();
+        }
+        if (array_key_exists('by_hand', $fields)) {
+            $scalars['by_hand'] = json_encode($fields['by_hand'], JSON_THROW_ON_ERROR);
         }
         DB::table('accounts')->where('id', $id)->update($scalars + ['stale' => true, 'updated_at' => now()]);
         if (array_key_exists('industries', $fields)) {

@@ -130,6 +130,14 @@ final readonly class CriterionRow
         return ['' => 'choose one'] + array_combine($names, $names);
     }
 
+    /** What to do first, where there is no fact to choose from. */
+    public function factsFirst(): ?string
+    {
+        return count($this->facts()) > 1
+            ? null
+            : 'There is none yet: bring a file, and keep a column of it as a fact of your own.';
+    }
+
     /** @return array<string, string> value → as people read it */
     public function chosen(): array
     {

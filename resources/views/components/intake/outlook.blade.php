@@ -9,7 +9,7 @@
         <p class="text-body-tertiary mt-2">Something went wrong on our side while it was looked through. Nothing is
             stored; it can be brought in all the same.</p>
     @elseif ($outlook->isDone())
-        <p class="text-body-tertiary mt-2">Of all {{ $outlook->rows() }}, if you bring it in now:</p>
+        <p class="text-body-tertiary mt-2">Of its {{ $outlook->rows() }}, if you bring it in now:</p>
         <div class="d-flex flex-wrap gap-4">
             @foreach ($outlook->tally() as $one)
                 <div><span class="font-figure fs-3 fw-semibold d-block"

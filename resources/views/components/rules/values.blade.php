@@ -15,8 +15,8 @@
     </div>
 @elseif ($row->test() === 'any')
     @if ($row->facts() !== [])<div class="row g-2 mb-2"><x-field width="col-8 col-md-4" label="Which fact"
-        :name="$row->name('fact')" :options="$row->facts()" :value="$row->given('fact')" :hint="count($row->facts()) > 1 ? null
-        : 'There is none yet: bring a file, and keep a column of it as a fact of your own.'" /></div>@endif
+        :name="$row->name('fact')" :options="$row->facts()" :value="$row->given('fact')"
+        :hint="$row->factsFirst()" /></div>@endif
     <x-picker :name="$row->name('any').'[]'" :chosen="$row->chosen()" :typed="$row->name('value')"
         :value="$row->given('value')"
         :label="'Any of these, by '.$row->field()->label()"
