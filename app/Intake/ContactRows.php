@@ -43,13 +43,17 @@ final class ContactRows implements RowReader
     /** @param  array<string, mixed>  $record */
     public function key(array $record): string
     {
-        return $record['domain'].'|'.KnownContacts::folded($record['first_name'], $record['last_name']);
+        return KnownContacts::isNamed($record)
+            ? $record['domain'].'|'.KnownContacts::folded($record['first_name'], $record['last_name'])
+            : $record['profile'] ?? KnownContacts::addresses($record)[0] ?? '';
     }
 
     public function store(array $records, Ledger $ledger): Tally
     {
         $tally = new Tally;
-        $accounts = AccountIds::of([...$records, ...array_merge([], ...array_column($records, 'before'))]);
+        $records = self::named($records, $tally);
+        $accounts = AccountIds::of([...$records, ...array_merge([], ...array_column($records, 'before'))])
+            + array_column($records, 'account', 'domain');
         $known = new KnownContacts($records, $accounts);
         $records = $this->welcome($records, $accounts, $tally);
         $found = [];
@@ -85,12 +89,13 @@ final class ContactRows implements RowReader
             if ($id === null) {
                 $doubtful[] = $known->doubtful($record, $account);
                 $new[] = [$account, $record];
-                $newcomers += array_fill_keys(KnownContacts::addresses($record), $record);
+                $newcomers += array_fill_keys(self::marks($record), $record);
                 $touched[] = $account;
 
                 continue;
             }
             $person = $known->people[$id];
+            $record = $known->asThere($record, $id);
             $isLater = isset($this->told[$id]);
             $says = $isLater ? StoredContacts::contradictions($person, $account, $record) : [];
             if ($says !== []) {
@@ -131,24 +136,71 @@ final class ContactRows implements RowReader
     }
 
     /**
+     * What tells somebody who was not there before: their addresses, and their profile whatever the name.
+     *
      * @param  array<string, mixed>  $record
-     * @param  array<string, array<string, mixed>>  $newcomers  by address
+     * @return list<string>
+     */
+    private static function marks(array $record): array
+    {
+        return array_values(array_filter([...KnownContacts::addresses($record), mb_strtolower(
+            $record['profile'] ?? '',
+        )]));
+    }
+
+    /**
+     * @param  array<string, mixed>  $record
+     * @param  array<string, array<string, mixed>>  $newcomers  by address and profile
      */
     private static function isAmong(array $record, array $newcomers): bool
     {
-        foreach (KnownContacts::addresses($record) as $address) {
-            $other = $newcomers[$address] ?? null;
+        foreach (self::marks($record) as $mark) {
+            $other = $newcomers[$mark] ?? null;
             if (
                 $other !== null
-                && SameName::of(
+                && ($mark === mb_strtolower($record['profile'] ?? '') || SameName::of(
                     $record['first_name'], $record['last_name'], $other['first_name'], $other['last_name'],
-                ) === SameName::Same
+                ) === SameName::Same)
             ) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /**
+     * Records with name and account, also of people who are told by a profile or an address alone.
+     *
+     * @param  array<int, array<string, mixed>>  $records
+     * @return array<int, array<string, mixed>>
+     */
+    private static function named(array $records, Tally $tally): array
+    {
+        $short = array_filter(
+            $records,
+            fn (array $record): bool => $record['domain'] === null || ! KnownContacts::isNamed($record),
+        );
+        foreach (KnownContacts::meant($short) as $line => $person) {
+            if (is_string($person)) {
+                $tally->rejected[$line] = $person;
+                unset($records[$line]);
+
+                continue;
+            }
+            $isNamed = KnownContacts::isNamed($records[$line]);
+            $records[$line] = [
+                'first_name' => $isNamed ? $records[$line]['first_name'] : $person->first_name,
+                'last_name' => $isNamed ? $records[$line]['last_name'] : $person->last_name,
+            ] + $records[$line];
+            if ($records[$line]['domain'] === null || ! $isNamed) {
+                // An account need not have a domain; what tells it apart from domains is the sign.
+                $records[$line] = ['domain' => "#{$person->account_id}", 'account' => $person->account_id]
+                    + $records[$line];
+            }
+        }
+
+        return $records;
     }
 
     /**

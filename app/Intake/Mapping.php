@@ -76,8 +76,14 @@ final class Mapping
             ', ',
             array_map(fn (string $field): string => lcfirst($columns[$field]->label), $fields),
         );
-        // An account that is there needs no name.
-        $missing = array_diff(self::missing($kind, $mapping), $kind === IntakeKind::Accounts ? ['name'] : []);
+        // Whoever is there already needs no name, and no account.
+        $missing = array_diff(self::missing($kind, $mapping), match (true) {
+            $kind === IntakeKind::Accounts => ['name'],
+            $kind === IntakeKind::Contacts && array_intersect(['email', 'profile'], $mapping) !== [] => [
+                'name', 'domain',
+            ],
+            default => [],
+        });
         if ($missing !== []) {
             return "No column is chosen for: {$names($missing)}.";
         }

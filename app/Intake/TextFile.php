@@ -159,7 +159,7 @@ final readonly class TextFile
         while (! feof($file)) {
             $rest .= fread($file, 1 << 20);
             // A character may be cut at the end of what was read.
-            $whole = preg_match('/[\xC2-\xF4][\x80-\xBF]{0,2}$/', $rest, $cut) === 1
+            $whole = preg_match('/[\xC2-\xF4][\x80-\xBF]{0,2}\z/', $rest, $cut) === 1
                 ? substr($rest, 0, -strlen($cut[0]))
                 : $rest;
             if (! mb_check_encoding($whole, 'UTF-8')) {

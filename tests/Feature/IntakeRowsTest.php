@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Finder\Search;
 use App\Intake\Importer;
+use App\Intake\Mapping;
 use App\Jobs\RunIntake;
 use App\Models\Account;
 use App\Models\Contact;
@@ -278,6 +279,70 @@ final class IntakeRowsTest extends TestCase
 
         (new Importer)->undo($intake);
         self::assertSame(0, Account::query()->count(), 'with their file they go');
+    }
+
+    public function test_who_is_there_is_told_by_a_profile_or_an_address_alone(): void
+    {
+        $this->bring(IntakeKind::Accounts, "domain;name\nfjernlund.example;Fjernlund Papir\n");
+        $this->bring(
+            IntakeKind::Contacts,
+            "domain;first name;last name;title;email;profile\n"
+                ."fjernlund.example;Ida;Lie;Planner;ida@fjernlund.example;https://people.example/ida\n"
+                ."fjernlund.example;Bo;Rye;Manager;office@fjernlund.example;\n"
+                ."fjernlund.example;Cato;Rye;Manager;office@fjernlund.example;\n",
+        );
+        $update = $this->bring(
+            IntakeKind::Contacts,
+            "profile;email;title;phone\n"
+                ."HTTPS://people.example/Ida;;Head of Maintenance;\n"
+                .";ida@fjernlund.example;;+47 22 00 00 01\n"
+                .";office@fjernlund.example;Chief;\n"
+                ."https://people.example/nobody;;Chief;\n"
+                .";new@fjernlund.example;Chief;\n",
+        );
+        self::assertSame([0, 2, 3], [$update->created, $update->updated, $update->rejected]);
+        $ida = Contact::query()->where('first_name', 'Ida')->sole();
+        self::assertSame(['Lie', 'Head of Maintenance'], [$ida->last_name, $ida->title]);
+        self::assertSame(1, $ida->channels()->where('type', 'direct_phone')->count());
+        self::assertSame([
+            4 => 'Several people have this address; a name or a profile would tell whose row it is.',
+            5 => 'Nobody here has this profile; of somebody new the name and the domain of the account are needed.',
+            6 => 'Nobody here has this address; of somebody new the name and the domain of the account are needed.',
+        ], $update->rejections()->pluck('reason', 'line')->all());
+        self::assertSame(3, Contact::query()->count());
+
+        $nameless = $this->bring(IntakeKind::Contacts, "domain;title\nfjernlund.example;Chief\n");
+        self::assertSame(1, $nameless->rejected);
+        $mapping = fn (array $columns): ?string => Mapping::problem(new Intake([
+            'kind' => IntakeKind::Contacts, 'mapping' => $columns, 'format' => ['columns' => ['a', 'b']],
+        ]));
+        self::assertNull($mapping(['profile', 'title']));
+        self::assertSame(
+            'No column is chosen for: domain of the account, whole name.', $mapping(['title', 'phone']),
+        );
+    }
+
+    public function test_a_profile_is_one_in_large_and_small_letters_and_never_stops_a_file(): void
+    {
+        $this->bring(IntakeKind::Accounts, "domain;name\nfjernlund.example;Fjernlund Papir\n");
+        $text = "domain;name;title;profile\n"
+            ."fjernlund.example;Ida Lie;Planner;https://people.example/Ida\n"
+            // The same in other letters, once with a fuller name, once with another.
+            ."fjernlund.example;Ida Marie Lie;Planner;https://PEOPLE.example/ida\n"
+            ."fjernlund.example;Bo Rye;Planner;https://people.example/IDA\n"
+            // An accent makes another.
+            ."fjernlund.example;Cato Rye;Planner;https://people.example/idá\n";
+        foreach ([[2, 1], [0, 0]] as [$new, $changed]) {
+            $intake = $this->bring(IntakeKind::Contacts, $text);
+            self::assertSame(IntakeState::Done, $intake->state);
+            self::assertSame([$new, $changed, 1], [$intake->created, $intake->updated, $intake->waiting]);
+        }
+        self::assertSame(
+            ['Cato Rye' => 'https://people.example/idá', 'Ida Marie Lie' => 'https://people.example/Ida'],
+            Contact::query()->orderBy('first_name')->get()
+                ->mapWithKeys(fn (Contact $one): array => [$one->name() => $one->profile])->all(),
+        );
+        self::assertSame(2, DB::table('channels')->where('type', 'social')->count());
     }
 
     public function test_a_file_that_is_put_aside_leaves_nothing(): void

@@ -75,6 +75,21 @@ final class IntakeTest extends TestCase
         self::assertSame(['AT', '2310'], [$account->places->sole()->country, $account->industries->sole()->code]);
     }
 
+    /** @return array<string, array{string}> */
+    public static function ends(): array
+    {
+        return ['' => [''], 'a line feed' => ["\n"], 'an old line end' => ["\r"], 'an empty line' => ["\n\n"]];
+    }
+
+    #[DataProvider('ends')]
+    public function test_a_letter_beyond_ascii_at_the_end_of_a_file_is_read(string $end): void
+    {
+        foreach (["domain;name\nmala.example;Sågen i Malå$end", "name;domain\nFabryka Łódź;lodz.example$end"] as $text) {
+            self::assertSame('UTF-8', $this->bring(IntakeKind::Accounts, $text)->format['encoding']);
+        }
+        self::assertSame('Sågen i Malå', Account::query()->where('domain', 'mala.example')->value('name'));
+    }
+
     public function test_the_same_file_twice_changes_nothing_and_a_changed_row_changes_what_it_says(): void
     {
         $this->tunhede();

@@ -18,21 +18,25 @@ final class ContactReading
     /**
      * @return array<string, mixed>
      *
-     * @throws RejectedRow where nobody is named, or no account
+     * @throws RejectedRow where nobody is named, or no account, and neither an address nor a profile tells who it is
      */
     public static function of(Cells $row): array
     {
-        [$first, $last] = self::name($row);
         $emails = $row->emails('email');
-        $domain = $row->domain('domain') ?? ($emails === [] ? null : self::ofAddress($emails[0]))
-            ?? throw new RejectedRow('The domain of the account is missing, and the address does not tell it.');
+        $profile = $row->page('profile');
+        // Somebody who is there already is told by an address or a profile alone.
+        [$first, $last] = $emails === [] && $profile === null ? self::name($row) : self::nameIfAny($row);
+        $domain = $row->domain('domain') ?? ($emails === [] ? null : self::ofAddress($emails[0]));
+        if ($domain === null && $emails === [] && $profile === null) {
+            throw new RejectedRow('The domain of the account is missing, and the address does not tell it.');
+        }
         $record = array_filter([
             'title' => $row->text('title', 255),
             'about' => $row->text('about', 5000),
             'interests' => $row->text('interests', 500),
             'city' => $row->text('city', 100),
             'country' => $row->country('country'),
-            'profile' => $row->page('profile'),
+            'profile' => $profile,
             'source' => $row->text('source', 80),
         ], fn ($value): bool => $value !== null);
         $since = $row->day('since');

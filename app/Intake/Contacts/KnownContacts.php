@@ -50,7 +50,7 @@ final class KnownContacts
             if ($row->merged_into === null) {
                 $this->byName[$row->account_id.'|'.self::folded($row->first_name, $row->last_name)][] = $row->id;
                 if ($row->profile !== null) {
-                    $this->byProfile[$row->profile] = $row->id;
+                    $this->byProfile[mb_strtolower($row->profile)] = $row->id;
                 }
             }
         }
@@ -66,6 +66,43 @@ final class KnownContacts
         $this->people = $people;
     }
 
+    /** @param  array<string, mixed>  $record */
+    public static function isNamed(array $record): bool
+    {
+        return $record['first_name'] !== '' || $record['last_name'] !== '';
+    }
+
+    /**
+     * Of whom records are that have no name, or tell no account: by profile, else by an address that one person has.
+     *
+     * @param  array<int, array<string, mixed>>  $records  by line
+     * @return array<int, stdClass|string> by line; a sentence where it cannot be told
+     */
+    public static function meant(array $records): array
+    {
+        $columns = ['contacts.id', 'account_id', 'first_name', 'last_name'];
+        $people = DB::table('contacts')->whereNull('merged_into');
+        $byProfile = (clone $people)->whereIn('profile', array_filter(array_column($records, 'profile')))
+            ->get(['profile', ...$columns])->keyBy(fn (stdClass $one): string => mb_strtolower($one->profile));
+        $byAddress = (clone $people)->join('channels', 'contact_id', '=', 'contacts.id')->where('type', 'email')
+            ->whereIn('value', array_merge([], ...array_map(self::addresses(...), array_values($records))))
+            ->get(['value', ...$columns])->groupBy('value');
+        $meant = [];
+        foreach ($records as $line => $record) {
+            $found = $byProfile[mb_strtolower($record['profile'] ?? '')] ?? null;
+            $holders = $found === null ? collect(self::addresses($record))
+                ->flatMap(fn (string $address): iterable => $byAddress[$address] ?? [])->unique('id') : collect();
+            $meant[$line] = $found ?? match ($holders->count()) {
+                1 => $holders->first(),
+                0 => 'Nobody here has this '.(isset($record['profile']) ? 'profile' : 'address')
+                    .'; of somebody new the name and the domain of the account are needed.',
+                default => 'Several people have this address; a name or a profile would tell whose row it is.',
+            };
+        }
+
+        return $meant;
+    }
+
     /**
      * The one a record is of: by profile, else by an address together with the name, else by name at one account.
      *
@@ -75,7 +112,7 @@ final class KnownContacts
      */
     public function find(array $record, int $account): ?int
     {
-        $byProfile = $this->byProfile[$record['profile'] ?? ''] ?? null;
+        $byProfile = $this->byProfile[mb_strtolower($record['profile'] ?? '')] ?? null;
         if ($byProfile !== null) {
             if ($this->name($record, $byProfile) === SameName::Other) {
                 throw new WaitingRow("The profile is that of {$this->called($byProfile)}, whose name is another.");
@@ -101,6 +138,27 @@ final class KnownContacts
         }
 
         return $namesakes[0] ?? null;
+    }
+
+    /**
+     * A record of somebody, with their profile written as it is there: large and small letters make no other.
+     *
+     * @param  array<string, mixed>  $record
+     * @return array<string, mixed>
+     */
+    public function asThere(array $record, int $id): array
+    {
+        $there = $this->people[$id]['profile'];
+        if (! isset($record['profile'], $there) || mb_strtolower($record['profile']) !== mb_strtolower($there)) {
+            return $record;
+        }
+        foreach ($record['channels'] as $at => $channel) {
+            if ($channel['value'] === $record['profile']) {
+                $record['channels'][$at]['value'] = $there;
+            }
+        }
+
+        return ['profile' => $there] + $record;
     }
 
     /**
@@ -210,7 +268,8 @@ final class KnownContacts
         ), 'value');
 
         return $personal !== [] && $own !== [] && array_intersect($personal, $own) === []
-            || isset($record['profile'], $person['profile']) && $record['profile'] !== $person['profile'];
+            || isset($record['profile'], $person['profile'])
+                && mb_strtolower($record['profile']) !== mb_strtolower($person['profile']);
     }
 
     /**
