@@ -190,6 +190,14 @@ final class AccountRows implements RowReader
         if (isset($other['name'])) {
             return "The row calls {$existing['domain']} “{$other['name']}”, a row before it “{$existing['name']}”.";
         }
+        foreach (['place', 'extras'] as $parts) {
+            $other += array_filter(
+                $after[$parts] ?? [],
+                fn (mixed $value, string $part): bool => isset($existing[$parts][$part])
+                    && $existing[$parts][$part] !== $value,
+                ARRAY_FILTER_USE_BOTH,
+            );
+        }
         $fields = array_map(
             fn (string $field): string => str_replace('_', ' ', $field),
             array_keys(array_diff_key($other, ['revenue' => 0, 'revenue_given' => 0, 'headcount_given' => 0])),
@@ -253,7 +261,7 @@ final class AccountRows implements RowReader
             );
         }
         if (isset($record['extras'])) {
-            $facts['extras'] = $record['extras'];
+            $facts['extras'] = $this->accounts->asNamed($record['extras']);
             ksort($facts['extras']);
         }
 

@@ -9,6 +9,8 @@ use App\Intake\Contacts\ContactColumns;
 use App\Support\AccountIds;
 use App\Support\FileColumn;
 use Illuminate\Support\Facades\DB;
+use Luftig\Core\Reach\AddressState;
+use stdClass;
 
 /** What a checker found: the state of addresses that somebody has, and nothing else of them. */
 final class CheckRows implements RowReader
@@ -69,6 +71,13 @@ final class CheckRows implements RowReader
                 continue;
             }
             $changed = false;
+            $isOther = fn (stdClass $channel): bool => $channel->state !== AddressState::Unknown->value
+                && ChannelReading::isChange($channel->state, $record['state']);
+            if (($record['is_later'] ?? false) === true && $held->contains($isOther)) {
+                $tally->waiting[$line] = 'A row before it says otherwise of this address.';
+
+                continue;
+            }
             foreach ($held as $channel) {
                 if (ChannelReading::isChange($channel->state, $record['state'])) {
                     $after = ['state' => $record['state']];

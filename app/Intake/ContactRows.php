@@ -143,7 +143,7 @@ final class ContactRows implements RowReader
      */
     private static function marks(array $record): array
     {
-        return array_values(array_filter([...KnownContacts::addresses($record), mb_strtolower(
+        return array_values(array_filter([...KnownContacts::addresses($record), KnownContacts::profile(
             $record['profile'] ?? '',
         )]));
     }
@@ -158,7 +158,7 @@ final class ContactRows implements RowReader
             $other = $newcomers[$mark] ?? null;
             if (
                 $other !== null
-                && ($mark === mb_strtolower($record['profile'] ?? '') || SameName::of(
+                && ($mark === KnownContacts::profile($record['profile'] ?? '') || SameName::of(
                     $record['first_name'], $record['last_name'], $other['first_name'], $other['last_name'],
                 ) === SameName::Same)
             ) {
@@ -177,11 +177,11 @@ final class ContactRows implements RowReader
      */
     private static function named(array $records, Tally $tally): array
     {
-        $short = array_filter(
-            $records,
-            fn (array $record): bool => $record['domain'] === null || ! KnownContacts::isNamed($record),
-        );
-        foreach (KnownContacts::meant($short) as $line => $person) {
+        foreach (
+            KnownContacts::meant(
+                array_filter($records, fn (array $record): bool => $record['is_short']),
+            ) as $line => $person
+        ) {
             if (is_string($person)) {
                 $tally->rejected[$line] = $person;
                 unset($records[$line]);

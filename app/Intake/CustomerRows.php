@@ -51,7 +51,7 @@ final class CustomerRows implements RowReader
             'domain' => $domain,
             'since' => $since === null ? null : substr($since, 0, 10),
             'until' => $until === null ? null : substr($until, 0, 10),
-            'best' => $row->yes('best'),
+            'best' => $row->has('best') ? $row->yes('best') : null,
         ];
     }
 
@@ -81,24 +81,34 @@ final class CustomerRows implements RowReader
                 continue;
             }
             $period = $there[$account.'|'.$record['since']] ?? null;
-            $after = ['until' => $record['until'], 'best' => $record['best']];
             if ($period === null) {
-                $id = DB::table('customer_periods')
-                    ->insertGetId(['account_id' => $account, 'since' => $record['since']] + $after);
+                $id = DB::table('customer_periods')->insertGetId([
+                    'account_id' => $account, 'since' => $record['since'], 'until' => $record['until'],
+                    'best' => $record['best'] ?? false,
+                ]);
                 $ledger->created('customer_period', [$id]);
                 $tally->created++;
-            } elseif ($period->until !== $record['until'] || (bool) $period->best !== $record['best']) {
-                DB::table('customer_periods')->where('id', $period->id)->update($after);
-                $ledger->changed(
-                    'customer_period', $period->id, ['until' => $period->until, 'best' => (bool) $period->best], $after,
-                );
-                $tally->updated++;
-            } else {
-                $tally->unchanged++;
+                $touched[] = $account;
 
                 continue;
             }
-            $touched[] = $account;
+            $before = ['until' => $period->until, 'best' => (bool) $period->best];
+            $after = array_filter(
+                ['until' => $record['until'], 'best' => $record['best']],
+                fn (mixed $value, string $field): bool => $value !== null && $value !== $before[$field],
+                ARRAY_FILTER_USE_BOTH,
+            );
+            $otherwise = Otherwise::says($record, $after, $before);
+            if ($otherwise !== null) {
+                $tally->waiting[$line] = $otherwise;
+            } elseif ($after === []) {
+                $tally->unchanged++;
+            } else {
+                DB::table('customer_periods')->where('id', $period->id)->update($after);
+                $ledger->changed('customer_period', $period->id, array_intersect_key($before, $after), $after);
+                $tally->updated++;
+                $touched[] = $account;
+            }
         }
         AccountIds::markStale($touched);
         (new CareerSignals)->refreshAt(...$touched);

@@ -138,7 +138,8 @@ final class ReactionRows implements RowReader
     }
 
     /**
-     * Signals that say more than what is there: of two deeds under one post the greater counts.
+     * Signals that say more than what is there: of two deeds under one post the greater counts, of two of the same the
+     * newer.
      *
      * @param  array<int, array<string, mixed>>  $signals  by line
      * @return array<int, array<string, mixed>>
@@ -146,13 +147,16 @@ final class ReactionRows implements RowReader
     private function stronger(array $signals): array
     {
         $there = DB::table('signals')->whereIn('fingerprint', array_column($signals, 'fingerprint'))
-            ->pluck('facts', 'fingerprint');
+            ->get(['facts', 'fingerprint', 'occurred_at'])->keyBy('fingerprint');
 
         return array_filter($signals, function (array $signal) use ($there): bool {
-            $deed = json_decode($there[$signal['fingerprint']] ?? '[]', true)['deed'] ?? null;
+            $known = $there[$signal['fingerprint']] ?? null;
+            $deed = json_decode($known->facts ?? '[]', true)['deed'] ?? null;
+            $more = $deed === null
+                ? 1
+                : Strength::ofEngagement($signal['facts']['deed']) <=> Strength::ofEngagement($deed);
 
-            return $deed === null || $deed === $signal['facts']['deed']
-                || Strength::ofEngagement($deed) < Strength::ofEngagement($signal['facts']['deed']);
+            return $more > 0 || $more === 0 && $signal['occurred_at'] > $known?->occurred_at;
         });
     }
 

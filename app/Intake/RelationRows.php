@@ -160,6 +160,13 @@ final class RelationRows implements RowReader
                 fn ($value, string $field): bool => $value !== null && ! Same::value($value, $there->$field),
                 ARRAY_FILTER_USE_BOTH,
             );
+            $after = Otherwise::without($record, $after);
+            $otherwise = Otherwise::says($record, $after, (array) $there);
+            if ($otherwise !== null) {
+                $tally->waiting[$line] = $otherwise;
+
+                continue;
+            }
             if ($after === []) {
                 $tally->unchanged++;
 

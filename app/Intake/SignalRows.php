@@ -226,6 +226,13 @@ final class SignalRows implements RowReader
                 ),
                 ARRAY_FILTER_USE_BOTH,
             );
+            $after = Otherwise::without($record, $after);
+            $otherwise = Otherwise::says($record, $after, (array) $existing);
+            if ($otherwise !== null) {
+                $tally->waiting[$line] = $otherwise;
+
+                continue;
+            }
             if ($after === []) {
                 $tally->unchanged++;
 

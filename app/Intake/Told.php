@@ -20,7 +20,7 @@ final class Told
 
     /**
      * Parts records so that none is twice in a group: a later row then meets what an earlier one made, and says that it
-     * comes later in its file.
+     * comes later in its file. What is told by a mark alone comes last, since another row may tell it whole.
      *
      * @param  array<int, array<string, mixed>>  $records  by line
      * @return list<array<int, array<string, mixed>>>
@@ -29,10 +29,14 @@ final class Told
     {
         $groups = [];
         $seen = [];
-        foreach ($records as $line => $record) {
+        $last = array_filter($records, fn (array $record): bool => $record['is_short'] ?? false);
+        foreach (array_diff_key($records, $last) + $last as $line => $record) {
             $key = $rows->key($record);
             $place = $seen[$key] = ($seen[$key] ?? -1) + 1;
-            $groups[$place][$line] = ['is_later' => $place > 0 || isset($this->met[self::print($key)])] + $record;
+            $groups[isset($last[$line]) ? "last $place" : $place][$line] = [
+                'is_later' => $place > 0 || isset($this->met[self::print($key)]),
+            ]
+                + $record;
         }
 
         return array_values($groups);

@@ -23,8 +23,11 @@ enum SameName
     {
         $isFirst = self::agrees($first, $otherFirst);
         $isLast = self::agrees($last, $otherLast);
-        $areAlike = array_intersect(self::spellings($first), self::spellings($otherFirst)) !== []
-            || array_intersect(self::spellings($last), self::spellings($otherLast)) !== [];
+        // What neither of the two has they do not share.
+        $areAlike = array_filter([
+            ...array_intersect(self::spellings($first), self::spellings($otherFirst)),
+            ...array_intersect(self::spellings($last), self::spellings($otherLast)),
+        ]) !== [];
 
         return match (true) {
             $isFirst && $isLast => self::Same,
@@ -38,7 +41,7 @@ enum SameName
     /** The same, or one has only some of the other's words, or their initials; a name that is missing agrees. */
     private static function agrees(string $name, string $other): bool
     {
-        if (trim($name) === '' || trim($other) === '') {
+        if (Fold::words($name) === [] || Fold::words($other) === []) {
             return true;
         }
         foreach (self::spellings($name) as $one) {

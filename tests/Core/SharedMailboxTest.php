@@ -49,6 +49,8 @@ final class SharedMailboxTest extends TestCase
     {
         return [
             'the same' => ['Ida', 'Lie', 'Ida', 'Lie', SameName::Same],
+            'a name without a letter is none' => ['😀', 'Lie', 'Ida', 'Lie', SameName::Same],
+            'what neither has is not shared' => ['Jörg', '', 'Ida', '', SameName::Other],
             'in other letters' => ['IDA', 'Lie', 'ida', 'lie', SameName::Same],
             'an umlaut written out' => ['Jörg', 'Müller', 'Joerg', 'Mueller', SameName::Same],
             'an umlaut left out' => ['Jörg', 'Müller', 'Jorg', 'Muller', SameName::Same],

@@ -84,7 +84,9 @@ final class IntakeTest extends TestCase
     #[DataProvider('ends')]
     public function test_a_letter_beyond_ascii_at_the_end_of_a_file_is_read(string $end): void
     {
-        foreach (["domain;name\nmala.example;Sågen i Malå$end", "name;domain\nFabryka Łódź;lodz.example$end"] as $text) {
+        foreach (
+            ["domain;name\nmala.example;Sågen i Malå$end", "name;domain\nFabryka Łódź;lodz.example$end"] as $text
+        ) {
             self::assertSame('UTF-8', $this->bring(IntakeKind::Accounts, $text)->format['encoding']);
         }
         self::assertSame('Sågen i Malå', Account::query()->where('domain', 'mala.example')->value('name'));

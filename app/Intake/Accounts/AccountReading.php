@@ -30,6 +30,8 @@ final readonly class AccountReading
 
     private const NAME = 255;
 
+    private const LONGEST = 5000;
+
     private function __construct(private Cells $row)
     {
     }
@@ -206,8 +208,9 @@ final readonly class AccountReading
     private function extras(): array
     {
         $extras = [];
-        foreach ($this->row->all() as $field => $text) {
-            if (str_starts_with($field, 'extras:')) {
+        foreach (array_keys($this->row->all()) as $field) {
+            $text = str_starts_with($field, 'extras:') ? $this->row->text($field, self::LONGEST) : null;
+            if ($text !== null) {
                 $extras[substr($field, 7)] = $text;
             }
         }

@@ -25,7 +25,7 @@ final class StoredAccounts
         'account_id', 'headquarters', 'city', 'region', 'postal_code', 'country', 'latitude', 'longitude',
     ];
 
-    /** @var array<string, int> */
+    /** @var array<string, Attribute> by the name that a file gives it */
     private array $attributes = [];
 
     /** @return list<string> what is one value in the table of accounts */
@@ -224,15 +224,32 @@ final class StoredAccounts
     {
         $rows = [];
         foreach ($extras as $name => $value) {
-            $rows[] = [$id, $this->attributes[$name] ??= $this->attribute((string) $name), $value];
+            $rows[] = [$id, $this->attribute((string) $name)->id, $value];
         }
 
         return $rows;
     }
 
-    private function attribute(string $name): int
+    /**
+     * Facts of one's own under the names that they have here; of two that differ in large and small letters or accents
+     * only, the first.
+     *
+     * @param  array<string, string>  $extras
+     * @return array<string, string>
+     */
+    public function asNamed(array $extras): array
     {
-        return Attribute::query()->firstOrCreate(['name' => mb_substr($name, 0, 100)])->id;
+        $named = [];
+        foreach ($extras as $name => $value) {
+            $named += [$this->attribute((string) $name)->name => $value];
+        }
+
+        return $named;
+    }
+
+    private function attribute(string $name): Attribute
+    {
+        return $this->attributes[$name] ??= Attribute::query()->firstOrCreate(['name' => mb_substr($name, 0, 100)]);
     }
 
     /**

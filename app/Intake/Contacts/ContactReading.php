@@ -43,6 +43,7 @@ final class ContactReading
 
         return [
             'domain' => $domain, 'first_name' => $first, 'last_name' => $last, ...$record,
+            'is_short' => $domain === null || $first.$last === '',
             'since' => $since === null ? null : substr($since, 0, 10),
             'channels' => ChannelReading::of($row, $emails, $record['profile'] ?? null, $record['country'] ?? null),
             'affiliations' => array_merge(...array_map(

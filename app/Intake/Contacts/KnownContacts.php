@@ -8,6 +8,7 @@ use App\Intake\WaitingRow;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Person\SameName;
 use Luftig\Core\Text\Fold;
+use Normalizer;
 use stdClass;
 
 /** Those of the people that are there whom some records may be, and which of them each record is. */
@@ -50,7 +51,7 @@ final class KnownContacts
             if ($row->merged_into === null) {
                 $this->byName[$row->account_id.'|'.self::folded($row->first_name, $row->last_name)][] = $row->id;
                 if ($row->profile !== null) {
-                    $this->byProfile[mb_strtolower($row->profile)] = $row->id;
+                    $this->byProfile[self::profile($row->profile)] = $row->id;
                 }
             }
         }
@@ -58,7 +59,7 @@ final class KnownContacts
             $people[$row->contact_id]['channels'][$row->type.'|'.$row->value] = $row;
         }
         foreach (DB::table('affiliations')->whereIn('contact_id', array_keys($people))->get() as $row) {
-            $people[$row->contact_id]['affiliations'][$row->kind.'|'.mb_strtolower($row->name)] = true;
+            $people[$row->contact_id]['affiliations'][StoredContacts::affiliation($row->kind, $row->name)] = true;
         }
         foreach (DB::table('positions')->whereIn('contact_id', array_keys($people))->get() as $row) {
             $people[$row->contact_id]['positions'][] = $row;
@@ -83,13 +84,13 @@ final class KnownContacts
         $columns = ['contacts.id', 'account_id', 'first_name', 'last_name'];
         $people = DB::table('contacts')->whereNull('merged_into');
         $byProfile = (clone $people)->whereIn('profile', array_filter(array_column($records, 'profile')))
-            ->get(['profile', ...$columns])->keyBy(fn (stdClass $one): string => mb_strtolower($one->profile));
+            ->get(['profile', ...$columns])->keyBy(fn (stdClass $one): string => self::profile($one->profile));
         $byAddress = (clone $people)->join('channels', 'contact_id', '=', 'contacts.id')->where('type', 'email')
             ->whereIn('value', array_merge([], ...array_map(self::addresses(...), array_values($records))))
             ->get(['value', ...$columns])->groupBy('value');
         $meant = [];
         foreach ($records as $line => $record) {
-            $found = $byProfile[mb_strtolower($record['profile'] ?? '')] ?? null;
+            $found = $byProfile[self::profile($record['profile'] ?? '')] ?? null;
             $holders = $found === null ? collect(self::addresses($record))
                 ->flatMap(fn (string $address): iterable => $byAddress[$address] ?? [])->unique('id') : collect();
             $meant[$line] = $found ?? match ($holders->count()) {
@@ -112,7 +113,7 @@ final class KnownContacts
      */
     public function find(array $record, int $account): ?int
     {
-        $byProfile = $this->byProfile[mb_strtolower($record['profile'] ?? '')] ?? null;
+        $byProfile = $this->byProfile[self::profile($record['profile'] ?? '')] ?? null;
         if ($byProfile !== null) {
             if ($this->name($record, $byProfile) === SameName::Other) {
                 throw new WaitingRow("The profile is that of {$this->called($byProfile)}, whose name is another.");
@@ -120,12 +121,9 @@ final class KnownContacts
 
             return $byProfile;
         }
-        foreach (self::addresses($record) as $address) {
-            foreach ($this->holders[$address] ?? [] as $holder) {
-                if ($this->name($record, $holder) === SameName::Same) {
-                    return $holder;
-                }
-            }
+        $holder = $this->holder($record, $account);
+        if ($holder !== null) {
+            return $holder;
         }
         $namesakes = array_values(array_filter(
             $this->namesakes($record, $account),
@@ -141,6 +139,30 @@ final class KnownContacts
     }
 
     /**
+     * Who has one of its addresses and its name; of several the one who is called just so, and at the account.
+     *
+     * @param  array<string, mixed>  $record
+     */
+    private function holder(array $record, int $account): ?int
+    {
+        $same = array_values(array_filter(
+            array_merge([], ...array_map(
+                fn (string $address): array => $this->holders[$address] ?? [],
+                self::addresses($record),
+            )),
+            fn (int $holder): bool => $this->name($record, $holder) === SameName::Same,
+        ));
+        $name = self::folded($record['first_name'], $record['last_name']);
+        $order = array_map(fn (int $id): array => [
+            self::folded($this->people[$id]['first_name'], $this->people[$id]['last_name']) !== $name,
+            $this->people[$id]['account_id'] !== $account,
+        ], $same);
+        array_multisort($order, $same);
+
+        return $same[0] ?? null;
+    }
+
+    /**
      * A record of somebody, with their profile written as it is there: large and small letters make no other.
      *
      * @param  array<string, mixed>  $record
@@ -149,7 +171,7 @@ final class KnownContacts
     public function asThere(array $record, int $id): array
     {
         $there = $this->people[$id]['profile'];
-        if (! isset($record['profile'], $there) || mb_strtolower($record['profile']) !== mb_strtolower($there)) {
+        if (! isset($record['profile'], $there) || self::profile($record['profile']) !== self::profile($there)) {
             return $record;
         }
         foreach ($record['channels'] as $at => $channel) {
@@ -245,6 +267,12 @@ final class KnownContacts
         );
     }
 
+    /** What is one profile, however it is written: in large or small letters, with one sign or two for an accent. */
+    public static function profile(string $address): string
+    {
+        return mb_strtolower((string) Normalizer::normalize($address));
+    }
+
     public static function folded(string $first, string $last): string
     {
         return implode(' ', Fold::words($first.' '.$last));
@@ -269,7 +297,7 @@ final class KnownContacts
 
         return $personal !== [] && $own !== [] && array_intersect($personal, $own) === []
             || isset($record['profile'], $person['profile'])
-                && mb_strtolower($record['profile']) !== mb_strtolower($person['profile']);
+                && self::profile($record['profile']) !== self::profile($person['profile']);
     }
 
     /**

@@ -10,6 +10,7 @@ use App\Support\Bulk;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Company\CompanyName;
 use Luftig\Core\Person\SameName;
+use Luftig\Core\Text\Fold;
 use stdClass;
 
 /** Contacts of some accounts as they lie in the tables: found again, changed, and entered by the thousand. */
@@ -112,6 +113,10 @@ final class StoredContacts
         if ($person['account_id'] !== $account) {
             $fields[] = 'account';
         }
+        $named = [$record['first_name'], $record['last_name'], $person['first_name'], $person['last_name']];
+        if (SameName::of(...$named) !== SameName::Same) {
+            $fields[] = 'name';
+        }
         foreach ($record['channels'] as $channel) {
             $there = $person['channels'][$channel['type'].'|'.$channel['value']] ?? null;
             if ($there !== null && isset($channel['state']) && $there->state !== 'unknown'
@@ -171,8 +176,12 @@ final class StoredContacts
     private function affiliations(array $person, array $record, Ledger $ledger): bool
     {
         $changed = false;
+        $said = [];
         foreach ($record['affiliations'] as [$kind, $name]) {
-            if (! isset($person['affiliations'][$kind.'|'.mb_strtolower($name)])) {
+            $said += [self::affiliation($kind, $name) => [$kind, $name]];
+        }
+        foreach ($said as [$kind, $name]) {
+            if (! isset($person['affiliations'][self::affiliation($kind, $name)])) {
                 $ledger->created('affiliation', [
                     DB::table('affiliations')
                         ->insertGetId(['contact_id' => $person['id'], 'kind' => $kind, 'name' => $name]),
@@ -182,6 +191,12 @@ final class StoredContacts
         }
 
         return $changed;
+    }
+
+    /** What is one however it is written: the base tells neither letters nor accents apart. */
+    public static function affiliation(string $kind, string $name): string
+    {
+        return $kind.'|'.Fold::letters($name);
     }
 
     /**
@@ -254,7 +269,7 @@ final class StoredContacts
         $channels = $positions = $affiliations = [];
         foreach ($new as $i => [$account, $record]) {
             foreach ($record['affiliations'] as [$kind, $name]) {
-                $affiliations[$i.$kind.mb_strtolower($name)] = [$ids[$i], $kind, $name];
+                $affiliations[$i.self::affiliation($kind, $name)] = [$ids[$i], $kind, $name];
             }
             foreach ($record['channels'] as $channel) {
                 $channels[] = [
