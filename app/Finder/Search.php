@@ -170,6 +170,22 @@ final class Search
         );
     }
 
+    /**
+     * The accounts at which most of the contacts found are.
+     *
+     * @return array<int, int> account → how many, the most first
+     */
+    public function employers(int $most): array
+    {
+        $counts = [];
+        foreach ($this->asked() as [$index, $narrowing]) {
+            $counts += $index->employers($narrowing->result, $most);
+        }
+        arsort($counts);
+
+        return array_slice($counts, 0, $most, true);
+    }
+
     /** Whether there is any fact for a condition to be about. */
     public function knows(Field $field): bool
     {

@@ -181,6 +181,16 @@ final class Index
         return $named;
     }
 
+    /**
+     * The accounts at which most of some contacts are.
+     *
+     * @return array<int, int> account → how many, the most first
+     */
+    public function employers(Bitmap $contacts, int $most): array
+    {
+        return $this->layout->largest($this->perPage($contacts), $most);
+    }
+
     /** @return list<Bitmap> how many of those found a place stands for, in binary digits */
     private function slices(Field $field, Bitmap $result, Subject $subject): array
     {

@@ -88,6 +88,56 @@ final class Layout
         return $pages->countWith($first) + count($ids);
     }
 
+    /**
+     * The accounts at which most of some contacts are.
+     *
+     * @param  list<Bitmap>  $digits  how many of them are on each page, in binary digits
+     * @param  int  $most  how many accounts
+     * @return array<int, int> account → how many, the most first
+     */
+    public function largest(array $digits, int $most): array
+    {
+        $accounts = $this->accounts();
+        $any = array_reduce($digits, static fn (Bitmap $all, Bitmap $one): Bitmap => $all->or($one), Bitmap::none());
+        $several = $any->and($this->pieces->set(Piece::SEVERAL));
+        // Of accounts with one page only those can be among the most whose number is: told digit by digit.
+        $sure = Bitmap::none();
+        $open = $any->without($several);
+        for ($digit = count($digits) - 1; $digit >= 0 && $sure->count() < $most; $digit--) {
+            $having = $open->and($digits[$digit]);
+            if ($sure->count() + $having->count() >= $most) {
+                $open = $having;
+            } else {
+                $sure = $sure->or($having);
+                $open = $open->without($having);
+            }
+        }
+        $counts = [];
+        foreach ([$sure, $several, $open] as $pages) {
+            $left = $pages === $open ? $most : PHP_INT_MAX;
+            foreach ($pages->positions() as $page) {
+                if ($left-- === 0) {
+                    break;
+                }
+                $counts[$accounts[$page]] = ($counts[$accounts[$page]] ?? 0) + self::number($digits, $page);
+            }
+        }
+        arsort($counts);
+
+        return array_slice($counts, 0, $most, true);
+    }
+
+    /** @param  list<Bitmap>  $digits */
+    private static function number(array $digits, int $page): int
+    {
+        $number = 0;
+        foreach ($digits as $digit => $set) {
+            $number += $set->has($page) ? 1 << $digit : 0;
+        }
+
+        return $number;
+    }
+
     /** @return array<int, int> */
     public function accounts(): array
     {

@@ -247,6 +247,20 @@ final class FinderTest extends TestCase
                         ) !== [],
                     );
                     self::assertSame(count($at), $index->accountsOf($narrowing->result));
+                    $employers = [];
+                    foreach ($at as $account) {
+                        $ids = array_map(fn (Record $contact): int => $contact->id, $account->contacts);
+                        $employers[$account->id] = count(array_intersect($ids, $found));
+                    }
+                    rsort($employers);
+                    foreach ([2, 50] as $most) {
+                        $largest = $index->employers($narrowing->result, $most);
+                        self::assertSame(array_slice($employers, 0, $most), array_values($largest), "seed $seed");
+                    }
+                    foreach ($at as $account) {
+                        $ids = array_map(fn (Record $contact): int => $contact->id, $account->contacts);
+                        self::assertSame(count(array_intersect($ids, $found)), $largest[$account->id]);
+                    }
                 }
                 $countries = array_count_values(array_merge(
                     [],

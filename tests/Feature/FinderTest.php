@@ -319,6 +319,11 @@ final class FinderTest extends TestCase
         $page = $this->actingAs($this->rep)->get('/finder?on=contacts&c[]=&sort=grouped')->assertOk();
         self::assertSame(1, substr_count((string) $page->getContent(), '2 people found'));
         $page->assertSee('by priority');
+        self::assertSame(
+            [2, 1, 1, 1],
+            array_values($this->search(['on' => 'contacts', 'c' => ['']])->employers(9)),
+        );
+        $page->assertSee('Only account: Glasverk Tunhede', false);
         $this->get('/finder?on=accounts&c[]=&sort=heads')->assertOk()->assertSee('sort=-heads')
             ->assertSee('aria-sort="descending"', false);
     }

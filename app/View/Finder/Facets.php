@@ -23,6 +23,6 @@ final readonly class Facets
 
     public function label(): string
     {
-        return ucfirst($this->field->label());
+        return $this->field === Field::Domain ? 'Account' : ucfirst($this->field->label());
     }
 }

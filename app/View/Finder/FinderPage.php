@@ -12,6 +12,7 @@ use App\Finder\Search;
 use App\Finder\Sorting;
 use App\Finder\StepForm;
 use App\Finder\ValueLabel;
+use App\Models\Account;
 use App\Models\Offer;
 use App\Models\Tag;
 use App\Models\User;
@@ -272,9 +273,15 @@ final readonly class FinderPage
     public function facets(): array
     {
         $all = [];
-        foreach (Menu::counted($this->search, $this->isWhole) as $field) {
+        // People are counted by the account they are at, too: half a company in one list is noticed.
+        $fields = [...Menu::counted($this->search, $this->isWhole), ...$this->isOfContacts() ? [Field::Domain] : []];
+        foreach ($fields as $field) {
             $isWide = $this->asked['wide'] === $field->value;
-            $values = $field->isCounted() ? $this->values($field, $isWide) : $this->bands($field);
+            $values = match (true) {
+                $field === Field::Domain => $this->employers($isWide),
+                $field->isCounted() => $this->values($field, $isWide),
+                default => $this->bands($field),
+            };
             if ($values === []) {
                 continue;
             }
@@ -284,14 +291,14 @@ final readonly class FinderPage
                 array_map(fn (array $value): Facet => new Facet(
                     $value[0]->given('v'),
                     $value[2],
-                    $field->label(),
+                    $field === Field::Domain ? 'account' : $field->label(),
                     $value[1],
                     $value[1] / $most,
                     $this->address([...$this->search->steps, $value[0]]),
                     $this->address([...$this->search->steps, $value[0]->with(['x' => '1'])]),
                 ), $values),
                 $isWide,
-                $field->isCounted() && ($isWide || count($values) === self::VALUES)
+                ($field->isCounted() || $field === Field::Domain) && ($isWide || count($values) === self::VALUES)
                     ? $this->address($this->search->steps, array_filter([
                         'every' => $this->isWhole ? 1 : null, 'wide' => $isWide ? null : $field->value,
                     ]))
@@ -350,6 +357,21 @@ final readonly class FinderPage
             array_keys($counts),
             $counts,
         );
+    }
+
+    /** @return list<array{StepForm, int, string}> by account, as far as it has a domain to be told by */
+    private function employers(bool $isWide): array
+    {
+        $counts = $this->search->employers($isWide ? self::MANY : self::VALUES);
+        $accounts = Account::query()->whereIn('id', array_keys($counts))->whereNotNull('domain')
+            ->get(['id', 'name', 'domain'])->keyBy('id');
+
+        return array_values(array_map(
+            fn (Account $account): array => [
+                StepForm::of(Field::Domain, ['v' => (string) $account->domain]), $counts[$account->id], $account->name,
+            ],
+            array_filter(array_map(fn (int $id): ?Account => $accounts[$id] ?? null, array_keys($counts))),
+        ));
     }
 
     /** @return list<array{StepForm, int, string}> */
