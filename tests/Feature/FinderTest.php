@@ -33,6 +33,7 @@ use App\Standings\Standings;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Luftig\Core\Buying\Skip;
+use Luftig\Core\Search\Entity;
 use Luftig\Core\Search\Field;
 use Luftig\Core\Search\Subject;
 use Tests\TestCase;
@@ -187,6 +188,30 @@ final class FinderTest extends TestCase
             ['contacts', 'f=own_country&v=Denmark', ['Pernille']],
             ['contacts', 'f=own_country&v=Denmark&x=1&u=0', ['Ida']], ['contacts', 'f=own_city&v=aarhus', ['Pernille']],
             ['contacts', 'f=engaged&hi=1', ['Pernille']], ['contacts', 'f=engaged&lo=6', ['Ida']],
+            ['accounts', 'f=growth&lo=5 %', ['Glasverk Tunhede']],
+            ['accounts', 'f=growth&hi=4,9 %', ['Ostholz Platten']],
+            ['accounts', 'f=sites&lo=2&hi=5', ['Glasverk Tunhede']],
+            // Nothing is asked of whom it serves: all fit wholly.
+            ['accounts', 'f=fit&lo=100 %', ['Glasverk Tunhede', 'Ostholz Platten', 'Papir Sverkhult', 'Rival Luft']],
+            ['accounts', 'f=fit&hi=.9', []], ['accounts', 'f=timing&lo=.3', ['Glasverk Tunhede']],
+            ['accounts', 'f=timing&hi=0', ['Ostholz Platten', 'Rival Luft']],
+            // Pernille’s checked address and her being active: 1 − .412 · .8; Rolf’s address .588; Maren has no way at
+            // all.
+            ['accounts', 'f=access&lo=67 %', ['Glasverk Tunhede']],
+            ['accounts', 'f=access&lo=.58&hi=.59', ['Rival Luft']],
+            ['accounts', 'f=access&hi=0', ['Ostholz Platten']],
+            ['accounts', 'f=priority&lo=1', ['Glasverk Tunhede', 'Papir Sverkhult']],
+            ['accounts', 'f=owner&v=nobody', ['Ostholz Platten', 'Papir Sverkhult', 'Rival Luft']],
+            ['contacts', 'f=about&q=leaks OR pumps', ['Pernille']], ['contacts', 'f=about&q=-leaks&u=0', ['Ida']],
+            ['contacts', 'f=in_company&lo=10 years', ['Olav']],
+            ['contacts', 'f=in_company&hi=2 years', ['Maren', 'Pernille']],
+            ['contacts', 'f=reach&w=anyone', ['Ida']], ['contacts', 'f=reach&w=leaders', []],
+            ['contacts', 'f=work&v=in_work', ['Olav']], ['contacts', 'f=work&v=kept', ['Maren']],
+            ['contacts', 'f=work&v=new', ['Ida', 'Pernille', 'Rolf']],
+            ['contacts', 'f=list&v=LIST', ['Maren']], ['contacts', 'f=list&v=LIST&x=1', [
+                'Ida', 'Olav', 'Pernille', 'Rolf',
+            ]],
+            ['contacts', 'f=tag&v=TAG', ['Olav', 'Pernille']], ['accounts', 'f=tag&v=TAG', ['Glasverk Tunhede']],
             ['accounts', 'f=state&v=ranked', ['Glasverk Tunhede', 'Papir Sverkhult']],
             ['accounts', 'f=kept_out', ['Rival Luft']],
             ['accounts', 'f=headcount&lo=100', ['Glasverk Tunhede']],
@@ -195,13 +220,53 @@ final class FinderTest extends TestCase
 
     public function test_each_condition_finds_whom_it_means(): void
     {
+        [$list, $tag] = $this->whatTheTableNeeds();
         $expected = $found = [];
         foreach (self::conditions() as [$on, $condition, $who]) {
-            parse_str($condition, $row);
+            parse_str(str_replace(['LIST', 'TAG'], [(string) $list, (string) $tag], $condition), $row);
             $expected["$on $condition"] = $who;
             $found["$on $condition"] = $this->found(['on' => $on, 'c' => [$row]]);
         }
         self::assertSame($expected, $found);
+    }
+
+    public function test_every_field_stands_in_the_table(): void
+    {
+        preg_match_all('/\bf=(\w+)/', implode(' ', array_column(self::conditions(), 1)), $asked);
+        $fields = array_filter(
+            Field::cases(),
+            fn (Field $field): bool => in_array($field->of(), [Entity::Account, Entity::Contact], true),
+        );
+        self::assertSame([], array_diff(array_column($fields, 'value'), $asked[1]));
+    }
+
+    /** @return array{int, int} the list, and the tag, that conditions name */
+    private function whatTheTableNeeds(): array
+    {
+        $this->bring(
+            IntakeKind::Accounts, "domain;growth;sites\ntunhede.example;5 %;3\nostholz.example;-2 %;\n",
+        );
+        $this->bring(
+            IntakeKind::Contacts,
+            "domain;name;about\ntunhede.example;Pernille Rye;Seeks leaks.\nsverkhult.example;Ida Lie;Plans.\n",
+        );
+        $id = fn (string $name): int => (int) Contact::query()->where('first_name', $name)->value('id');
+        $tunhede = Account::query()->where('domain', 'tunhede.example')->sole();
+        $tunhede->update(['owner_id' => $this->rep->id]);
+        Relation::query()->create([
+            'user_id' => $this->rep->id, 'person' => 'Ida Lie', 'fingerprint' => 'ida', 'contact_id' => $id('Ida'),
+        ]);
+        Reservation::query()->create([
+            'contact_id' => $id('Olav'), 'account_id' => $tunhede->id, 'user_id' => $this->rep->id,
+            'until' => today()->addDay(), 'offer_id' => $this->offer->id,
+        ]);
+        $list = KeptList::factory()->create(['offer_id' => $this->offer->id, 'subject' => 'contacts']);
+        $list->addMember($id('Maren'));
+        $tag = Tag::query()->create(['name' => 'spring']);
+        DB::table('taggings')->insert(['tag_id' => $tag->id, 'subject' => 'accounts', 'record_id' => $tunhede->id]);
+        (new Standings)->refresh();
+
+        return [$list->id, $tag->id];
     }
 
     public function test_signals_are_asked_of_the_person_or_of_the_account(): void

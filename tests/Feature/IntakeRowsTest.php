@@ -260,7 +260,7 @@ final class IntakeRowsTest extends TestCase
         $intake->update(['user_id' => $this->rep->id]);
 
         $this->actingAs($this->rep)->post(route('intake.settle', $intake), ['how' => 'proposed'])
-            ->assertSessionHas('said', '1 row that waited came in; undoing the file takes them back too.');
+            ->assertSessionHas('said', '1 row that waited came in; undoing the file undoes them too.');
         $fjernlund = Account::query()->where('domain', 'fjernlund.example')->sole();
         self::assertSame([1250, 'Hobro'], [$fjernlund->headcount, $fjernlund->headquarters()?->city]);
         self::assertSame([2, 2], [$intake->refresh()->created, $intake->waiting]);
@@ -275,7 +275,7 @@ final class IntakeRowsTest extends TestCase
         ]);
         self::assertSame([], IntakePage::of($intake, $this->rep)->settles());
         $this->post(route('intake.settle', $intake), ['how' => 'no_website'])
-            ->assertSessionHas('said', '0 rows that waited came in; undoing the file takes them back too.');
+            ->assertSessionHas('said', '0 rows that waited came in; undoing the file undoes them too.');
 
         (new Importer)->undo($intake);
         self::assertSame(0, Account::query()->count(), 'with their file they go');

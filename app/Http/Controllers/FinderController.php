@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Finder\Pasted;
 use App\Finder\ResultColumn;
 use App\Finder\Search;
+use App\Http\Requests\KeepListRequest;
 use App\Lists\Collect;
 use App\Lists\KeepResults;
 use App\Models\KeptList;
@@ -21,7 +22,6 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
-use Illuminate\Validation\Rule;
 use Luftig\Core\Search\Field;
 
 final class FinderController extends Controller
@@ -72,32 +72,12 @@ final class FinderController extends Controller
         return redirect()->route('finder', Search::typed($offer, $request->input())->parameters());
     }
 
-    public function keep(Request $request, Offer $offer): RedirectResponse
+    public function keep(KeepListRequest $request, Offer $offer): RedirectResponse
     {
-        $request->validate([
-            'onto' => ['nullable', 'integer'],
-            'name' => [
-                'required_without:onto', 'nullable', 'string', 'max:100',
-                ...$request->filled('onto') ? [] : [
-                    Rule::unique('lists')->where('offer_id', $offer->id)->whereNull('deleted_at'),
-                ],
-            ],
-            'per_account' => ['nullable', 'integer', 'between:1,50'],
-            'best' => ['nullable', 'integer', 'min:1'],
-        ],
-            [
-                'name.required_without' => 'Give the list a name.',
-                'name.unique' => 'There is a list of this name; choose it under “onto” to add to it.',
-                'best.*' => 'Only the best: a number from 1.',
-                'per_account.*' => 'At one account: a number from 1 to 50.',
-            ]);
         $search = Search::typed($offer, $request->input());
-        $ticked = array_values(
-            array_map(intval(...), array_filter((array) $request->input('only', []), is_numeric(...))),
-        );
-        $only = $ticked === [] ? null : $ticked;
-        $perAccount = $request->filled('per_account') ? $request->integer('per_account') : null;
-        $best = $request->filled('best') ? $request->integer('best') : null;
+        $only = $request->ticked();
+        $perAccount = $request->number('per_account');
+        $best = $request->number('best');
         if ($request->filled('onto')) {
             return $this->add($offer, $search, $request->integer('onto'), $only, $perAccount, $best);
         }

@@ -155,7 +155,7 @@ final class IntakeController extends Controller
         dispatch(RefreshStandings::ofChanged());
 
         return redirect()->route('intake.show', $intake)
-            ->with('said', Format::count($came, 'row').' that waited came in; undoing the file takes them back too.');
+            ->with('said', Format::count($came, 'row').' that waited came in; undoing the file undoes them too.');
     }
 
     /** Forgets a file that was not brought in. */

@@ -71,7 +71,7 @@ final class TagController extends Controller
         $records = array_map(intval(...), explode(',', $request->string('record')->toString()));
         RecordTags::take($tag, $request->string('subject')->toString(), $records);
 
-        return back()->with('said', "The tag “{$tag->name}” is taken off.")->with('undo', Undo::by(
+        return back()->with('said', "The tag “{$tag->name}” is removed.")->with('undo', Undo::by(
             'post',
             route('tags.store'),
             ['tag' => $tag->name, 'subject' => $request->input('subject'), 'only' => $request->input('record')],

@@ -17,7 +17,7 @@ final readonly class Outlook
     private const TALLY = [
         'new' => 'new', 'changed' => 'changed', 'same' => 'as they are', 'waiting' => 'would wait',
         'refused' => 'would be refused', 'later' => 'tell once more of the same', 'short' => 'end early',
-        'cleaned' => 'have control characters, which are taken out',
+        'cleaned' => 'have control characters, which are removed',
     ];
 
     /** Said only where there are some. */
