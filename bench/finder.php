@@ -51,6 +51,7 @@ function finder(): void
             ) {
                 $search->counts($field, 5);
             }
+            $search->employers(5);
             $search->ids(20);
             $found = $search->total();
         });

@@ -55,6 +55,12 @@ final readonly class Results
         return $this->isTicked;
     }
 
+    /** Whether people stand under their accounts. */
+    public function isGrouped(): bool
+    {
+        return $this->sorting?->isGrouped() === true;
+    }
+
     /** @return list<Head|string> */
     public function heads(): array
     {
@@ -99,9 +105,9 @@ final readonly class Results
     /** What stands over the first row of an account, where people are grouped by it: how many of its are found. */
     private function group(Account|Contact $record, Account|Contact|null $before): ?string
     {
-        return $record instanceof Contact && $this->sorting?->isGrouped() === true
+        return $record instanceof Contact && $this->isGrouped()
             && ! ($before instanceof Contact && $before->account_id === $record->account_id)
-                ? Format::count($this->sorting->at($record->account_id), 'person', 'people').' found'
+                ? Format::count((int) $this->sorting?->at($record->account_id), 'person', 'people').' found'
                 : null;
     }
 

@@ -4,7 +4,8 @@
         @if ($row['group'])
             <tr class="table-light"><th scope="rowgroup" colspan="{{ count($results->heads()) }}"><a
                 href="{{ route('accounts.show', $row['account']) }}">{{ $row['account']->name }}</a>
-                <span class="fw-normal text-body-secondary">· {{ $row['group'] }}</span></th></tr>
+                <span class="fw-normal text-body-secondary">· {{ $row['accountAbout'] }} · {{ $row['group'] }}</span>
+                </th></tr>
         @endif
         <tr data-row data-url="{{ $row['url'] }}">
             @if ($results->mayBeTicked())
@@ -14,13 +15,14 @@
             @endif
             <td><a class="fw-semibold text-body" href="{{ $row['url'] }}">{{ $row['name'] }}</a><br>
                 <span class="small text-body-secondary" data-about>{{ $row['about'] }}</span>
-                @foreach ($row['matched'] as $why)<br><span class="small text-body-tertiary breaks"
-                    data-matched>{{ $why }}</span>@endforeach
+                @if ($row['matched'] !== [])<br><span class="small text-body-tertiary breaks"
+                    data-matched>{{ implode(' · ', $row['matched']) }}</span>@endif
                 @if ($row['out'])<br><span class="small text-plum">{{ $row['out'] }}</span>@endif
                 <a hidden aria-keyshortcuts="r" href="{{ $row['records'] }}">Record the reason</a></td>
             @if ($row['account'])
-                <td><a href="{{ route('accounts.show', $row['account']) }}">{{ $row['account']->name }}</a><br>
-                    <span class="small text-body-secondary">{{ $row['accountAbout'] }}</span></td>
+                <td>@unless ($results->isGrouped())<a href="{{ route('accounts.show',
+                    $row['account']) }}">{{ $row['account']->name }}</a><br>
+                    <span class="small text-body-secondary">{{ $row['accountAbout'] }}</span>@endunless</td>
                 <td class="small text-nowrap">{{ $row['cells']['before'] }}</td>
                 <td>@if ($row['line'])<x-barb :line="$row['line']" bare />@endif</td>
                 <td class="small">{{ $row['cells']['after'] }}</td>
