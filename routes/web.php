@@ -22,6 +22,7 @@ use App\Http\Controllers\NarrowingController;
 use App\Http\Controllers\NetworkController;
 use App\Http\Controllers\NoteController;
 use App\Http\Controllers\OfferController;
+use App\Http\Controllers\OwnFunctionController;
 use App\Http\Controllers\PaceController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PositionController;
@@ -46,6 +47,7 @@ use App\Models\KeepOut;
 use App\Models\KeptList;
 use App\Models\Note;
 use App\Models\Offer;
+use App\Models\OwnFunction;
 use App\Models\Reason;
 use App\Models\Relation;
 use App\Models\Reservation;
@@ -127,6 +129,10 @@ Route::middleware('auth')->group(function (): void {
         ->name('channels.update')->can('update', 'contact');
     Route::delete('/contacts/{contact}/channels/{channel}', [ChannelController::class, 'destroy'])->scopeBindings()
         ->name('channels.destroy')->can('update', 'contact');
+    Route::post('/functions', [OwnFunctionController::class, 'store'])->name('functions.store')
+        ->can('create', OwnFunction::class);
+    Route::delete('/functions/{function}', [OwnFunctionController::class, 'destroy'])->name('functions.destroy')
+        ->can('delete', 'function');
     Route::post('/titles', [TitleLessonController::class, 'store'])->name('titles.store')
         ->can('create', TitleLesson::class);
     Route::delete('/titles/{lesson}', [TitleLessonController::class, 'destroy'])->name('titles.destroy')

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Contacts;
 
+use App\Models\OwnFunction;
 use App\Models\TitleLesson;
 use App\Models\User;
 use App\Support\AccountIds;
@@ -12,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 use Luftig\Core\Person\Title;
 use Luftig\Core\Person\TitleReader;
 use Luftig\Core\Text\Fold;
+use Luftig\Core\Text\Query;
 
 /** Reads titles as the core does, and as the team taught it. */
 final class Titles
@@ -23,6 +25,9 @@ final class Titles
 
     /** @var array<string, int> */
     private array $known = [];
+
+    /** @var list<array{int, Query}>|null bits of the team's own functions, and the words that tell them */
+    private ?array $own = null;
 
     /** The reading of a title, packed; 0 where it cannot be read. */
     public function read(?string $title, ?string $country, ?int $headcount): int
@@ -40,7 +45,22 @@ final class Titles
 
         $key = $country.'|'.($headcount !== null && $headcount < 100 ? 's' : 'l').'|'.$title;
 
-        return $this->known[$key] ??= TitleReader::standard()->read($title, $country, $headcount)->packed();
+        return $this->known[$key] ??= $this
+            ->withOwn($title, TitleReader::standard()->read($title, $country, $headcount));
+    }
+
+    /** What a title says of the team's own functions, added to what the dictionaries read. */
+    private function withOwn(string $title, Title $read): int
+    {
+        $this->own ??= array_values(OwnFunction::query()->get()->map(
+            fn (OwnFunction $own): array => [$own->slot->bit(), Query::parse($own->words)],
+        )->all());
+        $functions = $read->functions;
+        foreach ($this->own as [$bit, $words]) {
+            $functions |= $words->matches($title) ? $bit : 0;
+        }
+
+        return (new Title($read->status, $read->seniority, $functions))->packed();
     }
 
     /** From now on a title says this, wherever it stands. */

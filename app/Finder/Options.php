@@ -9,8 +9,8 @@ use App\Models\Offer;
 use App\Models\StandingState;
 use App\Models\Tag;
 use App\Models\User;
+use App\Support\FunctionNames;
 use Luftig\Core\Buying\Part;
-use Luftig\Core\Person\BusinessFunction;
 use Luftig\Core\Person\Seniority;
 use Luftig\Core\Search\Field;
 use Luftig\Core\Signal\Kind;
@@ -39,7 +39,7 @@ final readonly class Options
             Field::Owner => ['nobody' => 'nobody']
                 + User::query()->where('signs_in', true)->orderBy('name')->pluck('name', 'id')->all(),
             Field::Seniority => self::labels(array_reverse(Seniority::cases())),
-            Field::BusinessFunction => self::labels(BusinessFunction::cases()),
+            Field::BusinessFunction => FunctionNames::all(),
             Field::Part => self::labels(Part::cases()) + ['none' => 'none'],
             Field::Signal => self::labels(Kind::cases()),
             Field::State => array_map(lcfirst(...), self::labels(StandingState::cases())),
@@ -64,7 +64,7 @@ final readonly class Options
     }
 
     /**
-     * @param  list<Seniority|BusinessFunction|Part|Kind|StandingState>  $cases
+     * @param  list<Seniority|Part|Kind|StandingState>  $cases
      * @return array<string, string>
      */
     private static function labels(array $cases): array

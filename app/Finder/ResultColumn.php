@@ -8,6 +8,7 @@ use App\Models\Account;
 use App\Models\Contact;
 use App\Support\AccountField;
 use App\Support\Countries;
+use App\Support\FunctionNames;
 use Closure;
 use Illuminate\Http\Request;
 use Luftig\Core\Company\Industries;
@@ -89,7 +90,7 @@ final readonly class ResultColumn
             $of('first name', fn (Contact $contact): string => $contact->first_name),
             $of('last name', fn (Contact $contact): string => $contact->last_name),
             $of('title', fn (Contact $contact): ?string => $contact->title),
-            $of('read as', fn (Contact $contact): string => Title::unpacked($contact->reading)->inWords()),
+            $of('read as', fn (Contact $contact): string => FunctionNames::title(Title::unpacked($contact->reading))),
             $of('in the position since', fn (Contact $contact): ?string => $contact->positions
                 ->firstWhere('until', null)?->since?->toDateString()),
             $of('e-mail', $channel(ChannelType::Email)),

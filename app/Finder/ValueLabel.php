@@ -6,9 +6,11 @@ namespace App\Finder;
 
 use App\Models\User;
 use App\Support\Countries;
+use App\Support\FunctionNames;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Company\Domain;
 use Luftig\Core\Company\Industries;
+use Luftig\Core\Person\BusinessFunction;
 use Luftig\Core\Search\Field;
 use Luftig\Core\Signal\Kind;
 
@@ -34,9 +36,9 @@ final class ValueLabel
             Field::Approached => $value === 'anyone'
                 ? 'by anyone'
                 : 'by '.(User::query()->find((int) $value)->name ?? 'somebody who is gone'),
-            Field::BusinessFunction => in_array($value, ['it', 'hr'], true)
-                ? strtoupper($value)
-                : str_replace('_', ' ', $value),
+            Field::BusinessFunction => ($function = BusinessFunction::tryFrom($value)) === null
+                ? str_replace('_', ' ', $value)
+                : FunctionNames::of($function),
             Field::Channel => [
                 'email_checked' => 'e-mail, checked', 'email' => 'e-mail', 'email_dead' => 'e-mail, dead',
                 'direct_phone' => 'direct phone', 'asked' => 'asked to be contacted',

@@ -10,6 +10,7 @@ use App\Models\Contact;
 use App\Models\KeptList;
 use App\Models\User;
 use App\Support\Countries;
+use App\Support\FunctionNames;
 use App\Support\Together;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Buying\Authority;
@@ -129,7 +130,9 @@ final class SplitList
             SplitBy::Headcount => $row->headcount === null
                 ? 'heads unknown'
                 : self::BANDS[Authority::sizeClass($row->headcount)],
-            default => (Title::unpacked($row->reading)->functions()[0] ?? null)?->label() ?? 'function unknown',
+            default => ($function = Title::unpacked($row->reading)->functions()[0] ?? null) === null
+                ? 'function unknown'
+                : FunctionNames::of($function),
         };
     }
 }

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Standings\ChangedAccounts;
 use App\Support\Clock;
+use App\Support\FunctionNames;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
@@ -22,6 +23,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(ChangedAccounts::class);
+        $this->app->scoped(FunctionNames::class);
         config(['database.connections.mariadb.isolation_level' => 'READ COMMITTED',
             'database.connections.mariadb.options' => [
                 // Standings are written as files that the server reads (App\Intake\Bulk).

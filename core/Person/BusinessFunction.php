@@ -32,6 +32,17 @@ enum BusinessFunction: string
     case Trades = 'trades';
     case Delivery = 'delivery';
 
+    /** Kept for functions that a team defines for itself; what they are called is known to whoever asks. */
+    case Own1 = 'own_1';
+    case Own2 = 'own_2';
+    case Own3 = 'own_3';
+    case Own4 = 'own_4';
+
+    public function isOwn(): bool
+    {
+        return in_array($this, [self::Own1, self::Own2, self::Own3, self::Own4], true);
+    }
+
     /** Its bit in a set of functions. */
     public function bit(): int
     {

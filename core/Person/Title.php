@@ -37,7 +37,7 @@ final readonly class Title
         return BusinessFunction::in($this->functions);
     }
 
-    /** All of it in one number of 31 bits, so that a million can be kept and compared; 0 is what cannot be read. */
+    /** All of it in one number of 35 bits, so that a million can be kept and compared; 0 is what cannot be read. */
     public function packed(): int
     {
         return (int) array_search($this->status, Status::cases(), true)
@@ -54,11 +54,16 @@ final readonly class Title
         );
     }
 
-    /** In words: "head, maintenance and engineering". */
-    public function inWords(): string
+    /**
+     * In words: "head, maintenance and engineering".
+     *
+     * @param  callable(BusinessFunction): string|null  $name  what a function is called, where some have names of
+     *     their own
+     */
+    public function inWords(?callable $name = null): string
     {
         $functions = array_map(
-            static fn (BusinessFunction $function): string => $function->label(),
+            $name ?? static fn (BusinessFunction $function): string => $function->label(),
             $this->functions(),
         );
         $words = $this->seniority === Seniority::Unknown ? [] : [$this->seniority->label()];

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Contacts\Titles;
 use App\Models\TitleLesson;
+use App\Support\FunctionNames;
 use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -41,7 +42,7 @@ final class TitleLessonController extends Controller
         }
         $lesson = Titles::teach($request->string('title')->toString(), $says, self::user($request));
 
-        return back()->with('said', "“{$lesson->title}” is read as {$says->inWords()} from now on.")
+        return back()->with('said', "“{$lesson->title}” is read as ".FunctionNames::title($says).' from now on.')
             ->with('undo', Undo::by('delete', route('titles.destroy', $lesson)));
     }
 

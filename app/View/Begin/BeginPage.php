@@ -10,6 +10,7 @@ use App\Models\Offer;
 use App\Models\User;
 use App\Standings\FirstSteps;
 use App\Standings\Starter;
+use App\Support\FunctionNames;
 use App\View\Rules\CriterionRow;
 use App\View\Today\Plan;
 use App\View\Today\PlanRow;
@@ -108,7 +109,7 @@ final readonly class BeginPage
         return array_map(fn (array $role): array => [
             'name' => $role['name'],
             'does' => implode(', ', array_map(
-                fn (string $name): string => BusinessFunction::from($name)->label(),
+                fn (string $name): string => FunctionNames::of(BusinessFunction::from($name)),
                 $role['functions'],
             )),
             'isChosen' => $chosen === [] || $this->starter !== null || in_array($role['name'], $chosen, true),

@@ -24,6 +24,7 @@ use App\Reasons\Drafts;
 use App\Standings\RuleBook;
 use App\Standings\SignalLine;
 use App\Support\Format;
+use App\Support\FunctionNames;
 use App\View\Account\BuyingGroup;
 use App\View\Account\GroupRow;
 use App\View\Accounts\Ranking;
@@ -130,7 +131,7 @@ final readonly class ContactPage
 
     public function readAs(): string
     {
-        return 'Read as '.$this->title->inWords()
+        return 'Read as '.FunctionNames::title($this->title)
             .($this->lesson === null ? '' : ', as '.($this->lesson->user->name ?? 'somebody').' taught it');
     }
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\View\Rules;
 
+use App\Support\FunctionNames;
+use Luftig\Core\Person\BusinessFunction;
+
 /** A buyer role, or a role of interest, as the fields of a form. */
 final readonly class RoleRow
 {
@@ -62,6 +65,11 @@ final readonly class RoleRow
     {
         $values = array_filter((array) ($this->given[$list] ?? []), is_string(...));
 
-        return implode(', ', array_map(fn (string $value): string => str_replace('_', ' ', $value), $values));
+        return implode(', ', array_map(
+            fn (string $value): string => ($function = BusinessFunction::tryFrom($value)) === null
+                ? str_replace('_', ' ', $value)
+                : FunctionNames::of($function),
+            $values,
+        ));
     }
 }

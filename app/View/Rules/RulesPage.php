@@ -6,10 +6,12 @@ namespace App\View\Rules;
 
 use App\Models\Contact;
 use App\Models\Offer;
+use App\Models\OwnFunction;
 use App\Models\RuleSet;
 use App\Models\TitleLesson;
 use App\Standings\RuleBook;
 use App\Support\Format;
+use App\Support\FunctionNames;
 use Illuminate\Support\Collection;
 use Luftig\Core\Fit\Mode;
 use Luftig\Core\Person\Title;
@@ -19,6 +21,8 @@ use Luftig\Core\Signal\Kind;
 /** The rules of an offer as a form: of those in force, of an older version, or as they were typed and sent back. */
 final readonly class RulesPage
 {
+    private const WORDS = 90;
+
     private const TITLES = 20;
 
     /** field → what it is called, the most it can be */
@@ -167,8 +171,18 @@ final readonly class RulesPage
     public function lessons(): array
     {
         return TitleLesson::query()->with('user')->orderBy('title')->get()->map(fn (TitleLesson $lesson): array => [
-            'lesson' => $lesson, 'says' => "“{$lesson->title}” is ".Title::unpacked($lesson->reading)->inWords(),
+            'lesson' => $lesson, 'says' => "“{$lesson->title}” is ".FunctionNames::title(
+                Title::unpacked($lesson->reading),
+            ),
             'by' => $lesson->user->name ?? 'somebody',
+        ])->all();
+    }
+
+    /** @return array<int, array{function: OwnFunction, name: string, words: string}> */
+    public function ownFunctions(): array
+    {
+        return OwnFunction::query()->orderBy('slot')->get()->map(fn (OwnFunction $own): array => [
+            'function' => $own, 'name' => $own->name, 'words' => Format::cut($own->words, self::WORDS),
         ])->all();
     }
 

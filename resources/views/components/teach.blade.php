@@ -9,8 +9,9 @@
     <fieldset class="col-md-8">
         <legend class="form-label fs-6 mb-1">Works on</legend>
         <div class="d-flex flex-wrap column-gap-3">
-            @foreach (BusinessFunction::cases() as $one)
-                <x-tick :label="$one->label()" name="functions[]" :value="$one->value" :checked="$reading->has($one)" />
+            @foreach (App\Support\FunctionNames::all() as $function => $name)
+                <x-tick :label="$name" name="functions[]" :value="$function"
+                    :checked="$reading->has(BusinessFunction::from($function))" />
             @endforeach
         </div>
     </fieldset>

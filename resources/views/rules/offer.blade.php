@@ -12,6 +12,25 @@
         <x-button>Keep the offer</x-button>
     </x-form>
 </x-section>
+<x-section title="Functions of our own" class="measure mt-4" id="functions">
+    <p class="text-body-tertiary py-2">Work that no function here names, told by the words of titles. Roles can ask for
+        it, and the Finder finds it; it holds for all offers.</p>
+    @foreach ($page->ownFunctions() as $one)
+        <x-form :to="route('functions.destroy', $one['function'])" method="delete"
+            class="hstack gap-2 border-bottom py-2">
+            <span><strong>{{ $one['name'] }}</strong> <span
+                class="small text-body-secondary">{{ $one['words'] }}</span></span>
+            <x-button small kind="link" class="ms-auto"
+                aria-label="Remove the function {{ $one['name'] }}">Remove</x-button></x-form>
+    @endforeach
+    <x-form :to="route('functions.store')" class="row g-3 mt-0 align-items-start">
+        <x-field width="col-md-4" label="Name" name="function" required maxlength="40" :value="old('function')"
+            placeholder="tooling" />
+        <div class="col-md-8"><x-query name="words" label="Words in titles, as a query" required :value="old('words')"
+            placeholder="toolmaker* OR werkzeugbau" most="2000" /><x-wrong for="words" /></div>
+        <div class="col-12"><x-button>Add the function</x-button></div>
+    </x-form>
+</x-section>
 <x-section title="Titles that cannot be read" class="measure mt-4" id="titles">
     <p class="text-body-tertiary py-2">{{ $page->unread() }}</p>
     <x-wrong for="seniority" />
