@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Intake\Reading\CellSort;
 use App\Intake\Reading\DateOrder;
 use App\Models\Intake;
 use App\Models\IntakeKind;
@@ -17,13 +18,14 @@ final class Mapping
      * What kind of rows a file most likely holds, by its headings and name.
      *
      * @param  list<string>  $headings
+     * @param  array<int, string>  $sorts  position → what its cells seem to hold (CellSort)
      */
-    public static function kind(array $headings, string $fileName): IntakeKind
+    public static function kind(array $headings, string $fileName, array $sorts = []): IntakeKind
     {
         $best = IntakeKind::Accounts;
         $most = -1;
         foreach (IntakeKind::cases() as $kind) {
-            $mapping = self::guess($kind, $headings);
+            $mapping = self::guess($kind, $headings, $sorts);
             $score = count($mapping)
                 - 3 * count(self::missing($kind, $mapping))
                 + (str_contains(mb_strtolower($fileName), rtrim($kind->value, 's')) ? 5 : 0);
@@ -37,9 +39,11 @@ final class Mapping
 
     /**
      * @param  list<string>  $headings
+     * @param  array<int, string>  $sorts  position → what its cells seem to hold, for columns whose heading says
+     *     nothing
      * @return array<int, string> column position → field
      */
-    public static function guess(IntakeKind $kind, array $headings): array
+    public static function guess(IntakeKind $kind, array $headings, array $sorts = []): array
     {
         // The nearer a heading stands to a column's own name, the more it tells: Titel is one where nothing else is.
         $told = [];
@@ -58,6 +62,12 @@ final class Mapping
         $mapping = [];
         foreach ($told as [, $position, $field]) {
             if (! isset($mapping[$position]) && ! in_array($field, $mapping, true)) {
+                $mapping[$position] = $field;
+            }
+        }
+        foreach ($sorts as $position => $sort) {
+            $field = CellSort::tryFrom($sort)?->field($kind);
+            if ($field !== null && ! isset($mapping[$position]) && ! in_array($field, $mapping, true)) {
                 $mapping[$position] = $field;
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Intake\Reading\CellSort;
 use App\Intake\Reading\DateOrder;
 use App\Intake\Workbook\Workbook;
 use App\Models\Intake;
@@ -58,7 +59,8 @@ final class ReceiveFile
             // Another of its sheets may be chosen as long as nothing was brought in.
             copy($path, $folder.'/'.$copy.Intake::WORKBOOK);
         }
-        $kind ??= Mapping::kind($file->columns, $name);
+        $sorts = CellSort::ofColumns($file->records($folder.'/'.$copy));
+        $kind ??= Mapping::kind($file->columns, $name, $sorts);
         $like = Remembered::like($kind, $file->columns);
 
         return Intake::query()->create([
@@ -67,9 +69,9 @@ final class ReceiveFile
             'format' => [
                 'encoding' => $file->encoding, 'delimiter' => $file->delimiter, 'columns' => $file->columns,
                 'headings_line' => $file->headingsLine,
-                'dates' => DateOrder::ofColumns($file->records($folder.'/'.$copy)),
+                'dates' => DateOrder::ofColumns($file->records($folder.'/'.$copy)), 'sorts' => $sorts,
             ] + $about,
-            'mapping' => $like->mapping ?? Mapping::guess($kind, $file->columns),
+            'mapping' => $like->mapping ?? Mapping::guess($kind, $file->columns, $sorts),
             'answers' => $like?->answers === null ? null : ['words' => $like->answers['words'] ?? []],
             'state' => IntakeState::Draft,
         ])->refresh();

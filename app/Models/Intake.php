@@ -16,7 +16,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * A file that was brought, and how far it got.
  *
  * @property array{encoding: string, delimiter: string, columns: list<string>, headings_line?: int,
- *     dates?: array<int, string>, sheet?: string, sheets?: list<string>, date1904?: bool} $format
+ *     dates?: array<int, string>, sorts?: array<int, string>, sheet?: string, sheets?: list<string>,
+ *     date1904?: bool} $format
  * @property array<int, string>|null $mapping column position → field
  * @property array{dates?: array<int, string>, words?: array<string, array<string, string>>}|null $answers  column
  *     position → order of its days, field → word → what it means

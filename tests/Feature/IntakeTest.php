@@ -23,6 +23,7 @@ use App\Models\Signal;
 use App\Models\Watch;
 use App\Standings\Standings;
 use App\Support\Gazetteer;
+use App\View\Intake\CheckPage;
 use App\View\Intake\Outlook;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -577,6 +578,43 @@ final class IntakeTest extends TestCase
             ->post(route('intake.start', $intake), ['kind' => 'accounts', 'columns' => ['', 'name']])
             ->assertSessionHasErrors('mapping');
         self::assertSame(IntakeState::Draft, $intake->refresh()->state);
+    }
+
+    public function test_columns_whose_headings_say_nothing_are_guessed_by_their_cells_and_marked(): void
+    {
+        $file = fn (string $text): Intake => ReceiveFile::file($this->saved($text), 'x.csv', $this->rep);
+        $intake = $file("Wer;Wo;Womit;Sonst;Nochwas\nIda Lie;www.a.example;ida@a.example;+46 31 390 06 00;rot\n"
+            ."Bo Rye;b.example;bo@b.example;+46 31 390 06 01;blau\nCato Dam;c.example;c@c.example;0313900602;n/a\n");
+        self::assertSame(
+            [1 => 'domain', 2 => 'email', 3 => 'phone'],
+            Mapping::guess(IntakeKind::Contacts, $intake->format['columns'], $intake->format['sorts'] ?? []),
+        );
+        $intake->update(['kind' => IntakeKind::Contacts, 'mapping' => [1 => 'domain', 2 => 'email']]);
+        self::assertSame([
+            'left out', 'guessed, since it holds web addresses; is it so?',
+            'guessed, since it holds e-mail addresses; is it so?', 'left out; it seems to hold phone numbers',
+            'left out',
+        ], array_column(CheckPage::of($intake, $this->rep)->columns(), 'hint'));
+
+        // What a heading says goes before what cells seem to hold.
+        $told = $file(
+            "domain;name;Umsatz 2024\na.example;Ida;b.example\nc.example;Bo;d.example\ne.example;Cato;f.example\n",
+        );
+        self::assertSame([0 => 'domain', 1 => 'name'], $told->mapping);
+        self::assertSame(
+            [null, null, 'left out; it seems to hold web addresses'],
+            array_column(CheckPage::of($told, $this->rep)->columns(), 'hint'),
+        );
+        $intake->discard();
+        $told->discard();
+    }
+
+    private function saved(string $text): string
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'luftig');
+        file_put_contents($path, $text);
+
+        return $path;
     }
 
     public function test_a_filled_template_is_taken_in_whole(): void

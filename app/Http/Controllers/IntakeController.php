@@ -88,7 +88,9 @@ final class IntakeController extends Controller
             }
         }
         $intake->update($kind !== $intake->kind
-            ? ['kind' => $kind, 'mapping' => Mapping::guess($kind, $intake->format['columns'])]
+            ? ['kind' => $kind, 'mapping' => Mapping::guess(
+                $kind, $intake->format['columns'], $intake->format['sorts'] ?? [],
+            )]
             : $request->says());
         LookThroughIntake::dispatch($intake->id);
 

@@ -6,6 +6,7 @@ namespace App\View\Intake;
 
 use App\Intake\Mapping;
 use App\Intake\Preview;
+use App\Intake\Reading\CellSort;
 use App\Intake\Reading\DateOrder;
 use App\Intake\Reading\Day;
 use App\Intake\Reading\Sense;
@@ -104,7 +105,7 @@ final readonly class CheckPage
         return self::KINDS;
     }
 
-    /** @return list<array{label: string, name: string, chosen: string}> */
+    /** @return list<array{label: string, name: string, chosen: string, hint: string|null}> */
     public function columns(): array
     {
         $columns = [];
@@ -114,10 +115,26 @@ final readonly class CheckPage
                 'label' => ($heading === '' ? 'column '.($position + 1) : $heading)
                     .($example === '' ? '' : ": $example"),
                 'name' => "columns[$position]", 'chosen' => (string) ($this->intake->mapping[$position] ?? ''),
+                'hint' => $this->hint($position),
             ];
         }
 
         return $columns;
+    }
+
+    /** What is not sure of a column: that it is told by its cells alone, or that it is left out. */
+    private function hint(int $position): ?string
+    {
+        $field = $this->intake->mapping[$position] ?? null;
+        $sort = CellSort::tryFrom($this->intake->format['sorts'][$position] ?? '');
+        if ($field === null) {
+            return 'left out'.($sort === null ? '' : "; it seems to hold {$sort->value}");
+        }
+        $isTold = isset(Mapping::guess($this->intake->kind, $this->intake->format['columns'])[$position]);
+
+        return $isTold || $sort?->field($this->intake->kind) !== $field
+            ? null
+            : "guessed, since it holds {$sort->value}; is it so?";
     }
 
     /** @return array<string, string> what a column can be */

@@ -35,7 +35,7 @@
                 @foreach ($page->columns() as $column)
                     <x-field width="col-6 col-md-4 col-lg-3" :label="$column['label']" :name="$column['name']"
                         :options="$page->fields()"
-                        :value="$column['chosen']" />
+                        :value="$column['chosen']" :hint="$column['hint']" />
                 @endforeach
                 <x-field width="col-6 col-md-4 col-lg-3" label="Source of the file, if it names none" name="source"
                     maxlength="80"
