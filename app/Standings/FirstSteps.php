@@ -52,6 +52,22 @@ final readonly class FirstSteps
         ));
     }
 
+    /**
+     * What the rules say beside the values of a criterion: whether it is a gate, how much it weighs, of which sites.
+     *
+     * @return array<string, mixed> empty where there is no criterion of the name
+     */
+    public function asWeighed(string $name): array
+    {
+        foreach ($this->offer->rules->criteria ?? [] as $criterion) {
+            if ($criterion['name'] === $name) {
+                return array_intersect_key($criterion, ['mode' => 0, 'weight' => 0, 'any_site' => 0]);
+            }
+        }
+
+        return [];
+    }
+
     public function isDone(int $step): bool
     {
         return match ($step) {

@@ -85,6 +85,20 @@ final class FirstStepsTest extends TestCase
         ));
     }
 
+    public function test_what_a_criterion_weighs_stays_when_its_values_change(): void
+    {
+        NewRules::change(Offer::query()->firstOrFail(), ['criteria' => [
+            ['name' => 'Size', 'field' => 'headcount', 'mode' => 'prefer', 'weight' => 5.0, 'range' => [10, null]],
+            ['name' => 'Country', 'field' => 'country', 'mode' => 'prefer', 'weight' => .5, 'any' => ['DE']],
+        ]], $this->lead, 'before');
+        $this->actingAs($this->lead)->post('/begin/serves', ['countries' => ['SE'], 'low' => '20', 'high' => '90']);
+        $criteria = array_column(Offer::query()->firstOrFail()->rules->criteria ?? [], null, 'name');
+        self::assertEquals([5.0, [20, 90]], [$criteria['Size']['weight'], $criteria['Size']['range']]);
+        self::assertEquals(['prefer', .5, ['SE']], [
+            $criteria['Country']['mode'], $criteria['Country']['weight'], $criteria['Country']['any'],
+        ]);
+    }
+
     public function test_rules_to_begin_with_are_rules(): void
     {
         $starters = Starter::all();

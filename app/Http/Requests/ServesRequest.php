@@ -67,22 +67,21 @@ final class ServesRequest extends FormRequest
     public function criteria(Offer $offer): array
     {
         $criteria = [];
+        $steps = new FirstSteps($offer);
         foreach (FirstSteps::VALUES as $name => [$field, $mode, $called]) {
             if ($this->values($name) !== []) {
-                $criteria[$called] = [
-                    'name' => $called, 'field' => $field->value, 'mode' => $mode, 'any' => $this->values($name),
-                ];
+                $criteria[$called] = ['name' => $called, 'field' => $field->value, 'any' => $this->values($name)]
+                    + $steps->asWeighed($called) + ['mode' => $mode];
             }
         }
         $range = [$this->headcount('low'), $this->headcount('high')];
         if ($range !== [null, null]) {
             $criteria[FirstSteps::SIZE] = [
-                'name' => FirstSteps::SIZE, 'field' => CriterionField::Headcount->value, 'mode' => 'prefer',
-                'weight' => 2.0, 'range' => $range,
-            ];
+                'name' => FirstSteps::SIZE, 'field' => CriterionField::Headcount->value, 'range' => $range,
+            ] + ($steps->asWeighed(FirstSteps::SIZE) ?: ['mode' => 'prefer', 'weight' => 2.0]);
         }
 
-        return [...array_values($criteria), ...(new FirstSteps($offer))->others()];
+        return [...array_values($criteria), ...$steps->others()];
     }
 
     /** @return list<string> codes */

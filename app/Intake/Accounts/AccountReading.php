@@ -151,7 +151,8 @@ final readonly class AccountReading
 
     private function currency(Figure $amount): string
     {
-        $stated = Figure::read('1 '.($this->row->text('revenue_currency', 20) ?? ''))?->currency;
+        $written = $this->row->text('revenue_currency', 20);
+        $stated = $written === null ? null : Figure::read("1 $written")?->currency;
         $currency = $stated ?? $amount->currency ?? strtoupper($this->row->text('revenue_currency', 3) ?? 'EUR');
 
         return $currency !== Figure::CROWNS

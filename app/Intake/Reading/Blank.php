@@ -7,6 +7,10 @@ namespace App\Intake\Reading;
 /** What people write where they have nothing to say. */
 final class Blank
 {
+    private const SHORT = 24;
+
+    private const REMEMBERED = 20_000;
+
     /** Without points, spaces and slashes, in small letters. */
     private const WORDS = [
         'na', 'nn', 'none', 'null', 'nil', 'unknown', 'notknown', 'notavailable', 'notapplicable', 'notgiven', 'tbd',
@@ -28,6 +32,23 @@ final class Blank
     }
 
     public static function is(string $text): bool
+    {
+        // No word for nothing begins with a digit; and what is short stands in a column again and again.
+        if ($text !== '' && ctype_digit($text[0])) {
+            return false;
+        }
+        static $known = [];
+        if (strlen($text) > self::SHORT) {
+            return self::says($text);
+        }
+        if (count($known) >= self::REMEMBERED) {
+            $known = [];
+        }
+
+        return $known[$text] ??= self::says($text);
+    }
+
+    private static function says(string $text): bool
     {
         static $words = null;
         $words ??= array_fill_keys(self::WORDS, true);
