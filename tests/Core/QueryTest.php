@@ -382,7 +382,8 @@ final class QueryTest extends TestCase
             ['air leaks', "First air.\nThen air and leaks.", 'Then air and leaks.'],
             ['läck*', 'Vi söker läckage i tryckluft; sedan 1990.', 'Vi söker läckage i tryckluft;'],
             ['"four lines" -glass', 'On four lines, without glass.', 'On four lines, without glass.'],
-            ['-glass', 'On four lines.', null],
+            ['-glass', 'On four lines.', null], ['-glass', 'Makes glass.', null],
+            ['lines -glass', 'Glass is melted. On four lines.', 'On four lines.'],
             ['pump', 'On four lines.', null],
             [
                 'leak',

@@ -20,14 +20,14 @@ final class OwnFunctionRequest extends FormRequest
     {
         return [
             'function' => [
-                'required', 'string', 'max:40', Rule::unique('own_functions', 'name'),
+                'bail', 'required', 'string', 'max:40', Rule::unique('own_functions', 'name'),
                 function (string $field, mixed $value, Closure $fail): void {
                     if (BusinessFunction::named((string) $value) !== null) {
                         $fail('There is a function of that name already.');
                     }
                 },
             ],
-            'words' => ['required', 'string', 'max:2000', function (string $field, mixed $value, Closure $fail): void {
+            'words' => ['bail', 'required', 'string', 'max:2000', function (string $field, mixed $value, Closure $fail): void {
                 try {
                     Query::parse((string) $value);
                 } catch (Mistake $mistake) {
