@@ -27,13 +27,14 @@ final class OwnFunctionRequest extends FormRequest
                     }
                 },
             ],
-            'words' => ['bail', 'required', 'string', 'max:2000', function (string $field, mixed $value, Closure $fail): void {
-                try {
-                    Query::parse((string) $value);
-                } catch (Mistake $mistake) {
-                    $fail($mistake->inWords());
-                }
-            }],
+            'words' => ['bail', 'required', 'string', 'max:2000',
+                function (string $field, mixed $value, Closure $fail): void {
+                    try {
+                        Query::parse((string) $value);
+                    } catch (Mistake $mistake) {
+                        $fail($mistake->inWords());
+                    }
+                }],
         ];
     }
 
