@@ -16,8 +16,11 @@ final class LookThrough
 {
     private const PART = 2000;
 
-    /** Reasons that are told apart; the rest is counted together. */
+    /** Reasons that are told apart, of more only the first. */
     private const REASONS = 200;
+
+    /** Words of a column that nobody explained, of more only the first. */
+    private const WORDS = 200;
 
     private const NOTHING = [
         'offset' => 0, 'rows' => 0, 'new' => 0, 'changed' => 0, 'same' => 0, 'waiting' => 0, 'refused' => 0,
@@ -106,7 +109,9 @@ final class LookThrough
         }
         foreach ($reading->unknown as $field => $words) {
             foreach ($words as $word => $count) {
-                $found['unknown'][$field][$word] = ($found['unknown'][$field][$word] ?? 0) + $count;
+                if (isset($found['unknown'][$field][$word]) || count($found['unknown'][$field] ?? []) < self::WORDS) {
+                    $found['unknown'][$field][$word] = ($found['unknown'][$field][$word] ?? 0) + $count;
+                }
             }
         }
 

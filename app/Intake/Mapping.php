@@ -25,9 +25,9 @@ final class Mapping
         $best = IntakeKind::Accounts;
         $most = -1;
         foreach (IntakeKind::cases() as $kind) {
-            $mapping = self::guess($kind, $headings, $sorts);
-            $score = count($mapping)
-                - 3 * count(self::missing($kind, $mapping))
+            // What cells seem to hold makes up for a heading that is missing, but says nothing of the kind by itself.
+            $score = count(self::guess($kind, $headings))
+                - 3 * count(self::missing($kind, self::guess($kind, $headings, $sorts)))
                 + (str_contains(mb_strtolower($fileName), rtrim($kind->value, 's')) ? 5 : 0);
             if ($score > $most) {
                 [$best, $most] = [$kind, $score];

@@ -596,6 +596,14 @@ final class IntakeTest extends TestCase
             'left out',
         ], array_column(CheckPage::of($intake, $this->rep)->columns(), 'hint'));
 
+        $reactions = $file("Who;Post;Reaction;When\n".implode('', array_map(
+            fn (int $n): string => "https://p.example/$n;https://posts.example/x;liked;2026-11-20 08:0$n\n", [1, 2, 3],
+        )));
+        self::assertSame(
+            [IntakeKind::Reactions, ['profile', 'link', 'deed', 'date']], [$reactions->kind, $reactions->mapping],
+        );
+        $reactions->discard();
+
         // What a heading says goes before what cells seem to hold.
         $told = $file(
             "domain;name;Umsatz 2024\na.example;Ida;b.example\nc.example;Bo;d.example\ne.example;Cato;f.example\n",
