@@ -39,6 +39,18 @@ final class Mapping
 
     /**
      * @param  list<string>  $headings
+     * @return int how many of them are known in the kind of file that knows most
+     */
+    public static function known(array $headings): int
+    {
+        return max(array_map(
+            fn (IntakeKind $kind): int => count(self::guess($kind, $headings)),
+            IntakeKind::cases(),
+        ));
+    }
+
+    /**
+     * @param  list<string>  $headings
      * @param  array<int, string>  $sorts  position → what its cells seem to hold, for columns whose heading says
      *     nothing
      * @return array<int, string> column position → field
@@ -86,9 +98,9 @@ final class Mapping
             ', ',
             array_map(fn (string $field): string => lcfirst($columns[$field]->label), $fields),
         );
-        // Whoever is there already needs no name, and no account.
+        // Whoever is there already needs no name, and no account; an account without a website waits for a decision.
         $missing = array_diff(self::missing($kind, $mapping), match (true) {
-            $kind === IntakeKind::Accounts => ['name'],
+            $kind === IntakeKind::Accounts => in_array('name', $mapping, true) ? ['domain'] : ['name'],
             $kind === IntakeKind::Contacts && array_intersect(['email', 'profile'], $mapping) !== [] => [
                 'name', 'domain',
             ],

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Intake\Reading\Row;
-use App\Models\IntakeKind;
 use Generator;
 
 /** Finds out how a file is written, and rewrites it as UTF-8 so that everything after reads one encoding only. */
@@ -68,7 +67,8 @@ final readonly class TextFile
         if (count($columns) > Limits::COLUMNS) {
             throw UnreadableFile::manyColumns(count($columns));
         }
-        if (count($columns) < 2) {
+        // A list of addresses or pages is one; a text that is no table has no heading that is known.
+        if (count($columns) === 1 && Mapping::known($columns) === 0) {
             throw UnreadableFile::oneColumn();
         }
         foreach ((new CsvRecords($to, $delimiter))->from($record->end, $line) as $row) {
@@ -115,11 +115,7 @@ final readonly class TextFile
             if (count($cells) > 1 || $record->cells === null) {
                 $first ??= $line;
             }
-            $known = max(array_map(
-                fn (IntakeKind $kind): int => count(Mapping::guess($kind, array_values($cells))),
-                IntakeKind::cases(),
-            ));
-            if ($known >= self::TELLING) {
+            if (Mapping::known(array_values($cells)) >= self::TELLING) {
                 return $line;
             }
         }

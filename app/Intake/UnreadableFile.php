@@ -49,8 +49,9 @@ final class UnreadableFile extends RuntimeException
     public static function oneColumn(): self
     {
         return new self(
-            'Only one column was found. Columns are separated by a comma, a semicolon or a tab, and the first line '
-                .'names them.',
+            'Only one column was found, and its first line names none that is known. Columns are separated by a '
+                .'comma, a semicolon or a tab, and the first line names them; over a list of one column stands what '
+                .'it lists, such as “domain”.',
         );
     }
 

@@ -197,8 +197,9 @@ final class HeadingsTest extends TestCase
         return [
             'whole' => [IntakeKind::Accounts, ['domain', 'name'], null],
             'accounts that are there need no name' => [IntakeKind::Accounts, ['domain', 'headcount'], null],
-            'no domain' => [
-                IntakeKind::Accounts, ['name'], 'No column is chosen for: domain or web address.',
+            'accounts without a website wait' => [IntakeKind::Accounts, ['name'], null],
+            'neither domain nor name' => [
+                IntakeKind::Accounts, ['headcount'], 'No column is chosen for: domain or web address.',
             ],
             'an address tells the domain' => [IntakeKind::Contacts, ['email', 'name'], null],
             'twice the same' => [

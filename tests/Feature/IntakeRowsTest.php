@@ -10,6 +10,7 @@ use App\Intake\Mapping;
 use App\Jobs\RunIntake;
 use App\Models\Account;
 use App\Models\Contact;
+use App\Models\CustomerPeriod;
 use App\Models\Intake;
 use App\Models\IntakeKind;
 use App\Models\IntakeState;
@@ -279,6 +280,25 @@ final class IntakeRowsTest extends TestCase
 
         (new Importer)->undo($intake);
         self::assertSame(0, Account::query()->count(), 'with their file they go');
+    }
+
+    public function test_a_list_may_be_of_one_column(): void
+    {
+        $names = $this->bring(IntakeKind::Accounts, "Company\nPraxis Quastrode\n\nBackstube Ginster, Wismar\n");
+        self::assertSame([0, 2], [$names->created, $names->waiting]);
+        $this->actingAs($this->rep)->post(route('intake.settle', $names), ['how' => 'no_website']);
+        self::assertSame(
+            ['Backstube Ginster, Wismar', 'Praxis Quastrode'],
+            Account::query()->orderBy('name')->pluck('name')->all(),
+        );
+
+        $this->bring(IntakeKind::Accounts, "domain;name\nfjernlund.example;Fjernlund Papir\n");
+        $customers = $this->bring(IntakeKind::Customers, "Website\nhttps://www.fjernlund.example/\nnobody.example\n");
+        self::assertSame([1, 1], [$customers->created, $customers->rejected]);
+        self::assertSame(
+            Account::query()->where('domain', 'fjernlund.example')->sole()->id,
+            CustomerPeriod::query()->sole()->account_id,
+        );
     }
 
     public function test_who_is_there_is_told_by_a_profile_or_an_address_alone(): void

@@ -192,7 +192,7 @@ final class IntakeTest extends TestCase
         // What is said of the file changed: what was found does not hold any more.
         $intake->update(['mapping' => [0 => 'domain', 1 => 'name']]);
         self::assertTrue(Outlook::of($intake)->isMoving());
-        $intake->update(['mapping' => [1 => 'name']]);
+        $intake->update(['mapping' => [2 => 'headcount']]);
         self::assertFalse(Outlook::of($intake)->isMoving(), 'as long as something is asked');
         $intake->discard();
     }
@@ -387,7 +387,7 @@ final class IntakeTest extends TestCase
             'a workbook' => ["PK\x03\x04rest", 'workbook'],
             'a picture' => ["\x89PNG\r\n\x1a\n\x00\x01\x02", 'not a text file'],
             'nothing' => [" \n", 'empty'],
-            'one column' => ["name\nTunhede\n", 'Only one column'],
+            'one column' => ["Tunhede\nNordvik\n", 'such as “domain”'],
             'headings only' => ["domain;name\n", 'nothing under it'],
             'half a character of UTF-16' => ["\xFF\xFEd\x00;\x00\x00\xD8\n\x00a\x00;\x00b", 'Save it as UTF-8'],
             'UTF-16 that is none' => ["\xFE\xFF\xD8\x00", 'Save it as UTF-8'],
@@ -561,7 +561,7 @@ final class IntakeTest extends TestCase
             ->assertSee('The same file is just being brought in by Mira');
     }
 
-    public function test_columns_are_recognised_and_a_mapping_without_a_domain_is_refused(): void
+    public function test_columns_are_recognised_and_a_mapping_without_domain_or_name_is_refused(): void
     {
         self::assertSame(
             IntakeKind::Contacts,
@@ -575,7 +575,7 @@ final class IntakeTest extends TestCase
         $intake = $this->receive(IntakeKind::Accounts, "a;b\n1;2\n");
         $intake->update(['state' => IntakeState::Draft]);
         $this->actingAs($this->rep)
-            ->post(route('intake.start', $intake), ['kind' => 'accounts', 'columns' => ['', 'name']])
+            ->post(route('intake.start', $intake), ['kind' => 'accounts', 'columns' => ['', 'headcount']])
             ->assertSessionHasErrors('mapping');
         self::assertSame(IntakeState::Draft, $intake->refresh()->state);
     }

@@ -7,7 +7,6 @@ namespace App\Intake\Workbook;
 use App\Intake\Limits;
 use App\Intake\Mapping;
 use App\Intake\UnreadableFile;
-use App\Models\IntakeKind;
 use Generator;
 use XMLReader;
 use ZipArchive;
@@ -89,11 +88,7 @@ final class Workbook
                 if ($number > self::TOP) {
                     break;
                 }
-                $known = array_map(
-                    fn (IntakeKind $kind): int => count(Mapping::guess($kind, array_values(array_filter($row)))),
-                    IntakeKind::cases(),
-                );
-                if (max($known) >= self::TELLING) {
+                if (Mapping::known(array_values(array_filter($row))) >= self::TELLING) {
                     return $sheet;
                 }
             }
