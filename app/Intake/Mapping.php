@@ -26,10 +26,10 @@ final class Mapping
         $most = -1;
         foreach (IntakeKind::cases() as $kind) {
             // What cells seem to hold makes up for a heading that is missing, but says nothing of the kind by itself.
-            $score = count(self::guess($kind, $headings))
-                - 3 * count(self::missing($kind, self::guess($kind, $headings, $sorts)))
+            $told = count(self::guess($kind, $headings))
                 + (str_contains(mb_strtolower($fileName), rtrim($kind->value, 's')) ? 5 : 0);
-            if ($score > $most) {
+            $score = $told - 3 * count(self::missing($kind, self::guess($kind, $headings, $sorts)));
+            if ($told > 0 && $score > $most) {
                 [$best, $most] = [$kind, $score];
             }
         }

@@ -568,6 +568,7 @@ final class IntakeTest extends TestCase
             Mapping::kind(['Vorname', 'Nachname', 'E-Mail', 'Position'], 'liste.csv'),
         );
         self::assertSame(IntakeKind::Signals, Mapping::kind(['domain', 'kind', 'date', 'title'], 'x.csv'));
+        self::assertSame(IntakeKind::Accounts, Mapping::kind(['Company'], 'x.csv'), 'not where nothing is known');
         self::assertSame(
             [0 => 'name', 2 => 'headcount'],
             Mapping::guess(IntakeKind::Accounts, ['Företagsnamn', 'Irgendwas', 'Antal anställda']),
