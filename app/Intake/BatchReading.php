@@ -44,12 +44,19 @@ final class BatchReading
     /** @var array<int, string> */
     private readonly array $mapping;
 
+    /** @var array<string, string> what holds for each row that says nothing else of it, by field */
+    private readonly array $otherwise;
+
     private readonly Sense $sense;
 
     private function __construct(private readonly Intake $intake, private readonly RowReader $reader)
     {
         $this->headings = $intake->format['columns'];
         $this->mapping = $intake->mapping ?? [];
+        $this->otherwise = array_filter(
+            ['source' => (string) $intake->source],
+            fn (string $source): bool => $source !== '',
+        );
         $this->sense = Sense::of($intake);
     }
 
@@ -100,10 +107,7 @@ final class BatchReading
     /** @param  list<string>  $row */
     private function cells(array $row): Cells
     {
-        return new Cells(Mapping::apply($this->mapping, $this->headings, $row) + array_filter(
-            ['source' => (string) $this->intake->source],
-            fn (string $source): bool => $source !== '',
-        ), $this->sense);
+        return new Cells(Mapping::apply($this->mapping, $this->headings, $row) + $this->otherwise, $this->sense);
     }
 
     private function note(int $line, Cells $cells): void

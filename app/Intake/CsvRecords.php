@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Models\Intake;
 use Generator;
 
 /** Reads a CSV file (RFC 4180, UTF-8) record by record, from any record on, in bounded memory. */
@@ -17,6 +18,25 @@ final readonly class CsvRecords
 
     public function __construct(private string $path, public string $delimiter)
     {
+    }
+
+    /**
+     * What stands under the headings of a file that was received.
+     *
+     * @param  int  $offset  byte at which a record begins
+     * @param  int  $line  the number of lines before it
+     * @return Generator<int, CsvRecord>
+     */
+    public static function ofRows(Intake $intake, int $offset = 0, int $line = 0): Generator
+    {
+        // A model reads its format anew each time it is asked.
+        $format = $intake->format;
+        $headingsLine = $format['headings_line'] ?? 1;
+        foreach ((new self(Importer::path($intake), $format['delimiter']))->from($offset, $line) as $record) {
+            if ($record->line > $headingsLine) {
+                yield $record;
+            }
+        }
     }
 
     /**

@@ -43,17 +43,13 @@ final class Importer
                 ['state' => IntakeState::Running, 'message' => null, 'started_at' => $intake->started_at ?? now()],
             );
             $this->rows = new (RowReaders::of($intake->kind));
-            $records = new CsvRecords(self::path($intake), $intake->format['delimiter']);
             $batch = [];
             $this->told = new Told;
             try {
                 if ($intake->offset > 0) {
-                    $this->recall($intake, $records);
+                    $this->recall($intake);
                 }
-                foreach ($records->from($intake->offset, $intake->line) as $record) {
-                    if ($record->line <= ($intake->format['headings_line'] ?? 1)) {
-                        continue;
-                    }
+                foreach (CsvRecords::ofRows($intake, $intake->offset, $intake->line) as $record) {
                     $batch[] = $record;
                     if (count($batch) === self::BATCH) {
                         $this->take($intake, $batch);
@@ -159,17 +155,13 @@ final class Importer
     }
 
     /** What was met before an import was stopped. */
-    private function recall(Intake $intake, CsvRecords $records): void
+    private function recall(Intake $intake): void
     {
-        foreach ($records->from(0) as $record) {
+        foreach (CsvRecords::ofRows($intake) as $record) {
             if ($record->end > $intake->offset) {
                 break;
             }
-            if ($record->line > ($intake->format['headings_line'] ?? 1)) {
-                $this->told->remember(
-                    $this->rows, BatchReading::of($intake, $this->rows, [$record])->records,
-                );
-            }
+            $this->told->remember($this->rows, BatchReading::of($intake, $this->rows, [$record])->records);
         }
     }
 

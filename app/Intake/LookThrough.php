@@ -36,10 +36,7 @@ final class LookThrough
         $found = ['for' => $print, 'done' => false] + self::NOTHING;
         $part = [];
         try {
-            foreach ((new CsvRecords(Importer::path($intake), $intake->format['delimiter']))->from(0) as $record) {
-                if ($record->line <= ($intake->format['headings_line'] ?? 1)) {
-                    continue;
-                }
+            foreach (CsvRecords::ofRows($intake) as $record) {
                 $part[] = $record;
                 if (count($part) === self::PART) {
                     $found = $this->with($found, $intake, $part);

@@ -32,12 +32,10 @@ final readonly class Preview
     {
         $reader = new (RowReaders::of($intake->kind));
         $records = [];
-        foreach ((new CsvRecords(Importer::path($intake), $intake->format['delimiter']))->from(0) as $record) {
+        foreach (CsvRecords::ofRows($intake) as $record) {
+            $records[] = $record;
             if (count($records) === self::READ) {
                 break;
-            }
-            if ($record->line > ($intake->format['headings_line'] ?? 1)) {
-                $records[] = $record;
             }
         }
         $reading = BatchReading::of($intake, $reader, $records);
