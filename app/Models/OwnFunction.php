@@ -26,4 +26,18 @@ final class OwnFunction extends Model
 
     /** @var array<string, string> */
     protected $casts = ['slot' => BusinessFunction::class];
+
+    /** The first role that asks for it, with its offer; null where none does. */
+    public function askedForBy(): ?string
+    {
+        foreach (Offer::query()->with('rules')->get() as $offer) {
+            foreach ([...$offer->rules->buyer_roles ?? [], ...$offer->rules->roles_of_interest ?? []] as $role) {
+                if (in_array($this->slot->value, [...$role['functions'] ?? [], ...$role['neighbours'] ?? []], true)) {
+                    return "“{$role['name']}” of {$offer->name}";
+                }
+            }
+        }
+
+        return null;
+    }
 }

@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\OwnFunctionRequest;
 use App\Jobs\ReadTitlesAgain;
-use App\Models\Offer;
 use App\Models\OwnFunction;
 use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
@@ -35,17 +34,11 @@ final class OwnFunctionController extends Controller
     /** Refused as long as a role asks for it, which would then mean nobody. */
     public function destroy(OwnFunction $function): RedirectResponse
     {
-        foreach (Offer::query()->with('rules')->get() as $offer) {
-            foreach ([...$offer->rules->buyer_roles ?? [], ...$offer->rules->roles_of_interest ?? []] as $role) {
-                if (
-                    in_array($function->slot->value, [...$role['functions'] ?? [], ...$role['neighbours'] ?? []], true)
-                ) {
-                    return back()->withErrors([
-                        'function' => "The role “{$role['name']}” of {$offer->name} asks for “{$function->name}”. "
-                            .'Change the role first.',
-                    ]);
-                }
-            }
+        $role = $function->askedForBy();
+        if ($role !== null) {
+            return back()->withErrors([
+                'function' => "The role $role asks for “{$function->name}”. Change the role first.",
+            ]);
         }
         $function->delete();
         ReadTitlesAgain::dispatch();
