@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Finder;
 
 use App\Support\AccountField;
+use App\Support\Districts;
 use Luftig\Core\Company\IndustryTree;
 use Luftig\Core\Index\Record;
 use Luftig\Core\Search\Condition;
@@ -26,7 +27,7 @@ final class AccountRecord
     private array $paths = [];
 
     /** @param  list<string>  $roles  names of the buyer roles */
-    public function __construct(private readonly array $roles)
+    public function __construct(private readonly array $roles, private readonly Districts $districts)
     {
     }
 
@@ -56,7 +57,7 @@ final class AccountRecord
                 array_unique(array_column(json_decode($row['lines'] ?? '[]', true), 1)),
             ),
         ]
-            + self::placeValues($places);
+            + $this->placeValues($places);
         if ($industries !== []) {
             $values[Field::Industry->value] = array_values(
                 array_unique(array_merge(...array_values(array_map($this->path(...), $industries)))),
@@ -116,15 +117,18 @@ final class AccountRecord
      * @param  list<list<mixed>>  $places
      * @return array<string, list<string>> of the headquarters, and of all sites
      */
-    private static function placeValues(array $places): array
+    private function placeValues(array $places): array
     {
         $values = [];
-        foreach ($places as [$isSeat, $country, $region, $city, $postal]) {
+        foreach ($places as [$isSeat, $country, $region, $city, $postal, $latitude, $longitude]) {
             $code = str_replace(' ', '', (string) $postal);
             $own = [
                 Field::Country->value => $country === null ? [] : [$country],
                 Field::Region->value => $region === null ? [] : [$region],
-                Field::City->value => $city === null ? [] : [$city],
+                // A city counts with its districts.
+                Field::City->value => $city === null ? [] : array_values(array_unique(array_filter(
+                    [$city, $this->districts->cityOf($city, $country, $latitude, $longitude)],
+                ))),
                 Field::PostalArea->value => $code === '' ? [] : array_map(
                     static fn (int $length): string => substr($code, 0, $length),
                     range(1, min(5, strlen($code))),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Finder;
 
+use App\Support\Districts;
 use Luftig\Core\Index\Record;
 use Luftig\Core\Person\Career;
 use Luftig\Core\Person\PositionHeld;
@@ -28,6 +29,7 @@ final class ContactRecord
         private readonly int $today,
         private readonly CustomerTimes $customers,
         private readonly FoldedLines $folds,
+        private readonly Districts $districts,
     ) {
     }
 
@@ -76,7 +78,8 @@ final class ContactRecord
             $values['own_country'] = [$country];
         }
         if ($city !== null) {
-            $values['own_city'] = [$city];
+            $of = $this->districts->cityOf($city, $country, null, null);
+            $values['own_city'] = $of === null ? [$city] : [$city, $of];
         }
         foreach ($affiliations as [$kind, $name]) {
             $values[$kind][] = $name;

@@ -7,6 +7,7 @@ namespace App\Finder;
 use App\Models\Offer;
 use App\Standings\RuleBook;
 use App\Support\AccountField;
+use App\Support\Districts;
 use Carbon\CarbonImmutable;
 use Generator;
 use Illuminate\Support\Facades\DB;
@@ -51,8 +52,9 @@ final class Records
         $this->catalogue = $offer->rules === null ? Catalogue::standard() : RuleBook::catalogueOf($offer->rules);
         $this->folds = new FoldedLines;
         $roles = array_column($offer->rules->buyer_roles ?? [], 'name');
-        $this->accounts = new AccountRecord($roles);
-        $this->contacts = new ContactRecord($roles, $this->today, new CustomerTimes, $this->folds);
+        $districts = new Districts;
+        $this->accounts = new AccountRecord($roles, $districts);
+        $this->contacts = new ContactRecord($roles, $this->today, new CustomerTimes, $this->folds, $districts);
     }
 
     /**

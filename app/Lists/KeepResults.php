@@ -35,7 +35,8 @@ final class KeepResults
         return self::keep(
             [
                 'offer_id' => $offer->id, 'name' => $name, 'subject' => $search->subject->value,
-                'search' => http_build_query($search->parameters()), 'per_account' => $perAccount, 'user_id' => $by->id,
+                'search' => http_build_query($search->parameters()), 'per_account' => $perAccount, 'best' => $best,
+                'user_id' => $by->id,
             ],
             self::chosen($search, $only, $perAccount, $best),
         );
@@ -105,7 +106,7 @@ final class KeepResults
     }
 
     /** @return list<int> what a search finds, at most so many contacts of one account; the best first */
-    public static function found(Search $search, ?int $perAccount): array
+    private static function found(Search $search, ?int $perAccount): array
     {
         return $perAccount === null || $search->subject === Subject::Accounts
             ? $search->ids()

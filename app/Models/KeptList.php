@@ -22,6 +22,7 @@ use Illuminate\Support\Facades\DB;
  * @property string $subject accounts or contacts
  * @property string $search the address of the search that made it
  * @property int|null $per_account of contacts, at most so many at one account
+ * @property int|null $best of all found only so many, the best
  * @property int|null $held_for the trial whose answers it waits for
  * @property int|null $user_id
  * @property CarbonImmutable|null $created_at

@@ -14,28 +14,55 @@ final class Gazetteer
     /** @var array<string, array{float, float, string|null, string}|null> */
     private array $known = [];
 
+    /** Brings the cities, and the other names by which large ones go: Wien stands as Vienna in the list. */
     public static function load(): void
     {
-        if (City::query()->exists()) {
-            return;
-        }
-        $file = gzopen(database_path('gazetteer/cities.tsv.gz'), 'rb');
-        $rows = [];
-        $columns = ['name', 'folded', 'country', 'region', 'latitude', 'longitude', 'population'];
-        DB::transaction(function () use ($file, &$rows, $columns): void {
-            while ($file !== false && ($line = gzgets($file)) !== false) {
-                [$name, $country, $region, $latitude, $longitude, $population] = explode("\t", rtrim($line, "\n"));
-                $rows[] = [
-                    mb_substr($name, 0, 100), mb_substr(self::fold($name), 0, 100), $country,
-                    $region === '' ? null : $region, (float) $latitude, (float) $longitude, (int) $population,
-                ];
-                if (count($rows) === 1000) {
-                    Bulk::insert('cities', $columns, $rows);
-                    $rows = [];
+        if (! City::query()->exists()) {
+            DB::transaction(function (): void {
+                foreach (array_chunk(self::lines('cities.tsv.gz'), 1000) as $cities) {
+                    self::insert($cities);
                 }
+            });
+        }
+        self::loadLocalNames();
+    }
+
+    private static function loadLocalNames(): void
+    {
+        $named = [];
+        foreach (self::lines('local-names.tsv') as [$country, $name, $local]) {
+            $city = City::query()->where('folded', self::fold($name))->where('country', $country)
+                ->orderByDesc('population')->first();
+            // A village may share its name with a city, never its people.
+            if ($city !== null && City::query()->where('folded', self::fold($local))->where('country', $country)
+                ->where('population', $city->population)->doesntExist()) {
+                $named[] = [
+                    $local, $country, (string) $city->region, $city->latitude, $city->longitude, $city->population,
+                ];
             }
-            Bulk::insert('cities', $columns, $rows);
-        });
+        }
+        self::insert($named);
+    }
+
+    /** @return list<list<string>> */
+    private static function lines(string $file): array
+    {
+        $lines = gzfile(database_path("gazetteer/$file")) ?: [];
+
+        return array_map(static fn (string $line): array => explode("\t", rtrim($line, "\n")), $lines);
+    }
+
+    /** @param  list<list<float|int|string>>  $cities */
+    private static function insert(array $cities): void
+    {
+        Bulk::insert(
+            'cities',
+            ['name', 'folded', 'country', 'region', 'latitude', 'longitude', 'population'],
+            array_map(static fn (array $city): array => [
+                mb_substr((string) $city[0], 0, 100), mb_substr(self::fold((string) $city[0]), 0, 100), $city[1],
+                $city[2] === '' ? null : $city[2], (float) $city[3], (float) $city[4], (int) $city[5],
+            ], $cities),
+        );
     }
 
     /** @return array{float, float, string|null, string}|null latitude, longitude, region, country */

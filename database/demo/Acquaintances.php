@@ -82,6 +82,10 @@ final class Acquaintances
                 'source' => 'address book',
             ],
         ];
+        $books = [];
+        foreach ($rows as $row) {
+            $books[$row['known by'].' '.$row['email']] = true;
+        }
         for ($i = count($rows); $i < $count && $known !== []; $i++) {
             $who = $this->dice->weighted(['0' => 2, '1' => 3, '2' => 2, '3' => 2, '4' => 3, '6' => 7, '7' => 7]);
             $whose = $team[(int) $who];
@@ -89,6 +93,14 @@ final class Acquaintances
             $person = $this->dice->pick($known);
             $days = $this->dice->int(60, 4000);
             $exchanges = $this->dice->chance(.35) ? 0 : $this->dice->int(1, 30);
+            $of = $whose->name.' '.($stranger ? "post$i@nobodys-account.example" : $person['email']);
+            if (isset($books[$of])) {
+                // Once in an address book.
+                $i -= count($books) < count($known) ? 1 : 0;
+
+                continue;
+            }
+            $books[$of] = true;
             $rows[] = [
                 'known by' => $whose->name,
                 'name' => $stranger

@@ -82,6 +82,8 @@ final class CollectTest extends TestCase
         $best = Search::from($this->offer, $search)->ids();
         self::assertCount(3, $best);
         self::assertSame(array_slice($best, 0, 2), $list->members()->pluck('record_id')->all());
+        // The third is found as before, and no newcomer.
+        $this->get("/lists/{$list->id}")->assertSeeText('would add 0 and miss 0.');
         $this->post('/finder/lists', ['name' => 'None', 'best' => '0'] + $search)
             ->assertSessionHasErrors(['best' => 'Only the best: a number from 1.']);
         $this->post('/members', ['subject' => 'contacts', 'list_name' => 'One', 'only' => [$best[2]]]);

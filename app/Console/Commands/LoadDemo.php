@@ -22,8 +22,8 @@ final class LoadDemo extends Command
 
     public function handle(): int
     {
+        Gazetteer::load();
         if (config('luftig.demo') !== true) {
-            Gazetteer::load();
             if (! User::query()->exists()) {
                 $this->begin();
             }

@@ -49,7 +49,7 @@ final readonly class ListPage
     {
         $size = $list->members()->count();
         $ids = array_values($list->members()->forPage($page, self::SIZE)->pluck('record_id')->all());
-        $now = KeepResults::found($search, $list->per_account);
+        $now = KeepResults::chosen($search, null, $list->per_account, $list->best);
         $members = $list->members()->pluck('record_id')->all();
 
         return new self(
