@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Finder;
 
+use App\Models\Attribute;
 use App\Models\City;
 use App\Support\Countries;
 use App\Support\Gazetteer;
@@ -47,7 +48,7 @@ final readonly class StepCondition
             ),
             $this->step->field === Field::Attribute => Condition::any(
                 $this->step->field,
-                $this->step->values() ?: ['*'],
+                $this->attributeValues($which),
                 $x,
                 $unknown,
                 which: $which === '' ? throw new Mistake('Choose the attribute.') : $which,
@@ -136,6 +137,35 @@ final readonly class StepCondition
         }
 
         return $parts;
+    }
+
+    /**
+     * Those typed, and those that lie between two numbers, of which the base knows; with nothing said any.
+     *
+     * @return list<string>
+     */
+    private function attributeValues(string $attribute): array
+    {
+        $low = $this->numbers->number('lo');
+        $high = $this->numbers->number('hi');
+        if ($low === null && $high === null) {
+            return $this->step->values() ?: ['*'];
+        }
+        $between = array_filter(
+            Attribute::values($attribute)->pluck('value')->all(),
+            function (string $value) use ($low, $high): bool {
+                try {
+                    $number = Quantity::Plain->read($value);
+                } catch (Mistake) {
+                    return false;
+                }
+
+                return $number >= ($low ?? -INF) && $number <= ($high ?? INF);
+            },
+        );
+
+        return array_values(array_unique([...$this->step->values(), ...$between]))
+            ?: throw new Mistake("No number of “{$attribute}” lies between these.");
     }
 
     /** @return array{float, float} */

@@ -44,7 +44,7 @@ final readonly class StepWords
             $this->step->field === Field::Spending => $this->step->given('lo').' '.$this->currency()
                 ." at $which % of revenue",
             $this->step->field === Field::Attribute => $which.': '
-                .($this->step->values() === [] ? 'any' : implode(', ', $this->step->values())),
+                .(implode(', ', array_filter([...$this->step->values(), $this->between('lo', 'hi', '')])) ?: 'any'),
             $this->step->field === Field::Reach => $this->reaches(),
             $this->step->field === Field::KeptOut => 'customers, competitors, agencies, keep-out',
             $this->step->field === Field::Growth => $this->grows(),

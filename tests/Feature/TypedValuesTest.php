@@ -162,6 +162,27 @@ final class TypedValuesTest extends TestCase
         $this->get('/rules/suggestions?field=fact&criteria[1][value]=thr')->assertSee('three');
     }
 
+    public function test_a_number_kept_as_a_fact_of_ones_own_is_found_by_its_bounds(): void
+    {
+        $fact = Attribute::factory()->create(['name' => 'Chairs'])->id;
+        foreach (['tunhede.example' => '1 200', 'zahnhaus.example' => '4', 'ohne.example' => 'some'] as $at => $value) {
+            DB::table('account_attribute')->insert([
+                'account_id' => Account::query()->where('domain', $at)->value('id'), 'attribute_id' => $fact,
+                'value' => $value,
+            ]);
+        }
+        (new Standings)->all();
+        $found = fn (array $step): TestResponse => $this->actingAs($this->rep)->get('/finder?'.http_build_query(
+            ['on' => 'accounts', 'c' => [['f' => 'attribute', 'w' => 'chairs'] + $step]],
+        ))->assertOk();
+        $found(['lo' => '3', 'hi' => '10'])->assertSeeText('1 account')->assertSeeText('Zahnhaus Ulm');
+        $found(['lo' => '1.000'])->assertSeeText('1 account')->assertSeeText('Glasverk Tunhede');
+        $found(['hi' => '5000'])->assertSeeText('2 accounts');
+        $found(['lo' => '3', 'hi' => '10', 'v' => 'some'])->assertSeeText('2 accounts');
+        $found(['lo' => '5', 'hi' => '6'])->assertSeeText('No number of “chairs” lies between these.');
+        $found([])->assertSeeText('3 accounts');
+    }
+
     public function test_rules_read_numbers_and_names_as_people_write_them(): void
     {
         $read = [

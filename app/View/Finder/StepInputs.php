@@ -134,6 +134,8 @@ final readonly class StepInputs
                 Pasted::text($this->given('v')),
                 false,
             ),
+            Control::text($this->name('lo'), 'Or a number from', $this->given('lo')),
+            Control::text($this->name('hi'), 'To', $this->given('hi')),
         ];
     }
 
