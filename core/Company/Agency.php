@@ -35,6 +35,21 @@ final class Agency
         'dla naszego klienta poszukujemy', 'asiakkaamme puolesta', 'pour le compte de notre client',
     ];
 
+    /** How a posting speaks of the company that seeks, where it is another than the one that advertises. */
+    private const POSTING = [
+        'our client', 'on behalf of', 'unser kunde', 'unseren kunden', 'unserem kunden', 'unseres kunden',
+        'unser mandant', 'unseren mandanten', 'unseres mandanten', 'im kundenauftrag', 'var kund', 'vart kundforetag',
+        'for var kunds', 'vores kunde', 'vores klient', 'var kunde', 'var oppdragsgiver', 'pa vegne af', 'pa vegne av',
+        'onze opdrachtgever', 'onze klant zoekt', 'voor een opdrachtgever', 'naszego klienta', 'nasz klient',
+        'dla klienta', 'asiakkaamme', 'asiakkaallemme', 'asiakasyrityksemme', 'notre client', 'pour un client',
+    ];
+
+    /** @return string|null what a posting is known by to be an agency's; null: it is none */
+    public static function ofPosting(string $employer, string $text): ?string
+    {
+        return self::because($employer, [], $text) ?? self::phrase($text, self::POSTING, 'wording');
+    }
+
     /**
      * @param  list<string>  $industries  ISIC codes, the main one first
      * @param  string  $text  description and keywords
@@ -45,14 +60,17 @@ final class Agency
         if (str_starts_with($industries[0] ?? '', self::DIVISION)) {
             return 'agency, by its industry';
         }
-        foreach (
-            ['name' => [$name, self::NAME_WORDS], 'wording' => [$text, self::WORDING]] as $where => [$line, $phrases]
-        ) {
-            $line = Fold::line($line);
-            foreach ($phrases as $phrase) {
-                if (str_contains($line, " $phrase ")) {
-                    return "agency, by its $where: “{$phrase}”";
-                }
+
+        return self::phrase($name, self::NAME_WORDS, 'name') ?? self::phrase($text, self::WORDING, 'wording');
+    }
+
+    /** @param  list<string>  $phrases */
+    private static function phrase(string $text, array $phrases, string $where): ?string
+    {
+        $line = Fold::line($text);
+        foreach ($phrases as $phrase) {
+            if (str_contains($line, " $phrase ")) {
+                return "agency, by its $where: “{$phrase}”";
             }
         }
 

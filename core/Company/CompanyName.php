@@ -57,6 +57,17 @@ final readonly class CompanyName
         return array_intersect($this->forms, $other->forms) !== [];
     }
 
+    /** A text in which the forms of names can be looked up as whole words, with a space before, between and after. */
+    public static function line(string $text): string
+    {
+        $words = Fold::words(str_replace(['&', '+'], ' and ', Fold::letters($text)));
+
+        return ' '.implode(' ', array_map(
+            static fn (string $word): string => in_array($word, self::AND, true) ? 'and' : $word,
+            $words,
+        )).' ';
+    }
+
     /**
      * Sixteen letters that names which may be equal share, whichever way ü is written; for finding them, not for
      * telling.

@@ -170,6 +170,18 @@ final class Input
         return $map;
     }
 
+    /** @return array<string, string> texts by name */
+    public function stringMap(string $field): array
+    {
+        $object = $this->optionalObject($field);
+        $map = [];
+        foreach ($object?->names() ?? [] as $name) {
+            $map[$name] = (string) $object?->string($name);
+        }
+
+        return $map;
+    }
+
     /** @return list<string> */
     public function strings(string $field): array
     {

@@ -47,6 +47,7 @@ final class Roles
             ),
             $input->optionalQuery('text_query'),
             $input->functions('functions'),
+            $input->strings('employment_types'),
         );
         $input->done();
 

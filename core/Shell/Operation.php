@@ -22,7 +22,7 @@ interface Operation
     public static function example(): array;
 
     /**
-     * @return array<string, mixed>
+     * @return array<mixed>
      *
      * @throws Mistake
      */

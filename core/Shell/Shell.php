@@ -15,7 +15,8 @@ final class Shell
     private const OPERATIONS = [
         TimingOperation::class, FitOperation::class, AccessOperation::class, PriorityOperation::class,
         MatchOperation::class, TitleOperation::class, ContactsOperation::class, DomainOperation::class,
-        IdentityOperation::class, SpotCheckOperation::class, RelationOperation::class,
+        IdentityOperation::class, SpotCheckOperation::class, RelationOperation::class, OpeningsOperation::class,
+        TechnologiesOperation::class, AboutOperation::class, SameStoryOperation::class,
     ];
 
     private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION;
