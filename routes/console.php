@@ -1,5 +1,6 @@
 <?php
 
+use App\Jobs\AskFeed;
 use App\Jobs\RefreshStandings;
 use App\Lists\RunWatch;
 use App\Models\Submission;
@@ -8,6 +9,7 @@ use Illuminate\Support\Facades\Schedule;
 Schedule::job(RefreshStandings::ofEverything())->dailyAt('00:05')->withoutOverlapping();
 Schedule::job(RefreshStandings::ofChanged())->everyMinute()->withoutOverlapping();
 Schedule::call(fn () => RunWatch::runDue())->name('watches')->everyMinute()->withoutOverlapping();
+Schedule::call(fn () => AskFeed::due())->name('feeds')->everyMinute()->withoutOverlapping();
 Schedule::command('luftig:resume')->everyMinute();
 Schedule::command('luftig:tidy')->daily();
 Schedule::command('model:prune', ['--model' => [Submission::class]])->daily();

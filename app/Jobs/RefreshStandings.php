@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Contacts\CareerSignals;
 use App\Contacts\OpeningFunctions;
+use App\Feeds\HiringSignals;
 use App\Finder\Indexes;
 use App\Models\Offer;
 use App\Standings\Standings;
@@ -49,6 +50,7 @@ final class RefreshStandings implements ShouldBeUniqueUntilProcessing, ShouldQue
             // Whom openings concern, and what follows from positions, hangs on the rules.
             (new OpeningFunctions)->refreshAll();
             (new CareerSignals)->refreshAll();
+            HiringSignals::renewAll();
         }
         $this->all
             ? $standings->all($this->offer === null ? null : Offer::query()->findOrFail($this->offer))

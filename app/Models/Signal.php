@@ -32,6 +32,7 @@ use Luftig\Core\Signal\Kind;
  * @property CarbonImmutable|null $seen_at
  * @property string $fingerprint
  * @property bool $derived
+ * @property bool $fed whether only feeds tell of it
  * @property int $concerns which functions it concerns, a set
  * @property int|null $offer_id
  * @property CarbonImmutable|null $created_at
@@ -49,6 +50,7 @@ final class Signal extends Model
     protected $casts = [
         'kind' => Kind::class, 'occurred_at' => 'datetime', 'since' => 'datetime', 'seen_at' => 'datetime',
         'facts' => 'array', 'strength_given' => 'boolean', 'derived' => 'boolean',
+        'fed' => 'boolean',
     ];
 
     /** @return BelongsTo<Account, $this> */

@@ -42,6 +42,25 @@ final class Bulk
     }
 
     /**
+     * One column of many rows, each to a value of its own, in one statement.
+     *
+     * @param  array<int, int|null>  $values  id → number
+     */
+    public static function set(string $table, string $column, array $values): void
+    {
+        if ($values === []) {
+            return;
+        }
+        $cases = '';
+        foreach ($values as $id => $value) {
+            $cases .= "WHEN $id THEN ".($value ?? 'NULL').' ';
+        }
+        DB::statement(
+            "UPDATE `$table` SET `$column` = CASE id $cases END WHERE id IN (".implode(',', array_keys($values)).')',
+        );
+    }
+
+    /**
      * @param  list<string>  $columns
      * @param  list<list<bool|float|int|string|null>>  $rows
      */

@@ -74,11 +74,17 @@ final readonly class CompanyName
      */
     public function key(): string
     {
+        return self::keyOf($this->forms[0]);
+    }
+
+    /** The key of a name of which the form is known. */
+    public static function keyOf(string $form): string
+    {
         // Whatever may stand for an umlaut goes, however much of it there is, so that all that may be equal is the same
         // here.
         return hash(
             'xxh3',
-            (string) preg_replace(['~([aou])e+~', '~a{2,}~', '~([aou])e+~'], ['$1', 'a', '$1'], $this->forms[0]),
+            (string) preg_replace(['~([aou])e+~', '~a{2,}~', '~([aou])e+~'], ['$1', 'a', '$1'], $form),
         );
     }
 

@@ -27,7 +27,7 @@ final class About
     /** @var array<string, list<Named>> */
     private array $byProfile = [];
 
-    /** @var array<string, list<array{string, Named, string}>> first word → name with spaces around, whose, first form */
+    /** @var array<string, list<array{string, Named, string}>> first word → form in spaces, whose, first form */
     private array $byWord = [];
 
     /** @var array<string, int> first form of a name → how many have it */

@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Feeds\PressClasses;
 use App\Intake\Importer;
 use App\Intake\ReceiveFile;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\Contact;
+use App\Models\Feed;
 use App\Models\IntakeKind;
 use App\Models\KeepOut;
 use App\Models\Note;
 use App\Models\Offer;
+use App\Models\PressClass;
 use App\Models\RuleSet;
 use App\Models\Standing;
 use App\Models\StandingState;
@@ -44,6 +47,8 @@ final class Scenario
 
     private readonly Acquaintances $acquaintances;
 
+    private readonly Outside $outside;
+
     /** @var list<array<string, mixed>> who was made, with what has to follow from their positions under `truth` */
     public array $people = [];
 
@@ -58,6 +63,7 @@ final class Scenario
         $this->dice = new Dice($seed);
         $this->now = CarbonImmutable::now();
         $this->acquaintances = new Acquaintances(new Dice($seed + 1), $this->now);
+        $this->outside = new Outside(new Dice($seed + 2), $this->now);
     }
 
     /** @param  Closure(string): void  $say */
@@ -93,12 +99,12 @@ final class Scenario
         $this->bring(IntakeKind::Accounts, 'accounts.csv', array_map($plain, $companies), $team[4]);
         $this->bring(IntakeKind::Customers, 'customers.csv', $customers, $team[4]);
         $this->bring(IntakeKind::Contacts, 'contacts.csv', array_map($plain, $people), $team[4]);
+        $signals = (new Happenings($this->dice, $this->now->getTimestamp()))->make($companies, $people, $this->signals);
         $this->bring(
-            IntakeKind::Signals,
-            'signals.csv',
-            (new Happenings($this->dice, $this->now->getTimestamp()))->make($companies, $people, $this->signals),
-            $team[4],
+            IntakeKind::Signals, 'signals.csv', $this->outside->tell($companies, $people, $signals), $team[4],
         );
+        $this->outside->write(config()->string('luftig.world'));
+        $this->feeds($team[4]);
         $this->bring(IntakeKind::Accounts, 'fair-accounts.csv', Stories::fair(), $team[0]);
         $this->bring(IntakeKind::Contacts, 'fair-visitors.csv', Stories::visitors(), $team[0]);
         // Each brings their own; those of the leaders come through the lead.
@@ -146,6 +152,28 @@ final class Scenario
                 'offer_id' => $offer->id, 'version' => 1, 'criteria' => $rules['criteria'], 'kinds' => $rules['kinds'],
                 'buyer_roles' => $rules['buyer_roles'], 'roles_of_interest' => $rules['roles_of_interest'],
                 'author_id' => $lead->id, 'note' => 'first rules',
+            ]);
+        }
+    }
+
+    /** Feeds that ask the stand-ins. */
+    private function feeds(User $lead): void
+    {
+        PressClasses::all();
+        // What only this team looks for.
+        PressClass::query()->create([
+            'name' => 'rival', 'kind' => Kind::RivalSigned, 'query' => 'signed AND "maker of compressors"',
+            'position' => PressClass::query()->count(),
+        ]);
+        foreach ([
+            ['Job board', 'posting-lines', 'jobs/feed.jsonl?since=', 30, .9],
+            ['Dispatch', 'press', 'press/dispatch/atom.xml', 5, .9],
+            ['Posten', 'press', 'press/posten/rss.xml', 5, .9],
+            ['Anzeiger', 'press', 'press/anzeiger/atom.xml', 5, .9],
+            ['Register of rounds', 'funding-rounds', 'register/rounds.json', 360, .9],
+        ] as [$name, $format, $path, $rhythm, $confidence]) {
+            Feed::query()->create(compact('name', 'format', 'rhythm', 'confidence') + [
+                'address' => Outside::address()."/$path", 'user_id' => $lead->id,
             ]);
         }
     }

@@ -72,7 +72,10 @@ final class OpeningsTest extends TestCase
         $plain = new RoleOfInterest('planner', Query::parse('planner'), null, 0, ['part-time']);
         self::assertSame([1.0, 0.0], array_map(
             fn (Opening $one): float => $one->counts,
-            Openings::of([$this->posting(1, type: 'PART_TIME'), $this->posting(2, place: 'X', type: 'FULL_TIME')], $plain),
+            Openings::of(
+                [$this->posting(1, type: 'PART_TIME'), $this->posting(2, place: 'X', type: 'FULL_TIME')],
+                $plain,
+            ),
         ));
     }
 

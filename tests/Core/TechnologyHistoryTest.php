@@ -19,7 +19,7 @@ final class TechnologyHistoryTest extends TestCase
     use TestTrait;
 
     /**
-     * Visits by day: + shows it, - does not, x was not reached; days since it is in use and last seen, adopted, dropped.
+     * Visits by day: + shows it, - does not, x was not reached; since when and last seen, adopted, dropped.
      *
      * @return array<string, array{array<int, string>, array{int, int}|null, list<int>, list<int>}>
      */

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Feeds;
+
+use App\Models\Feed;
+use App\Models\FeedRun;
+use App\Support\Together;
+use Carbon\CarbonImmutable;
+use Throwable;
+
+/**
+ * Asks a feed, page after page, and keeps what comes. What was read is kept together with how far it was read, so that
+ * a run that ends early is gone on with, and nothing of it is half there.
+ */
+final class RunFeed
+{
+    private const CHUNK = 500;
+
+    private const MOST_PAGES = 25_000;
+
+    /** Minutes between tries after the first, second … failure. */
+    private const PAUSES = [1, 2, 5, 15, 60, 240];
+
+    /** A new run asks from a little before the last, for what a source wrote down late. */
+    private const OVERLAP_HOURS = 6;
+
+    public function __construct(private readonly Fetcher $fetcher = new Fetcher)
+    {
+    }
+
+    public function run(Feed $feed): FeedRun
+    {
+        $run = FeedRun::query()->create(['feed_id' => $feed->id, 'started_at' => CarbonImmutable::now()])->refresh();
+        $cursor = Cursor::from($feed->cursor);
+        try {
+            $this->pages($feed, $cursor, $run);
+            $this->ends($feed, $run, null, CarbonImmutable::now()->addMinutes($feed->rhythm));
+        } catch (Unreachable|Unreadable $e) {
+            $pause = self::PAUSES[min($feed->failures, count(self::PAUSES) - 1)] * 60;
+            $wait = max($pause, $e instanceof Unreachable ? $e->wait ?? 0 : 0);
+            $this->ends($feed, $run, $e->getMessage(), CarbonImmutable::now()->addSeconds($wait));
+        } catch (Throwable $e) {
+            $this->ends(
+                $feed, $run, 'Something went wrong on our side; what came before stays, and it is tried again.',
+                CarbonImmutable::now()->addHour(),
+            );
+            throw $e;
+        }
+
+        return $run;
+    }
+
+    private function pages(Feed $feed, Cursor $cursor, FeedRun $run): void
+    {
+        $format = Formats::named($feed->format);
+        if ($cursor->queue === []) {
+            $cursor->began = CarbonImmutable::now()->toIso8601ZuluString();
+            $cursor->pending = [];
+            $cursor->queue = [$this->first($feed, $cursor)];
+        }
+        $asked = [];
+        while ($cursor->queue !== []) {
+            $address = $cursor->queue[0];
+            $isFirst = $address === $this->first($feed, $cursor);
+            if (isset($asked[$address]) || count($asked) >= self::MOST_PAGES) {
+                throw new Unreadable(isset($asked[$address])
+                    ? 'Its pages lead round in a circle; what came before stays.'
+                    : 'It has more pages than anybody can read; what came before stays.');
+            }
+            $asked[$address] = true;
+            $answer = $this->fetcher->get($address, $isFirst ? $cursor->conditions : []);
+            array_shift($cursor->queue);
+            if (! $answer->isUnchanged) {
+                $before = $run->created + $run->changed;
+                $portion = $format->read($answer, $cursor);
+                if ($isFirst) {
+                    $cursor->pending = array_filter(array_intersect_key(
+                        $answer->headers, ['etag' => 1, 'last-modified' => 1],
+                    ));
+                }
+                $this->keep($feed, $portion, $cursor, $run);
+                // Page after page without an end, and nothing new on any of them.
+                $isIdle = $portion->more !== [] && $portion->alive === null && $run->came > 0
+                    && $run->created + $run->changed === $before && $feed->runs()->whereNull('problem')
+                        ->whereNotNull('finished_at')->exists();
+                $cursor->queue = array_values(array_unique([...$cursor->queue, ...$isIdle ? [] : $portion->more]));
+            }
+            if ($cursor->queue === []) {
+                $cursor->conditions = $cursor->pending ?: $cursor->conditions;
+                $cursor->since = CarbonImmutable::parse((string) $cursor->began)->subHours(self::OVERLAP_HOURS)
+                    ->toIso8601ZuluString();
+                $cursor->began = null;
+            }
+            $feed->update(['cursor' => $cursor->stored()]);
+            $run->save();
+        }
+    }
+
+    private function keep(Feed $feed, Portion $portion, Cursor $cursor, FeedRun $run): void
+    {
+        $keep = new KeepItems($feed, Formats::named($feed->format)::kind());
+        $some = [];
+        foreach ($portion->items as $item) {
+            $some[] = $item;
+            if (count($some) === self::CHUNK) {
+                $this->store($keep, $some, $run);
+                $some = [];
+            }
+        }
+        $this->store($keep, $some, $run);
+        if ($portion->alive !== null) {
+            Together::write(fn () => $keep->close($portion->alive, $run));
+        }
+    }
+
+    /** @param  list<Found>  $some */
+    private function store(KeepItems $keep, array $some, FeedRun $run): void
+    {
+        $counts = $run->getAttributes();
+        Together::write(function () use ($keep, $some, $run, $counts): void {
+            // A second try counts anew.
+            $run->setRawAttributes($counts);
+            $keep->keep($some, $run);
+            $run->save();
+        });
+    }
+
+    private function first(Feed $feed, Cursor $cursor): string
+    {
+        return str_ends_with($feed->address, 'since=')
+            ? $feed->address.rawurlencode((string) $cursor->since)
+            : $feed->address;
+    }
+
+    private function ends(Feed $feed, FeedRun $run, ?string $problem, CarbonImmutable $next): void
+    {
+        $problem = $problem === null ? null : mb_strimwidth($problem, 0, 500, '…');
+        $run->fill(['finished_at' => CarbonImmutable::now(), 'problem' => $problem])->save();
+        $feed->update([
+            'problem' => $problem, 'failures' => $problem === null ? 0 : $feed->failures + 1, 'next_at' => $next,
+        ]);
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Feeds;
+
+use App\Feeds\Understanding\Postings;
+use App\Feeds\Understanding\Reports;
+use App\Feeds\Understanding\Rounds;
+use App\Models\ItemKind;
+
+/** Who understands what. */
+final class Understandings
+{
+    public static function of(ItemKind $kind): Understanding
+    {
+        return match ($kind) {
+            ItemKind::Posting => new Postings,
+            ItemKind::Report => new Reports,
+            ItemKind::Round => new Rounds,
+        };
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/** What a feed brings. */
+enum ItemKind: string
+{
+    case Posting = 'posting';
+    case Report = 'report';
+    case Round = 'round';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Posting => 'posting',
+            self::Report => 'report',
+            self::Round => 'funding round',
+        };
+    }
+
+    /** What it becomes, in a few words. */
+    public function becomes(): string
+    {
+        return match ($this) {
+            self::Posting => 'openings, and a hiring signal for each role of interest',
+            self::Report => 'signals of the press, by their wording',
+            self::Round => 'funding signals',
+        };
+    }
+}

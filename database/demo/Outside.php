@@ -1,0 +1,333 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use Carbon\CarbonImmutable;
+
+/**
+ * What the outside world tells of the invented one: postings, reports and rounds of the last ninety days, which say what
+ * the base's signals say, and those of the days to come; written down for the stand-ins, each with the truth about it.
+ */
+final class Outside
+{
+    private const DAYS = 90;
+
+    private const AHEAD = 60;
+
+    private const PAPERS = ['anzeiger', 'posten', 'dispatch'];
+
+    /** What agencies are called, and how one speaks that is not called so. */
+    private const AGENCIES = [
+        ['Kvarnby Rekrytering', 'SE'], ['Uhlenhorst Personalvermittlung', 'DE'], ['Tindbotn Bemanning', 'NO'],
+        ['Polderwijk Uitzendbureau', 'NL'], ['Stolpe & Rask', 'DK'], ['Brandow Partner', 'DE'],
+    ];
+
+    private const SPEAKS = [
+        'For our client, %s, we seek somebody to join a small team.',
+        'On behalf of our client, a maker in the region, we fill this position.',
+        'Im Auftrag unseres Kunden suchen wir zum nächsten Termin.',
+        'För vår kunds räkning söker vi en erfaren kollega.',
+    ];
+
+    private const OTHER_ROLES = [
+        'Accountant', 'Cook', 'Sales assistant', 'Receptionist', 'Payroll clerk', 'Forklift driver', 'Designer',
+    ];
+
+    private const NOISE = [
+        'New bridge over the river opens in spring', 'Council quarrels over parking', 'Storm fells trees along the coast',
+        'School choir sings at the town hall', 'Prices of power rise again, says the ministry',
+        'Museum shows old looms', 'Trains late after signal fault', 'Duty to audit energy: what changes in January',
+    ];
+
+    /** @var list<array<string, mixed>> */
+    private array $postings = [];
+
+    /** @var list<array<string, mixed>> */
+    private array $reports = [];
+
+    /** @var list<array<string, mixed>> */
+    private array $rounds = [];
+
+    /** @var array<string, array<string, mixed>> domain → its row */
+    private array $companies = [];
+
+    /** @param  Dice  $dice  of its own, so that the rest of the demo does not depend on it */
+    public function __construct(private readonly Dice $dice, private readonly CarbonImmutable $now)
+    {
+    }
+
+    public static function address(): string
+    {
+        return 'http://'.(config('luftig.standins')[0] ?? '127.0.0.1:8422');
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $companies
+     * @param  list<array<string, mixed>>  $people
+     * @param  list<array<string, string>>  $signals  rows of the file of signals
+     * @return list<array<string, string>> the same, with links that lead to the pages that tell of them
+     */
+    public function tell(array $companies, array $people, array $signals): array
+    {
+        foreach ($companies as $company) {
+            $this->companies[$company['truth']['domain']] = $company;
+        }
+        $authors = [];
+        foreach ($people as $person) {
+            $authors[$person['domain']] ??= $person;
+        }
+        foreach ($signals as $i => $row) {
+            $at = CarbonImmutable::parse($row['date'], 'UTC');
+            if ($at < $this->now->subDays(self::DAYS) || ! isset($this->companies[$row['domain']])) {
+                continue;
+            }
+            $link = match (true) {
+                $row['kind'] === 'hiring' => $this->openings($row, $at, $authors[$row['domain']] ?? null),
+                $row['source'] === 'press' => $this->report($row, $at),
+                default => null,
+            };
+            $signals[$i]['link'] = $link ?? $row['link'];
+        }
+        $this->noise(count($signals));
+        $this->ahead($authors);
+
+        return $signals;
+    }
+
+    /** Written so that a reader sees all of it or the old one. */
+    public function write(string $folder): void
+    {
+        is_dir($folder) || mkdir($folder, 0777, true);
+        foreach (['postings' => $this->postings, 'reports' => $this->reports, 'rounds' => $this->rounds] as $name => $all) {
+            $lines = array_map(
+                fn (array $one): string => json_encode($one, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n",
+                $all,
+            );
+            file_put_contents("$folder/$name.new", implode('', $lines));
+            rename("$folder/$name.new", "$folder/$name.jsonl");
+        }
+    }
+
+    /**
+     * @param  array<string, string>  $row
+     * @param  array<string, mixed>|null  $author
+     * @return string|null the page of the first posting
+     */
+    private function openings(array $row, CarbonImmutable $at, ?array $author): ?string
+    {
+        $role = $this->role($row['title']);
+        $first = null;
+        for ($n = 0; $n < max(1, (int) $row['openings']); $n++) {
+            $title = ucfirst($role).['', ', second shift', ', weekends'][$n % 3];
+            $id = $this->posting($row['domain'], $title, $at, trim($row['quote'].' '.$this->words($role)), $author, [
+                'own' => true, 'opening' => $n === 0 ? $role : "$role $n",
+            ]);
+            $first ??= $id;
+        }
+
+        return self::address()."/jobs/$first";
+    }
+
+    /**
+     * @param  array<string, mixed>|null  $author
+     * @param  array<string, mixed>  $truth
+     */
+    private function posting(
+        string $domain,
+        string $title,
+        CarbonImmutable $at,
+        string $text,
+        ?array $author,
+        array $truth,
+        string $type = 'FULL_TIME',
+    ): int {
+        $company = $this->companies[$domain];
+        $posting = [
+            'id' => 1000 + count($this->postings), 'employer' => $company['name'], 'domain' => $domain,
+            'title' => $title, 'place' => $company['city'], 'country' => $company['truth']['country'],
+            'at' => $at->toIso8601ZuluString(), 'until' => $at->addDays($this->dice->int(95, 130))->toIso8601ZuluString(),
+            'type' => $type, 'text' => "<p>$text</p>",
+            'author' => $author === null || $this->dice->chance(.6) ? [] : [
+                'name' => $author['first_name'].' '.$author['last_name'],
+            ],
+            'truth' => $truth + ['domain' => $domain],
+        ];
+        $this->postings[] = $posting;
+        if ($this->dice->chance(.08) && $at->addDays(6) < $this->now) {
+            // The same role, put up once more, in another dress.
+            $again = $at->addDays($this->dice->int(5, 35))->min($this->now->subHour());
+            $this->postings[] = [
+                'id' => 1000 + count($this->postings), 'at' => $again->toIso8601ZuluString(),
+                'title' => $this->dice->pick([mb_strtoupper($title), "$title (m/f/d)", str_replace(' ', '  ', $title)]),
+                'truth' => ['double' => $posting['id']] + $posting['truth'],
+            ] + $posting;
+        }
+
+        return $posting['id'];
+    }
+
+    /**
+     * @param  array<string, string>  $row
+     * @return string the page of the report
+     */
+    private function report(array $row, CarbonImmutable $at): string
+    {
+        $name = $this->companies[$row['domain']]['name'];
+        $title = match ($row['kind']) {
+            'funding' => $row['round'] === '' || $row['round'] === 'debt'
+                ? "$name secures funding" : "$name closes funding round: {$row['title']}",
+            'news' => "$name ".lcfirst($row['title']),
+            default => "$name: ".lcfirst($row['title']),
+        };
+        $at = $at->setTime(max(5, $at->hour), $at->minute);
+        $paper = $this->dice->pick(self::PAPERS);
+        $city = $this->companies[$row['domain']]['city'];
+        $text = trim($row['quote']." The company is based in $city.");
+        $truth = ['domain' => $row['domain'], 'kind' => $row['kind']];
+        $id = $this->tells($paper, $title, $text, $at, $truth);
+        if ($this->dice->chance(.2)) {
+            $other = $this->dice->pick(array_values(array_diff(self::PAPERS, [$paper])));
+            $this->tells(
+                $other, "$title, says the firm", $text, $this->after($at, 20), $truth,
+            );
+        }
+        if ($row['kind'] === 'funding' && $this->dice->chance(.8)) {
+            $amount = (float) str_replace(',', '.', $row['amount']);
+            $this->rounds[] = [
+                'id' => 'r'.count($this->rounds), 'domain' => $row['domain'],
+                'at' => $this->after($at, 48)->toIso8601ZuluString(),
+                'round' => $row['round'] === '' ? 'undisclosed' : $row['round'],
+                'amount' => $amount > 0 ? $amount * 1e6 : null, 'currency' => $amount > 0 ? 'EUR' : null,
+                'truth' => $truth,
+            ];
+        }
+
+        return self::address()."/press/$paper/$id";
+    }
+
+    /** @param  array<string, mixed>  $truth */
+    private function tells(string $paper, string $title, string $text, CarbonImmutable $at, array $truth): int
+    {
+        $id = 100 + count($this->reports);
+        $this->reports[] = compact('id', 'paper', 'title', 'text', 'truth') + ['at' => $at->toIso8601ZuluString()];
+
+        return $id;
+    }
+
+    /** What is nobody's: agencies, other roles, firms that are in no list, and reports that name nobody. */
+    private function noise(int $signals): void
+    {
+        $makers = array_values(array_filter($this->companies, fn (array $one): bool => $one['truth']['maker']));
+        $own = count($this->postings);
+        for ($n = 0; $n < intdiv($own, 9); $n++) {
+            [$agency, $country] = $this->dice->pick(self::AGENCIES);
+            $company = $this->dice->pick($makers);
+            $role = $this->dice->pick(Words::OPENINGS);
+            $at = $this->past();
+            $this->postings[] = [
+                'id' => 1000 + count($this->postings), 'employer' => $agency, 'domain' => '',
+                'title' => ucfirst($role), 'place' => $company['city'], 'country' => $country,
+                'at' => $at->toIso8601ZuluString(), 'until' => $at->addDays(100)->toIso8601ZuluString(),
+                'type' => 'FULL_TIME',
+                'text' => '<p>'.sprintf($this->dice->pick(self::SPEAKS), $this->dice->chance(.3) ? $company['name']
+                    : 'a maker nearby').' '.$this->words($role).'</p>',
+                'author' => [], 'truth' => ['agency' => true],
+            ];
+        }
+        for ($n = 0; $n < intdiv($own, 10); $n++) {
+            $company = $this->dice->pick($makers);
+            $role = $this->dice->pick(self::OTHER_ROLES);
+            $this->posting(
+                $company['truth']['domain'], $role, $this->past(), 'You like to work in a team.', null,
+                ['own' => true, 'opening' => $role], $this->dice->pick(['FULL_TIME', 'PART_TIME', 'TEMPORARY']),
+            );
+        }
+        for ($n = 0; $n < intdiv($signals, 40); $n++) {
+            $this->tells(
+                $this->dice->pick(self::PAPERS), $this->dice->pick(self::NOISE).' in '.$this->dice->pick($makers)['city'],
+                'Nobody was hurt.', $this->past(), [],
+            );
+        }
+        for ($n = 0; $n < intdiv($signals, 200); $n++) {
+            // Firms of which nobody has heard yet, of trades that are served.
+            $name = $this->dice->pick(['Hvitmo', 'Kaldstad', 'Ebbehult', 'Rauhanvuori', 'Zielonki', 'Morrebeek'])
+                .' '.$this->dice->pick(['Glas', 'Papir', 'Folie', 'Metall', 'Tekstil']);
+            $domain = mb_strtolower(str_replace(' ', '-', $name)).'.example';
+            $role = $this->dice->pick(array_slice(Words::OPENINGS, 0, 4));
+            $at = $this->past();
+            $this->postings[] = [
+                'id' => 1000 + count($this->postings), 'employer' => $name, 'domain' => $domain,
+                'title' => ucfirst($role), 'place' => $this->dice->pick($makers)['city'], 'country' => 'SE',
+                'at' => $at->toIso8601ZuluString(), 'until' => $at->addDays(100)->toIso8601ZuluString(),
+                'type' => 'FULL_TIME', 'text' => '<p>'.$this->words($role).'</p>', 'author' => [],
+                'truth' => ['unknown' => true, 'opening' => $role],
+            ];
+        }
+    }
+
+    /**
+     * The news of the days to come.
+     *
+     * @param  array<string, array<string, mixed>>  $authors
+     */
+    private function ahead(array $authors): void
+    {
+        $domains = array_keys(array_filter($this->companies, fn (array $one): bool => $one['truth']['maker']));
+        for ($day = 0; $day < self::AHEAD && $domains !== []; $day++) {
+            $today = $this->now->startOfDay()->addDays($day);
+            for ($n = 0; $n < 5; $n++) {
+                $domain = $this->dice->pick($domains);
+                $at = $today->addMinutes($this->dice->int(300, 1000));
+                if ($at > $this->now) {
+                    $row = ['domain' => $domain, 'openings' => '1', 'quote' => '',
+                        'title' => $this->dice->pick(Words::OPENINGS)];
+                    $this->openings($row, $at, $authors[$domain] ?? null);
+                }
+            }
+            for ($n = 0; $n < 2; $n++) {
+                $at = $today->addMinutes($this->dice->int(300, 1000));
+                [$kind, $title, $quote] = $this->dice->pick([
+                    ['expansion', 'New hall announced', 'The hall is to stand in two years.'],
+                    ['expansion', 'Large contract won', 'The contract runs for four years.'],
+                    ['news', 'Named in a report on the duty to audit energy', ''],
+                    ['funding', 'Round B, €8M', 'The money pays for a new line.'],
+                ]);
+                if ($at > $this->now) {
+                    $this->report([
+                        'domain' => $this->dice->pick($domains), 'kind' => $kind, 'title' => $title, 'quote' => $quote,
+                        'round' => $kind === 'funding' ? 'B' : '', 'amount' => '8',
+                    ], $at);
+                }
+            }
+        }
+    }
+
+    private function role(string $title): string
+    {
+        foreach (Words::OPENINGS as $role) {
+            if (mb_stripos($title, $role) !== false) {
+                return $role;
+            }
+        }
+
+        return Words::OPENINGS[0];
+    }
+
+    private function words(string $role): string
+    {
+        return implode(' ', Words::POSTINGS[$role] ?? ['You are part of a small team.']);
+    }
+
+    /** So many hours later; of what has happened not later than now. */
+    private function after(CarbonImmutable $at, int $hours): CarbonImmutable
+    {
+        return $at < $this->now ? $at->addHours($hours)->min($this->now->subMinute()) : $at->addHours($hours);
+    }
+
+    private function past(): CarbonImmutable
+    {
+        return $this->now->subMinutes($this->dice->int(60, self::DAYS * 1440 - 60));
+    }
+}

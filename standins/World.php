@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Luftig\StandIns;
+
+/** What has happened by now in the invented world, as the demo wrote it down. */
+final class World
+{
+    /** @var array<string, list<array<string, mixed>>> */
+    private array $read = [];
+
+    /** @param  int  $now  Unix seconds */
+    public function __construct(private readonly string $folder, public readonly int $now)
+    {
+    }
+
+    /** @return list<array<string, mixed>> what was made known by now, the newest first */
+    public function postings(): array
+    {
+        return $this->until('postings');
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function reports(string $paper): array
+    {
+        return array_values(array_filter(
+            $this->until('reports'),
+            static fn (array $one): bool => $one['paper'] === $paper,
+        ));
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function rounds(): array
+    {
+        return $this->until('rounds');
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function until(string $what): array
+    {
+        $this->read[$what] ??= array_map(
+            static fn (string $line): array => (array) json_decode($line, true),
+            @file("$this->folder/$what.jsonl", FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [],
+        );
+        $known = array_values(array_filter(
+            $this->read[$what],
+            fn (array $one): bool => strtotime((string) $one['at']) <= $this->now,
+        ));
+        usort($known, static fn (array $a, array $b): int => $b['at'] <=> $a['at']);
+
+        return $known;
+    }
+}
