@@ -9,6 +9,8 @@ use App\Http\Controllers\ContactController;
 use App\Http\Controllers\ContactExportController;
 use App\Http\Controllers\DecisionController;
 use App\Http\Controllers\DoubleController;
+use App\Http\Controllers\FeedController;
+use App\Http\Controllers\FeedItemController;
 use App\Http\Controllers\FinderController;
 use App\Http\Controllers\FinderExportController;
 use App\Http\Controllers\GoController;
@@ -18,6 +20,7 @@ use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\KeepOutController;
 use App\Http\Controllers\ListController;
 use App\Http\Controllers\MemberController;
+use App\Http\Controllers\MentionController;
 use App\Http\Controllers\NarrowingController;
 use App\Http\Controllers\NetworkController;
 use App\Http\Controllers\NoteController;
@@ -42,6 +45,7 @@ use App\Http\Controllers\WatchController;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\Contact;
+use App\Models\Feed;
 use App\Models\Intake;
 use App\Models\KeepOut;
 use App\Models\KeptList;
@@ -227,6 +231,30 @@ Route::middleware('auth')->group(function (): void {
         ->can('update', 'approach');
     Route::delete('/approaches/{approach}', [ApproachController::class, 'destroy'])->name('approaches.destroy')
         ->can('update', 'approach');
+
+    Route::get('/signals/{signal}', [SignalController::class, 'show'])->whereNumber('signal')->name('signals.show')
+        ->can('view', 'signal');
+    Route::delete('/signals/{signal}', [SignalController::class, 'destroy'])->whereNumber('signal')
+        ->name('signals.destroy')->can('strike', 'signal');
+    Route::post('/signals/struck/{struck}', [SignalController::class, 'restore'])->whereNumber('struck')
+        ->name('signals.restore')->can('restore', 'struck');
+    Route::get('/feeds/new', [FeedController::class, 'create'])->name('feeds.create')->can('create', Feed::class);
+    Route::post('/feeds', [FeedController::class, 'store'])->name('feeds.store')->can('create', Feed::class);
+    Route::post('/feeds/trial', [FeedController::class, 'trial'])->middleware('throttle:20,1')->name('feeds.trial')
+        ->can('create', Feed::class);
+    Route::get('/feeds/{feed}', [FeedController::class, 'show'])->name('feeds.show')->can('view', 'feed');
+    Route::get('/feeds/{feed}/edit', [FeedController::class, 'edit'])->name('feeds.edit')->can('update', 'feed');
+    Route::put('/feeds/{feed}', [FeedController::class, 'update'])->name('feeds.update')->can('update', 'feed');
+    Route::post('/feeds/{feed}/run', [FeedController::class, 'run'])->name('feeds.run')->can('update', 'feed');
+    Route::patch('/feeds/{feed}/pause', [FeedController::class, 'pause'])->name('feeds.pause')->can('update', 'feed');
+    Route::delete('/feeds/{feed}', [FeedController::class, 'destroy'])->name('feeds.destroy')->can('delete', 'feed');
+    Route::post('/feeds/{feed}/restore', [FeedController::class, 'restore'])->whereNumber('feed')
+        ->name('feeds.restore')->can('create', Feed::class);
+    Route::get('/items/{item}', [FeedItemController::class, 'show'])->name('items.show')->can('view', 'item');
+    Route::patch('/mentions/{mention}', [MentionController::class, 'update'])->name('mentions.update')
+        ->can('update', 'mention');
+    Route::delete('/mentions/{mention}', [MentionController::class, 'destroy'])->name('mentions.destroy')
+        ->can('update', 'mention');
 
     Route::get('/intake', [IntakeController::class, 'index'])->name('intake.index')->can('viewAny', Intake::class);
     Route::post('/intake', [IntakeController::class, 'store'])->name('intake.store')->can('create', Intake::class);

@@ -6,6 +6,7 @@ namespace App\Contacts;
 
 use App\Models\CustomerPeriod;
 use App\Models\Offer;
+use App\Models\StruckSignal;
 use App\Standings\RuleBook;
 use App\Support\AccountIds;
 use App\Support\Bulk;
@@ -207,6 +208,8 @@ final class CareerSignals
     {
         $there = DB::table('signals')->where('derived', true)->whereIn('contact_id', $ids)
             ->get(['id', 'account_id', 'fingerprint', ...self::FIELDS])->keyBy('fingerprint');
+        $wanted = array_diff_key($wanted, StruckSignal::query()->whereIn('fingerprint', array_keys($wanted))
+            ->pluck('id', 'fingerprint')->all());
         $now = $this->now->toDateTimeString();
         $new = $touched = [];
         foreach ($wanted as $fingerprint => $signal) {

@@ -31,6 +31,9 @@ final class HiringSignals
     /** How sure it is whose a posting is, by the name of the employer alone. */
     private const BY_NAME = .6;
 
+    /** What an agency says of its client is a weak hint (rule 17). */
+    private const FOR_CLIENT = .4;
+
     private const QUOTE = 400;
 
     /**
@@ -128,11 +131,12 @@ final class HiringSignals
         $sources = [];
         foreach ($postings as $posting) {
             $own = $rows[$posting->id];
-            $byName = ! isset($own->facts['domain']);
-            $sources[(int) $posting->id] = [
-                min($sure[$own->feed_id] ?? 0.0, $byName ? self::BY_NAME : 1.0),
-                $byName ? 'By the name of the employer.' : "By the domain {$own->facts['domain']}.",
-            ];
+            [$most, $because] = match (true) {
+                $own->client !== null => [self::FOR_CLIENT, 'An agency seeks; for whom a person has said.'],
+                isset($own->facts['domain']) => [1.0, "By the domain {$own->facts['domain']}."],
+                default => [self::BY_NAME, 'By the name of the employer.'],
+            };
+            $sources[(int) $posting->id] = [min($sure[$own->feed_id] ?? 0.0, $most), $because];
         }
         $many = count($openings);
         $text = $row->facts['text'] ?? '';

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
+use App\Models\StruckSignal;
 use App\Support\AccountIds;
 use App\Support\Bulk;
 use App\Support\Same;
@@ -33,7 +34,7 @@ final class KeepSignals
         $marks = array_map(fn (Wanted $one): string => $one->mark, $wanted);
         $there = DB::table('signals')->whereIn('fingerprint', $marks)->get(['id', 'fingerprint', ...self::FIELDS])
             ->keyBy('fingerprint');
-        $struck = DB::table('struck_signals')->whereIn('fingerprint', $marks)->pluck('fingerprint')->flip();
+        $struck = self::struck($wanted);
         $others = self::others($wanted);
         $now = now()->toDateTimeString();
         /** @var array<string, Wanted> $new */
@@ -42,7 +43,8 @@ final class KeepSignals
         $told = [];
         $sources = $touched = $joined = [];
         foreach ($wanted as $one) {
-            if (isset($struck[$one->mark])) {
+            $isStruck = fn (array $items): bool => array_diff_key($one->sources, $items) === [];
+            if (array_filter($struck["$one->account {$one->kind->value}"] ?? [], $isStruck) !== []) {
                 continue;
             }
             $before = $there[$one->mark] ?? null;
@@ -147,6 +149,26 @@ final class KeepSignals
             mb_strimwidth($one->source, 0, 80, '…'), $one->quote,
             $one->link === null ? null : mb_strcut($one->link, 0, 500), $one->concerns,
         ]);
+    }
+
+    /**
+     * What was struck out comes again only with a source that it did not have.
+     *
+     * @param  list<Wanted>  $wanted
+     * @return array<string, list<array<int, int>>> account and kind → the items of each that was struck out
+     */
+    private static function struck(array $wanted): array
+    {
+        $struck = [];
+        foreach (
+            StruckSignal::query()->whereIn('account_id', array_map(fn (Wanted $one): int => $one->account, $wanted))
+                ->get() as $one
+        ) {
+            $items = array_column($one->sources, 'feed_item_id', 'feed_item_id');
+            $struck["$one->account_id {$one->row['kind']}"][] = $items;
+        }
+
+        return $struck;
     }
 
     /**

@@ -10,6 +10,7 @@ use App\Models\ItemState;
 use App\Support\Bulk;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Luftig\Core\Signal\Aboutness;
 use Luftig\Core\Signal\Kind;
 use Luftig\Core\Signal\Opening;
 use Luftig\Core\Signal\Openings;
@@ -63,9 +64,13 @@ final class OpeningsOf
     {
         $postings = [];
         foreach (
-            DB::table('feed_items')->whereIn('account_id', $accounts)->where('kind', ItemKind::Posting->value)
-                ->whereNotIn('state', [ItemState::Refused->value])
-                ->get(['id', 'account_id', 'title', 'link', 'at', 'facts', 'gone_at', 'seen_at', 'feed_id']) as $row
+            DB::table('feed_items AS i')->leftJoin('mentions AS m', fn ($join) => $join->on('feed_item_id', '=', 'i.id')
+                ->on('m.account_id', '=', 'i.account_id')->where('verdict', Aboutness::Taken->value))
+                ->whereIn('i.account_id', $accounts)->where('kind', ItemKind::Posting->value)
+                ->where('state', '<>', ItemState::Refused->value)->get([
+                    'i.id', 'i.account_id', 'title', 'link', 'at', 'facts', 'gone_at', 'seen_at', 'feed_id',
+                    'm.id AS client',
+                ]) as $row
         ) {
             $row->facts = json_decode($row->facts, true);
             $postings[$row->account_id][$row->id] = $row;
@@ -85,6 +90,8 @@ final class OpeningsOf
             (float) strtotime(($row->at ?? $row->seen_at).' UTC'),
             $row->facts['text'] ?? '',
             $row->facts['type'] ?? '',
+            // A person has said whom the agency seeks for; all else was told apart as it came in.
+            $row->client === null ? null : false,
         );
     }
 

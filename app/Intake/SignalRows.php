@@ -7,6 +7,7 @@ namespace App\Intake;
 use App\Contacts\CareerSignals;
 use App\Contacts\OpeningFunctions;
 use App\Intake\Accounts\AccountColumns;
+use App\Models\StruckSignal;
 use App\Support\AccountIds;
 use App\Support\Bulk;
 use App\Support\FileColumn;
@@ -179,6 +180,7 @@ final class SignalRows implements RowReader
         $prints = array_map(fn (array $one): string => $one['fingerprint'] ?? $this->key($one), $records);
         $there = DB::table('signals')->whereIn('fingerprint', $prints)->get(['id', 'fingerprint', ...self::FIELDS])
             ->keyBy('fingerprint');
+        $struck = StruckSignal::query()->whereIn('fingerprint', $prints)->pluck('fingerprint')->flip();
         $now = now()->toDateTimeString();
         $concerns = new OpeningFunctions;
         $new = [];
@@ -188,6 +190,12 @@ final class SignalRows implements RowReader
             $account = $record['account'] ?? $accounts[$record['domain']] ?? null;
             if ($account === null) {
                 $tally->rejected[$line] = AccountIds::unknown($record['domain']);
+
+                continue;
+            }
+            if (isset($struck[$prints[$line]])) {
+                // Somebody struck it out, and it stays out.
+                $tally->unchanged++;
 
                 continue;
             }

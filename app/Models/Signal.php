@@ -10,6 +10,8 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Support\Collection;
 use Luftig\Core\Signal\Kind;
 
 /**
@@ -38,6 +40,7 @@ use Luftig\Core\Signal\Kind;
  * @property CarbonImmutable|null $created_at
  * @property-read Account $account
  * @property-read Contact|null $contact
+ * @property-read Collection<int, FeedItem> $items
  */
 final class Signal extends Model
 {
@@ -63,6 +66,13 @@ final class Signal extends Model
     public function contact(): BelongsTo
     {
         return $this->belongsTo(Contact::class);
+    }
+
+    /** @return BelongsToMany<FeedItem, $this> what feeds brought of it */
+    public function items(): BelongsToMany
+    {
+        return $this->belongsToMany(FeedItem::class, 'signal_sources')->withPivot('confidence', 'because')
+            ->orderByDesc('at');
     }
 
     /**

@@ -80,7 +80,7 @@ final class OpeningsOperation implements Operation
             $input->time('posted_at'),
             $input->optionalString('text') ?? '',
             $input->optionalString('employment_type') ?? '',
-            $input->boolean('agency_hint'),
+            $input->boolean('agency_hint') ? true : null,
         );
         $input->done();
 

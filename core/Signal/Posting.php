@@ -23,7 +23,7 @@ final readonly class Posting
     /**
      * @param  float  $at  Unix seconds
      * @param  string  $type  as the source writes it, FULL_TIME; several parted by commas; empty: unknown
-     * @param  bool  $isByAgency  whether the source says so
+     * @param  bool|null  $isByAgency  where that is known; null: as its words tell
      */
     public function __construct(
         public int|string $id,
@@ -33,9 +33,13 @@ final readonly class Posting
         public float $at,
         public string $text = '',
         public string $type = '',
-        bool $isByAgency = false,
+        ?bool $isByAgency = null,
     ) {
-        $this->agency = $isByAgency ? 'agency, as the source says' : Agency::ofPosting($employer, $text);
+        $this->agency = match ($isByAgency) {
+            true => 'agency, as the source says',
+            false => null,
+            null => Agency::ofPosting($employer, $text),
+        };
         $this->key = implode('|', [
             CompanyName::of($employer)->forms[0], self::folded($title), implode(' ', Fold::words($place)),
         ]);

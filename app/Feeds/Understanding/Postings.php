@@ -11,6 +11,7 @@ use App\Feeds\OpeningsOf;
 use App\Feeds\Understanding;
 use App\Models\Feed;
 use App\Models\ItemState;
+use App\Models\Mention as Mentioned;
 use App\Support\AccountIds;
 use App\Support\Bulk;
 use Illuminate\Support\Facades\DB;
@@ -55,7 +56,7 @@ final class Postings implements Understanding
                     ? 'By the name of the employer alone.'
                     : "By the domain {$domain}.", $account);
             }
-            array_push($touched, ...array_filter([$account, $item->accountBefore]));
+            array_push($touched, ...array_filter([$account, $item->account, $item->accountBefore]));
         }
         $this->own($items);
         $touched = array_values(array_unique($touched));
@@ -79,6 +80,17 @@ final class Postings implements Understanding
         $mentions = array_values(array_filter(
             AccountsNamed::in(new Item($item->title, $item->facts['text'] ?? '')),
             fn (Mention $one): bool => $one->id !== $account && $one->verdict() !== Aboutness::Dropped,
+        ));
+        $decided = Mentioned::query()->where('feed_item_id', $item->id)->whereNotNull('decided_by')->get();
+        $theirs = $decided->firstWhere('verdict', Aboutness::Taken);
+        if ($theirs !== null) {
+            $item->becomes(ItemState::Taken, 'Decided by a person.', $theirs->account_id);
+
+            return;
+        }
+        $mentions = array_values(array_filter(
+            $mentions,
+            fn (Mention $one): bool => ! $decided->contains('account_id', $one->id),
         ));
         DB::table('mentions')->where('feed_item_id', $item->id)->whereNull('decided_by')->delete();
         DB::table('mentions')->insertOrIgnore(array_map(fn (Mention $one): array => [

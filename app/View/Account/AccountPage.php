@@ -163,6 +163,11 @@ final readonly class AccountPage
         return Str::after($this->neighbours->after() ?? $this->neighbours->back, url('/'));
     }
 
+    public function sought(): SoughtRoles
+    {
+        return SoughtRoles::of($this->account);
+    }
+
     /** @return Collection<int, Happened> the newest */
     public function happened(): Collection
     {

@@ -9,10 +9,13 @@ use App\Models\Contact;
 use App\Models\Double;
 use App\Models\IndustryLabel;
 use App\Models\Intake;
+use App\Models\Mention;
 use App\Support\Format;
+use App\View\Feeds\FeedLine;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Collection;
 use Luftig\Core\Company\Industries;
+use Luftig\Core\Signal\Aboutness;
 
 /** Files that were brought, and what waits for a decision. */
 final readonly class IntakesPage
@@ -29,9 +32,16 @@ final readonly class IntakesPage
      * @param  LengthAwarePaginator<int, Intake>  $intakes
      * @param  list<DoubtfulPair>  $pairs
      * @param  Collection<int, IndustryLabel>  $labels
+     * @param  list<FeedLine>  $feeds
+     * @param  Collection<int, Mention>  $mentions  that wait for a decision
      */
-    private function __construct(public LengthAwarePaginator $intakes, public array $pairs, private Collection $labels)
-    {
+    private function __construct(
+        public LengthAwarePaginator $intakes,
+        public array $pairs,
+        private Collection $labels,
+        public array $feeds,
+        public Collection $mentions,
+    ) {
     }
 
     public static function of(): self
@@ -41,6 +51,9 @@ final readonly class IntakesPage
             DoubtfulPair::open(self::PAIRS),
             IndustryLabel::query()->whereNull('code')->withCount(['accounts as used'])->orderByDesc('used')
                 ->orderBy('label')->limit(self::LABELS)->get(),
+            FeedLine::all(),
+            Mention::query()->with('item.feed', 'account')->where('verdict', Aboutness::ToDecide)
+                ->orderByDesc('confidence')->orderByDesc('id')->limit(self::PAIRS)->get(),
         );
     }
 
@@ -112,7 +125,7 @@ final readonly class IntakesPage
 
     public function isDecided(): bool
     {
-        return $this->pairs === [] && $this->labels->isEmpty();
+        return $this->pairs === [] && $this->labels->isEmpty() && $this->mentions->isEmpty();
     }
 
     /** @return list<string> to choose from while one types */

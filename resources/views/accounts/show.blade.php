@@ -56,6 +56,7 @@
                         @foreach ($page->earlier() as $one)<x-happened :$one />@endforeach</x-more>
                 @endif
             </x-section>
+            <x-accounts.sought :sought="$page->sought()" />
         </div>
         <div class="col-lg-3 vstack gap-4">@include('accounts.known')</div>
     </div>

@@ -1,6 +1,19 @@
 <section class="card card-body" id="decide">
     <h2>To decide</h2>
     <x-wrong for="decision" />
+    @if ($page->mentions->isNotEmpty())
+        <h3 class="mt-2">Is it about them?</h3>
+        @foreach ($page->mentions as $mention)
+            <div class="border-top py-2">
+                <p class="breaks"><a class="fw-semibold" href="{{ route('items.show', $mention->feed_item_id) }}">{{
+                    $mention->item->title }}</a><br><span class="small text-body-secondary">{{
+                    $mention->item->feed->name }}: about <a href="{{ route('accounts.show', $mention->account_id) }}">{{
+                    $mention->account->name }}</a>?</span></p>
+                <p class="small text-body-tertiary breaks">{{ $mention->because }}</p>
+                <x-feeds.decide :mention="$mention" />
+            </div>
+        @endforeach
+    @endif
     @if ($page->pairs !== [])
         <h3 class="mt-2">One or two? <span class="small text-body-secondary">{{ $page->open() }}</span></h3>
         @foreach ($page->pairs as $pair)@include('intake.pair', ['pair' => $pair])@endforeach

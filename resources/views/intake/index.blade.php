@@ -3,6 +3,7 @@
     <div class="row g-4 mt-0">
         <div class="col-lg-8 vstack gap-4">
             <x-intake.upload :megabytes="$page->megabytes()" />
+            <x-feeds.list :feeds="$page->feeds" />
             <x-section title="Files">
                 @if ($page->intakes->isEmpty())
                     <x-empty>No file was brought yet. Begin with accounts; then contacts and signals find their account
