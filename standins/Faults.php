@@ -12,13 +12,12 @@ final class Faults
         'redirect', 'entities',
     ];
 
-    private const WAIT = 120;
-
     private const GIANT = 3_000_000;
 
     private const AHEAD = 400 * 86_400;
 
-    public function __construct(private readonly string $file)
+    /** @param  int  $wait  seconds that one waits for what is slow */
+    public function __construct(private readonly string $file, private readonly int $wait = 120)
     {
     }
 
@@ -52,8 +51,9 @@ final class Faults
         return match ($this->of($source)) {
             'repeated' => array_merge([], ...array_map(static fn (array $one): array => [$one, $one], $items)),
             'giant' => array_map(
-                static fn (array $one, int $i): array => ['text' => $i === 0 ? str_repeat('air ', intdiv(self::GIANT, 4))
-                    : $one['text'] ?? ''] + $one,
+                static fn (array $one, int $i): array => [
+                    'text' => $i === 0 ? str_repeat('air ', intdiv(self::GIANT, 4)) : $one['text'] ?? '',
+                ] + $one,
                 $items,
                 array_keys($items),
             ),
@@ -75,7 +75,7 @@ final class Faults
         $type = ['Content-Type' => 'text/plain; charset=UTF-8'];
 
         return match ($this->of($source)) {
-            'slow' => $answer->with(wait: self::WAIT),
+            'slow' => $answer->with(wait: $this->wait),
             'cut' => $answer->with(
                 substr($answer->body, 0, intdiv(strlen($answer->body), 2)),
                 ['Content-Length' => (string) strlen($answer->body)],

@@ -14,7 +14,7 @@ $clock = getenv('LUFTIG_CLOCK_FILE') ?: dirname(__DIR__).'/storage/framework/clo
 $now = is_file($clock) ? (int) strtotime(trim((string) file_get_contents($clock))) : time();
 $server = new Server(
     new World($folder, $now),
-    new Faults("$folder/faults.json"),
+    new Faults("$folder/faults.json", (int) (getenv('LUFTIG_SLOW') ?: 120)),
     'http://'.($_SERVER['HTTP_HOST'] ?? '127.0.0.1'),
 );
 $answer = $server->answer(

@@ -21,7 +21,9 @@ final class DecideMention
     public static function as(Mention $mention, Aboutness $verdict, User $by): void
     {
         Together::write(function () use ($mention, $verdict, $by): void {
-            $mention->update(['verdict' => $verdict, 'decided_by' => $verdict === Aboutness::ToDecide ? null : $by->id]);
+            $mention->update([
+                'verdict' => $verdict, 'decided_by' => $verdict === Aboutness::ToDecide ? null : $by->id,
+            ]);
             $item = $mention->item;
             if ($item->kind === ItemKind::Posting) {
                 self::posting($item, $mention);

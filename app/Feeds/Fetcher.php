@@ -16,13 +16,14 @@ final class Fetcher
 {
     private const REDIRECTS = 3;
 
-    private const CONNECT_SECONDS = 5;
+    /** Answers that name another address; that nothing has changed (304) is none of them. */
+    private const REDIRECT = [301, 302, 303, 307, 308];
 
-    private const SECONDS = 60;
+    private const CONNECT_SECONDS = 5;
 
     private const LONGEST_WAIT = 86_400;
 
-    public function __construct(private readonly int $mostBytes = 200_000_000)
+    public function __construct(private readonly int $mostBytes = 200_000_000, private readonly int $seconds = 60)
     {
     }
 
@@ -36,7 +37,7 @@ final class Fetcher
         $first = $site = Site::of($address);
         for ($redirects = 0; $redirects <= self::REDIRECTS; $redirects++) {
             [$response, $path] = $this->ask($address, $site, $conditions);
-            if (! $response->redirect()) {
+            if (! in_array($response->status(), self::REDIRECT, true)) {
                 return $this->answer($address, $response, $path);
             }
             @unlink($path);
@@ -81,7 +82,7 @@ final class Fetcher
                 'If-Modified-Since' => $conditions['last-modified'] ?? null,
             ]))->withOptions([
                 'allow_redirects' => false, 'sink' => $path, 'connect_timeout' => self::CONNECT_SECONDS,
-                'timeout' => self::SECONDS,
+                'timeout' => $this->seconds,
                 // The machine that was looked at is the one that is asked, whatever its name means a moment later.
                 'curl' => [CURLOPT_RESOLVE => ["{$site->host}:{$site->port}:{$site->ip}"]],
                 'progress' => function (int $whole, int $loaded) use (&$tooMuch): void {
@@ -98,7 +99,9 @@ final class Fetcher
                 $tooMuch => new Unreachable(
                     'It sends more than '.Format::number(intdiv($this->mostBytes, 1_000_000)).' MB, which is not read.',
                 ),
-                str_contains($says, 'timed out') => new Unreachable('It is too slow: no answer within a minute.'),
+                str_contains($says, 'timed out') => new Unreachable(
+                    "It is too slow: no whole answer within {$this->seconds} seconds.",
+                ),
                 str_contains($says, 'transfer closed') || str_contains($says, 'curl error 18') => new Unreachable(
                     'The connection was cut in the middle; what came before stays, and it is asked again.',
                 ),

@@ -6,8 +6,10 @@ namespace App\Feeds;
 
 use App\Models\Feed;
 use App\Models\FeedRun;
+use App\Models\ItemState;
 use App\Support\Together;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
 use Throwable;
 
 /**
@@ -18,13 +20,17 @@ final class RunFeed
 {
     private const CHUNK = 500;
 
-    private const MOST_PAGES = 25_000;
+    /** A sitemap leads to as many and one more. */
+    private const MOST_PAGES = 20_001;
 
     /** Minutes between tries after the first, second … failure. */
     private const PAUSES = [1, 2, 5, 15, 60, 240];
 
     /** A new run asks from a little before the last, for what a source wrote down late. */
     private const OVERLAP_HOURS = 6;
+
+    /** @var array<string, true> marks of what the run has seen, of pages that lead on */
+    private array $seen = [];
 
     public function __construct(private readonly Fetcher $fetcher = new Fetcher)
     {
@@ -34,6 +40,7 @@ final class RunFeed
     {
         $run = FeedRun::query()->create(['feed_id' => $feed->id, 'started_at' => CarbonImmutable::now()])->refresh();
         $cursor = Cursor::from($feed->cursor);
+        $this->seen = [];
         try {
             $this->pages($feed, $cursor, $run);
             $this->ends($feed, $run, null, CarbonImmutable::now()->addMinutes($feed->rhythm));
@@ -73,19 +80,18 @@ final class RunFeed
             $answer = $this->fetcher->get($address, $isFirst ? $cursor->conditions : []);
             array_shift($cursor->queue);
             if (! $answer->isUnchanged) {
-                $before = $run->created + $run->changed;
                 $portion = $format->read($answer, $cursor);
                 if ($isFirst) {
                     $cursor->pending = array_filter(array_intersect_key(
                         $answer->headers, ['etag' => 1, 'last-modified' => 1],
                     ));
                 }
-                $this->keep($feed, $portion, $cursor, $run);
-                // Page after page without an end, and nothing new on any of them.
-                $isIdle = $portion->more !== [] && $portion->alive === null && $run->came > 0
-                    && $run->created + $run->changed === $before && $feed->runs()->whereNull('problem')
-                        ->whereNotNull('finished_at')->exists();
-                $cursor->queue = array_values(array_unique([...$cursor->queue, ...$isIdle ? [] : $portion->more]));
+                $many = count($this->seen);
+                $this->keep($feed, $portion, $run);
+                // A page that shows only what this run has seen goes on without an end.
+                $goesOn = $portion->alive !== null || count($this->seen) > $many;
+                $more = $goesOn ? $this->wanted($feed, $portion, $cursor) : [];
+                $cursor->queue = array_values(array_unique([...$cursor->queue, ...$more]));
             }
             if ($cursor->queue === []) {
                 $cursor->conditions = $cursor->pending ?: $cursor->conditions;
@@ -98,12 +104,33 @@ final class RunFeed
         }
     }
 
-    private function keep(Feed $feed, Portion $portion, Cursor $cursor, FeedRun $run): void
+    /** @return list<string> addresses to go on with, without those of items that are known as they are */
+    private function wanted(Feed $feed, Portion $portion, Cursor $cursor): array
+    {
+        $old = array_keys(array_filter(
+            $portion->changed,
+            fn (string $changed): bool => $cursor->since !== null && $changed < $cursor->since,
+        ));
+        $known = [];
+        foreach (array_chunk($old, self::CHUNK) as $some) {
+            $known += DB::table('feed_items')->where('feed_id', $feed->id)
+                ->whereIn('mark', array_map(sha1(...), $some))->where('state', '<>', ItemState::Refused->value)
+                ->whereNull('gone_at')->pluck('id', 'mark')->all();
+        }
+        $skipped = array_filter($old, fn (string $address): bool => isset($known[sha1($address)]));
+
+        return array_values(array_diff($portion->more, $skipped));
+    }
+
+    private function keep(Feed $feed, Portion $portion, FeedRun $run): void
     {
         $keep = new KeepItems($feed, Formats::named($feed->format)::kind());
         $some = [];
         foreach ($portion->items as $item) {
             $some[] = $item;
+            if ($portion->more !== []) {
+                $this->seen[hash('xxh3', $item->id)] = true;
+            }
             if (count($some) === self::CHUNK) {
                 $this->store($keep, $some, $run);
                 $some = [];

@@ -56,7 +56,8 @@ final class TryFeed
         DB::beginTransaction();
         try {
             $feed->forceFill(['name' => uniqid('trial ')])->save();
-            $run = FeedRun::query()->create(['feed_id' => $feed->id, 'started_at' => CarbonImmutable::now()])->refresh();
+            $run = FeedRun::query()
+                ->create(['feed_id' => $feed->id, 'started_at' => CarbonImmutable::now()])->refresh();
             (new KeepItems($feed, Formats::named($feed->format)::kind()))->keep($found, $run);
 
             return array_values($feed->items()->with('signals.account', 'account')->get()->sortBy('id')->all());

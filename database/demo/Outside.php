@@ -7,8 +7,8 @@ namespace Database\Demo;
 use Carbon\CarbonImmutable;
 
 /**
- * What the outside world tells of the invented one: postings, reports and rounds of the last ninety days, which say what
- * the base's signals say, and those of the days to come; written down for the stand-ins, each with the truth about it.
+ * What the outside world tells of the invented one: postings, reports and rounds of the last ninety days, which say
+ * what the base's signals say, and those of the days to come; written down for the stand-ins, each with the truth.
  */
 final class Outside
 {
@@ -36,7 +36,7 @@ final class Outside
     ];
 
     private const NOISE = [
-        'New bridge over the river opens in spring', 'Council quarrels over parking', 'Storm fells trees along the coast',
+        'New bridge over the river opens in spring', 'Council quarrels over parking', 'Storm fells trees',
         'School choir sings at the town hall', 'Prices of power rise again, says the ministry',
         'Museum shows old looms', 'Trains late after signal fault', 'Duty to audit energy: what changes in January',
     ];
@@ -100,10 +100,11 @@ final class Outside
     public function write(string $folder): void
     {
         is_dir($folder) || mkdir($folder, 0777, true);
-        foreach (['postings' => $this->postings, 'reports' => $this->reports, 'rounds' => $this->rounds] as $name => $all) {
+        $all = ['postings' => $this->postings, 'reports' => $this->reports, 'rounds' => $this->rounds];
+        foreach ($all as $name => $items) {
             $lines = array_map(
                 fn (array $one): string => json_encode($one, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n",
-                $all,
+                $items,
             );
             file_put_contents("$folder/$name.new", implode('', $lines));
             rename("$folder/$name.new", "$folder/$name.jsonl");
@@ -147,7 +148,8 @@ final class Outside
         $posting = [
             'id' => 1000 + count($this->postings), 'employer' => $company['name'], 'domain' => $domain,
             'title' => $title, 'place' => $company['city'], 'country' => $company['truth']['country'],
-            'at' => $at->toIso8601ZuluString(), 'until' => $at->addDays($this->dice->int(95, 130))->toIso8601ZuluString(),
+            'at' => $at->toIso8601ZuluString(),
+            'until' => $at->addDays($this->dice->int(95, 130))->toIso8601ZuluString(),
             'type' => $type, 'text' => "<p>$text</p>",
             'author' => $author === null || $this->dice->chance(.6) ? [] : [
                 'name' => $author['first_name'].' '.$author['last_name'],
@@ -246,7 +248,8 @@ final class Outside
         }
         for ($n = 0; $n < intdiv($signals, 40); $n++) {
             $this->tells(
-                $this->dice->pick(self::PAPERS), $this->dice->pick(self::NOISE).' in '.$this->dice->pick($makers)['city'],
+                $this->dice->pick(self::PAPERS),
+                $this->dice->pick(self::NOISE).' in '.$this->dice->pick($makers)['city'],
                 'Nobody was hurt.', $this->past(), [],
             );
         }

@@ -29,7 +29,8 @@ final class JobPosting
         $employer = self::text($organisation['name'] ?? null) ?? self::text($json['hiringOrganization'] ?? null);
         $contact = self::object($json['applicationContact'] ?? null);
         $types = $json['employmentType'] ?? null;
-        $text = PlainText::of(self::text($json['description'] ?? null) ?? '');
+        $description = $json['description'] ?? null;
+        $text = is_string($description) ? PlainText::of($description) : '';
         $facts = array_filter([
             'employer' => $employer,
             'domain' => self::domain($organisation),
@@ -61,7 +62,8 @@ final class JobPosting
 
     private static function text(mixed $value): ?string
     {
-        $text = is_scalar($value) ? trim(html_entity_decode((string) $value, ENT_QUOTES | ENT_HTML5)) : '';
+        $text = is_scalar($value) ? trim((string) $value) : '';
+        $text = strpbrk($text, '<&') === false ? $text : PlainText::of($text);
 
         return $text === '' ? null : $text;
     }

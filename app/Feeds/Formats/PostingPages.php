@@ -40,14 +40,13 @@ final class PostingPages implements Format
     public function read(Fetched $answer, Cursor $cursor): Portion
     {
         return str_starts_with($answer->beginning(), '<?xml') || str_starts_with($answer->beginning(), '<urlset')
-            ? $this->sitemap($answer, $cursor)
+            ? $this->sitemap($answer)
             : new Portion($this->page($answer));
     }
 
-    /** The pages that are new or changed since the last whole run are asked for; all that it lists are alive. */
-    private function sitemap(Fetched $answer, Cursor $cursor): Portion
+    private function sitemap(Fetched $answer): Portion
     {
-        $more = $alive = [];
+        $more = $alive = $changes = [];
         foreach (Xml::elements($answer->text(), ['url', 'sitemap']) as $entry) {
             $address = Fetcher::absolute(Xml::text($entry, 'loc') ?? '', $answer->address);
             if ($address === $answer->address) {
@@ -56,15 +55,17 @@ final class PostingPages implements Format
             if ($entry->localName === 'url') {
                 $alive[] = $address;
             }
-            if ($cursor->since === null || (self::changed($entry) ?? $cursor->since) >= $cursor->since) {
-                $more[] = $address;
+            $more[] = $address;
+            $changed = self::changed($entry);
+            if ($changed !== null && $entry->localName === 'url') {
+                $changes[$address] = $changed;
             }
             if (count($alive) > self::MOST) {
                 throw new Unreadable('The sitemap lists more than 20,000 pages, which is not read.');
             }
         }
 
-        return new Portion([], $more, $alive === [] ? null : $alive);
+        return new Portion([], $more, $alive === [] ? null : $alive, $changes);
     }
 
     private static function changed(\DOMElement $entry): ?string

@@ -52,6 +52,7 @@ final class PressFeed implements Format
     /** @return iterable<Found> */
     private function items(string $text, string $address): iterable
     {
+        $paper = self::paper($text) ?? (string) parse_url($address, PHP_URL_HOST);
         foreach (Xml::elements($text, ['entry', 'item']) as $entry) {
             $link = self::link($entry);
             $link = $link === null ? null : Fetcher::absolute($link, $address);
@@ -66,7 +67,7 @@ final class PressFeed implements Format
                 mb_strimwidth($title, 0, self::TITLE, '…'),
                 array_filter([
                     'text' => $plain, 'links' => array_values(array_unique($links[1])),
-                    'paper' => (string) parse_url($link ?? $address, PHP_URL_HOST),
+                    'paper' => $paper,
                 ]),
                 $raw,
                 $link,
@@ -89,6 +90,16 @@ final class PressFeed implements Format
         return preg_match('~<link\b(?=[^>]*\brel=["\']next["\'])[^>]*\bhref=["\']([^"\']+)~i', $start, $next) === 1
             ? [Fetcher::absolute(html_entity_decode($next[1]), $address)]
             : [];
+    }
+
+    /** What the feed calls itself. */
+    private static function paper(string $text): ?string
+    {
+        $start = (string) (preg_split('~<(?:entry|item)\b~', $text, 2)[0] ?? '');
+
+        return preg_match('~<title\b[^>]*>(.*?)</title>~s', $start, $found) === 1
+            ? (mb_strimwidth(PlainText::of($found[1]), 0, 80, '…') ?: null)
+            : null;
     }
 
     private static function link(DOMElement $entry): ?string

@@ -30,7 +30,7 @@ final class FeedRequest extends FormRequest
             ],
             ...$this->source(),
             'rhythm' => ['required', Rule::in(array_keys(Rhythms::all()))],
-            'confidence' => ['required', $this->share(...)],
+            'confidence' => ['bail', 'required', 'string', 'max:10', $this->share(...)],
         ];
     }
 
@@ -39,7 +39,7 @@ final class FeedRequest extends FormRequest
     {
         return [
             'format' => ['required', Rule::in(array_keys(Formats::labels()))],
-            'address' => ['required', 'string', 'max:500', $this->site(...)],
+            'address' => ['bail', 'required', 'string', 'max:500', $this->site(...)],
         ];
     }
 

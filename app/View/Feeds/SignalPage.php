@@ -28,7 +28,7 @@ final readonly class SignalPage
         'new_leader' => 'the authority of the position', 'promotion' => 'the authority of the position',
         'customer_alum' => 'whether the position is in a buyer role',
         'post_engagement' => 'what they did with the post', 'own_engagement' => 'what they did',
-        'topic_interest' => 'what the source reports', 'news' => 'whether the headline or only the text names the account',
+        'topic_interest' => 'what the source reports', 'news' => 'whether the headline names the account, or the text',
     ];
 
     /** @param  Collection<int, Signal>  $others */
@@ -71,7 +71,8 @@ final readonly class SignalPage
             isset($facts['class']) => $facts['class'] === 'news'
                 ? 'By no class of the press: it is named, no more.' : "By the class “{$facts['class']}” of the press.",
             $this->signal->fed => 'By the facts of its source.',
-            default => 'As '.($this->signal->source ?? 'somebody').' said.',
+            default => 'It was brought as it stands, by a file or by hand'
+                .($this->signal->source === null ? '.' : "; its source: {$this->signal->source}."),
         };
     }
 

@@ -5,8 +5,8 @@
     <x-back :to="$feed->exists ? route('feeds.show', $feed) : route('intake.index')">{{ $feed->exists ? $feed->name
         : 'Intake' }}</x-back>
     <h1>{{ $feed->exists ? 'Change '.$feed->name : 'A new feed' }}</h1>
-    <p class="text-body-tertiary mt-2 measure">A source that is asked by itself, in an open format that it speaks. Try it
-        first: you see what its first items would become, and nothing is kept.</p>
+    <p class="text-body-tertiary mt-2 measure">A source that is asked by itself, in an open format that it speaks. Try
+        it first: you see what its first items would become, and nothing is kept.</p>
     <div class="row g-4 mt-0">
         <div class="col-lg-5">
             <x-form :to="$feed->exists ? route('feeds.update', $feed) : route('feeds.store')"

@@ -5,7 +5,8 @@
     </x-heading>
     <p class="text-body-tertiary mt-2">{{ $page->happened?->about }} · <x-ago
         :time="$page->signal->occurred_at" />@if ($page->signal->contact) · <a
-        href="{{ route('contacts.show', $page->signal->contact_id) }}">{{ $page->signal->contact->name() }}</a>@endif</p>
+        href="{{ route('contacts.show', $page->signal->contact_id) }}">{{ $page->signal->contact->name()
+        }}</a>@endif</p>
     @if ($page->signal->quote)<blockquote class="measure">{{ $page->signal->quote }}</blockquote>@endif
     <div class="row g-4 mt-0">
         <div class="col-lg-7 vstack gap-4">

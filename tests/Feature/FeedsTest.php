@@ -1,0 +1,392 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Feeds\DecideMention;
+use App\Feeds\HiringSignals;
+use App\Models\Account;
+use App\Models\Feed;
+use App\Models\FeedItem;
+use App\Models\IntakeKind;
+use App\Models\ItemState;
+use App\Models\Mention;
+use App\Models\Opening;
+use App\Models\Signal;
+use App\Models\StruckSignal;
+use App\Standings\Standings;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Signal\Aboutness;
+use Luftig\Core\Signal\Kind;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/** What feeds bring, and what it becomes. */
+final class FeedsTest extends TestCase
+{
+    use HasOutside {
+        setUp as private setUpOutside;
+    }
+
+    private Account $tunhede;
+
+    protected function setUp(): void
+    {
+        $this->setUpOutside();
+        $this->offer->ruleSets()->create([
+            'version' => 2, 'kinds' => [], 'criteria' => [], 'buyer_roles' => [], 'roles_of_interest' => [
+                ['name' => 'Planner', 'title_query' => 'planner', 'text_query' => '"compressed air" OR steam',
+                    'functions' => ['maintenance']],
+                ['name' => 'Utilities', 'title_query' => 'utilities', 'functions' => ['maintenance']],
+            ],
+        ]);
+        $this->offer->refresh();
+        $this->bring(IntakeKind::Accounts, "domain;name;industry;headcount;country;city\n"
+            ."tunhede.example;Glasverk Tunhede A/S;glass;420;Denmark;Hobro\n"
+            ."sverkhult.example;Papir Sverkhult;paper;60;Norway;Halden\n");
+        $this->tunhede = Account::query()->where('domain', 'tunhede.example')->firstOrFail();
+    }
+
+    public function test_postings_become_openings_and_one_signal_for_each_role(): void
+    {
+        $this->world('postings', [
+            $this->posting(1),
+            $this->posting(2, ['title' => 'MAINTENANCE PLANNER (m/f/x)', 'at' => '2026-11-21T08:00:00Z']),
+            $this->posting(3, ['title' => 'Planner, nights', 'text' => '<p>Much to do.</p>']),
+            $this->posting(4, ['title' => 'Utilities engineer', 'text' => '<p>Steam and compressed air.</p>']),
+            $this->posting(5, ['title' => 'Cook', 'text' => '<p>Soup.</p>']),
+            $this->posting(6, ['title' => 'Planner', 'domain' => 'nobody.example', 'employer' => 'Nobody']),
+        ]);
+        $run = $this->ask($this->feed('posting-lines', 'jobs/feed.jsonl?since='));
+        self::assertSame([6, 6, 2, null], [$run->came, $run->created, $run->signals, $run->problem]);
+        self::assertSame(
+            [['Cook', 1], ['MAINTENANCE PLANNER (m/f/x)', 2], ['Planner, nights', 1], ['Utilities engineer', 1]],
+            Opening::query()->orderBy('title')->get()->map(fn (Opening $one): array => [$one->title, $one->postings])
+                ->all(),
+        );
+        $planner = Signal::query()->where('facts->role', 'Planner')->sole();
+        // One whose text speaks of air too, and one that does not: 1 − ½^1.5.
+        self::assertEqualsWithDelta(1 - .5 ** 1.5, $planner->strength, 1e-9);
+        self::assertSame(
+            ['MAINTENANCE PLANNER (m/f/x) sought, one of 2 openings', '2026-11-21', '2026-11-20', .9],
+            [
+                $planner->title, $planner->occurred_at->toDateString(), $planner->since?->toDateString(),
+                $planner->confidence,
+            ],
+        );
+        self::assertCount(3, $planner->items);
+        self::assertStringContainsString('compressed air', (string) $planner->quote);
+        // What a title gives to one role is not told of another, though the text would.
+        $utilities = Signal::query()->where('facts->role', 'Utilities')->sole();
+        self::assertEqualsWithDelta(.5, $utilities->strength, 1e-9);
+        self::assertSame(
+            'Nobody in the base has the domain nobody.example.',
+            FeedItem::query()->where('state', ItemState::Dropped)->sole()->why,
+        );
+    }
+
+    public function test_what_comes_twice_changes_nothing_and_what_is_gone_is_closed(): void
+    {
+        $this->world('postings', [$this->posting(1), $this->posting(2, ['title' => 'Utilities engineer'])]);
+        $feed = $this->feed('posting-pages', 'jobs/sitemap.xml');
+        self::assertSame([2, 2], [$this->ask($feed)->created, Signal::query()->count()]);
+        $before = DB::table('signals')->get()->all();
+        $this->itIs('2026-11-24T09:00:00Z');
+        $again = $this->ask($feed);
+        self::assertSame([0, 0, 0, null], [$again->created, $again->changed, $again->signals, $again->problem]);
+        self::assertEquals($before, DB::table('signals')->get()->all());
+        // One is taken down; another is put up.
+        $this->world('postings', [
+            $this->posting(1), $this->posting(3, ['title' => 'Planner, days', 'at' => '2026-11-25T08:00:00Z']),
+        ]);
+        $this->itIs('2026-11-25T09:00:00Z');
+        $run = $this->ask($feed);
+        self::assertSame([1, 1, 0], [$run->created, $run->gone, $run->signals]);
+        self::assertSame(
+            '2026-11-25',
+            Opening::query()->where('title', 'Utilities engineer')->sole()->closed_at?->toDateString(),
+        );
+        $planner = Signal::query()->where('facts->role', 'Planner')->sole();
+        self::assertEqualsWithDelta(1 - .5 ** 2, $planner->strength, 1e-9);
+        self::assertSame('2026-11-25', $planner->occurred_at->toDateString());
+        self::assertEqualsWithDelta(.5, Signal::query()->where('facts->role', 'Utilities')->sole()->strength, 1e-9);
+    }
+
+    public function test_a_changed_posting_says_what_changed(): void
+    {
+        $this->world('postings', [$this->posting(1)]);
+        $feed = $this->feed('posting-lines', 'jobs/feed.jsonl');
+        $this->ask($feed);
+        $this->world('postings', [$this->posting(1, ['place' => 'Skive'])]);
+        self::assertSame([0, 1], [($run = $this->ask($feed))->created, $run->changed]);
+        $item = FeedItem::query()->sole();
+        self::assertSame(['place' => 'Hobro'], $item->changes[0]['before'] ?? null);
+        self::assertSame('Skive', Opening::query()->sole()->place);
+        $this->actingAs($this->rep)->get("/items/{$item->id}")->assertOk()->assertSeeText('Before 2026-11-23')
+            ->assertSeeText('Hobro')->assertSeeText('JobPosting');
+    }
+
+    public function test_an_agency_is_no_signal_and_its_client_a_hint_that_somebody_decides(): void
+    {
+        $this->world('postings', [
+            $this->posting(1, [
+                'employer' => 'Kvarnby Rekrytering', 'domain' => '',
+                'text' => '<p>For our client Glasverk Tunhede in Hobro: compressed air.</p>',
+            ]),
+            $this->posting(2, ['text' => '<p>On behalf of our client we seek.</p>']),
+        ]);
+        $this->ask($this->feed('posting-lines', 'jobs/feed.jsonl'));
+        self::assertSame([0, 0], [Signal::query()->count(), Opening::query()->count()]);
+        $mention = Mention::query()->sole();
+        self::assertSame([$this->tunhede->id, .4, Aboutness::ToDecide], [
+            $mention->account_id, $mention->confidence, $mention->verdict,
+        ]);
+        $this->actingAs($this->rep)->get('/intake')->assertSeeText('Is it about them?')
+            ->assertSeeText('agency, by its name: “rekrytering”');
+        $this->patch("/mentions/{$mention->id}", ['about' => 'yes'])
+            ->assertSessionHas('said', 'It is about Glasverk Tunhede A/S, and counts for it.');
+        self::assertSame(.4, Signal::query()->sole()->confidence);
+        // It stays decided when the posting comes again in another form.
+        DB::table('feed_items')->update(['content' => sha1('')]);
+        $this->ask(Feed::query()->sole());
+        self::assertSame(1, Signal::query()->count());
+        $this->delete("/mentions/{$mention->id}");
+        self::assertSame([0, 0], [Signal::query()->count(), Opening::query()->count()]);
+    }
+
+    public function test_reports_are_told_by_whom_they_name_and_what_they_tell(): void
+    {
+        $this->world('reports', [
+            $this->report(1, 'Glasverk Tunhede builds a new hall'),
+            $this->report(
+                2, 'A new hall for Glasverk Tunhede', ['paper' => 'dispatch', 'at' => '2026-11-21T08:00:00Z'],
+            ),
+            $this->report(3, 'Papir Sverkhult: hiring stopped', ['text' => 'No more.']),
+            $this->report(4, 'Weather', ['text' => 'Papir Sverkhult wrote a letter.']),
+            $this->report(5, 'Storm over Halden', ['text' => 'Nobody was hurt.']),
+        ]);
+        $this->ask($this->feed('press', 'press/posten/rss.xml'));
+        $this->ask($this->feed('press', 'press/dispatch/atom.xml'));
+        $found = Signal::query()->with('items')->orderBy('id')->get()->map(fn (Signal $one): array => [
+            $one->kind->value, $one->title, $one->strength, $one->confidence, $one->items->count(),
+        ])->all();
+        self::assertEqualsCanonicalizing([
+            // Two papers, each .9 sure.
+            ['expansion', 'Glasverk Tunhede builds a new hall', 1.0, .97, 2],
+            ['hiring_freeze', 'Papir Sverkhult: hiring stopped', 1.0, .8, 1],
+            ['news', 'Weather', .6, .6, 1],
+        ], $found);
+        self::assertSame(ItemState::Dropped, FeedItem::query()->where('title', 'Storm over Halden')->sole()->state);
+    }
+
+    public function test_what_a_file_brought_gets_a_source_and_no_double(): void
+    {
+        $this->bring(IntakeKind::Signals, "domain;kind;date;title;round;amount;confidence\n"
+            ."tunhede.example;funding;2026-11-18;Round B, €12M;B;12 Mio;1\n"
+            ."tunhede.example;hiring;2026-11-10;Planner sought;;;.8\n"
+            ."tunhede.example;expansion;2026-11-19;New hall announced;;;1\n");
+        $this->world('postings', [$this->posting(1)]);
+        $this->world('reports', [
+            $this->report(1, 'Glasverk Tunhede A/S: new hall announced'),
+            $this->report(2, 'Glasverk Tunhede raises capital'),
+        ]);
+        $this->world('rounds', [[
+            'id' => 'r1', 'domain' => 'tunhede.example', 'at' => '2026-11-21T00:00:00Z', 'round' => 'B',
+            'amount' => 12e6, 'currency' => 'EUR',
+        ], [
+            'id' => 'r2', 'domain' => 'tunhede.example', 'at' => '2026-11-22T00:00:00Z', 'round' => 'debt',
+            'amount' => 42e6, 'currency' => 'EUR',
+        ]]);
+        $before = Signal::query()->pluck('confidence', 'title')->all();
+        $this->ask($this->feed('posting-lines', 'jobs/feed.jsonl'));
+        $this->ask($this->feed('press', 'press/posten/atom.xml'));
+        $this->ask($this->feed('funding-rounds', 'register/rounds.json'));
+        $debt = Signal::query()->where('fed', true)->sole();
+        // Debt .5, 42 million among 420: log10(100) / 2 = 1.
+        self::assertSame(['Debt, 42 M EUR', .5, .9], [$debt->title, $debt->strength, $debt->confidence]);
+        self::assertSame($before, Signal::query()->where('fed', false)->pluck('confidence', 'title')->all());
+        self::assertSame(
+            [1, 1, 2],
+            Signal::query()->where('fed', false)->orderBy('kind')->get()->map(fn ($one) => $one->items()->count())
+                ->sort()->values()->all(),
+        );
+    }
+
+    public function test_a_round_that_does_not_hold_to_the_schema_is_refused_with_its_reason(): void
+    {
+        $this->world('rounds', [
+            ['id' => 'r1', 'domain' => 'x', 'at' => '2026-11-22', 'round' => 'B', 'amount' => 12e6,
+                'currency' => 'EUR'],
+            ['id' => 'r2', 'domain' => 'tunhede.example', 'at' => '2026-11-22', 'round' => 'A', 'amount' => -5,
+                'currency' => 'EUR'],
+        ]);
+        $run = $this->ask($this->feed('funding-rounds', 'register/rounds.json'));
+        self::assertSame([2, 2, 0], [$run->came, $run->refused, Signal::query()->count()]);
+        self::assertStringStartsWith('It does not hold to the schema:', (string) FeedItem::query()->firstOrFail()->why);
+    }
+
+    /** @return array<string, array{string, string, string}> */
+    public static function faults(): array
+    {
+        $all = [];
+        $says = [
+            'slow' => 'It is too slow', 'cut' => 'cut in the middle', '500' => 'a fault of its own (answer 500)',
+            '429' => 'asks us to come later', 'redirect' => 'a private network, which is not asked',
+            'garbage' => '', 'charset' => '', 'repeated' => '', 'scripts' => '',
+            'future' => '', 'giant' => '', 'endless' => '', 'entities' => '',
+        ];
+        foreach (['jobs', 'press', 'register'] as $source) {
+            foreach ($says as $fault => $sentence) {
+                $all["$fault, $source"] = [$source, (string) $fault, $sentence];
+            }
+        }
+
+        return $all;
+    }
+
+    #[DataProvider('faults')]
+    public function test_after_a_fault_nothing_is_lost_or_double(string $source, string $fault, string $says): void
+    {
+        $this->world('postings', [$this->posting(1), $this->posting(2, ['title' => 'Utilities engineer'])]);
+        $this->world('reports', [
+            $this->report(1, 'Glasverk Tunhede builds a new hall in Ålborg – soon'),
+            $this->report(2, 'Papir Sverkhult: hiring stopped', ['text' => 'No more.']),
+        ]);
+        $this->world('rounds', array_map(fn (int $i): array => [
+            'id' => "r$i", 'domain' => ['tunhede.example', 'sverkhult.example'][$i], 'at' => '2026-11-20T00:00:00Z',
+            'round' => 'B', 'amount' => 12e6, 'currency' => 'EUR',
+        ], [0, 1]));
+        $feed = match ($source) {
+            'jobs' => $this->feed('posting-pages', 'jobs/sitemap.xml'),
+            'press' => $this->feed('press', 'press/posten/atom.xml'),
+            default => $this->feed('funding-rounds', 'register/rounds.json'),
+        };
+        $this->fault($source, $fault);
+        $bad = $this->ask($feed);
+        if ($says !== '') {
+            self::assertStringContainsString($says, (string) $bad->problem);
+            self::assertSame(0, Signal::query()->count());
+        }
+        self::assertTrue($bad->problem === null || $bad->created + $bad->refused >= 0);
+        self::assertSame($bad->problem, $feed->refresh()->problem);
+        if ($fault === '429') {
+            self::assertSame('2026-11-23 09:10:00', $feed->next_at?->toDateTimeString());
+        }
+        self::assertStringNotContainsString('root:', (string) json_encode(DB::table('feed_items')->pluck('facts')));
+        $this->fault($source, null);
+        $good = $this->ask($feed);
+        self::assertNull($good->problem, "$source after $fault");
+        self::assertSame(0, $feed->refresh()->failures);
+        $titles = Signal::query()->orderBy('title')->pluck('title')->all();
+        self::assertCount(2, $titles, implode(' · ', $titles));
+        self::assertStringNotContainsString('<script', implode('', $titles));
+        if ($source === 'press') {
+            self::assertStringContainsString('Ålborg – soon', implode('', $titles));
+        }
+        $this->ask($feed);
+        self::assertSame($titles, Signal::query()->orderBy('title')->pluck('title')->all());
+    }
+
+    public function test_a_run_that_ends_in_the_middle_is_gone_on_with(): void
+    {
+        $this->world('postings', array_map(
+            fn (int $i): array => $this->posting($i, ['place' => "Place $i"]),
+            range(1, 4),
+        ));
+        $feed = $this->feed('posting-pages', 'jobs/sitemap.xml');
+        $this->ask($feed);
+        DB::table('feed_items')->delete();
+        // Two pages were read, and the third did not answer.
+        $page = fn (int $i): string => 'http://127.0.0.1:'.self::$port."/jobs/$i";
+        $feed->update(['cursor' => ['queue' => [$page(9), $page(3), $page(4)], 'began' => self::NOW]]);
+        self::assertSame(
+            [0, 'There is nothing at this address (answer 404).'],
+            [($run = $this->ask($feed))->came, $run->problem],
+        );
+        self::assertSame([$page(9), $page(3), $page(4)], $feed->refresh()->cursor['queue']);
+        $feed->update(['cursor' => ['queue' => [$page(3), $page(4)], 'began' => self::NOW]]);
+        self::assertSame(2, $this->ask($feed)->came);
+        self::assertSame(['Place 3', 'Place 4'], Opening::query()->orderBy('place')->pluck('place')->all());
+        self::assertArrayNotHasKey('queue', $feed->refresh()->cursor ?? []);
+    }
+
+    public function test_what_was_struck_out_stays_out_until_it_is_taken_back(): void
+    {
+        $this->world('reports', [$this->report(1, 'Glasverk Tunhede builds a new hall')]);
+        $feed = $this->feed('press', 'press/posten/atom.xml');
+        $this->ask($feed);
+        (new Standings)->refresh();
+        $signal = Signal::query()->sole();
+        $had = $this->standing($this->tunhede)->push;
+        self::assertGreaterThan(0, $had);
+        $this->actingAs($this->rep)->get("/signals/{$signal->id}")->assertOk()
+            ->assertSeeText('“expansion” of the press')->assertSeeText('Its name stands in the headline');
+        $this->delete("/signals/{$signal->id}", ['reason' => ''])
+            ->assertSessionHasErrors(['reason' => 'Say what is wrong with it, so that others understand it.']);
+        $this->delete("/signals/{$signal->id}", ['reason' => 'another firm'])->assertSessionHas('undo');
+        (new Standings)->refresh();
+        self::assertSame(0.0, (float) $this->standing($this->tunhede)->push);
+        DB::table('feed_items')->update(['content' => sha1('')]);
+        $this->ask($feed);
+        self::assertSame(0, Signal::query()->count());
+        $this->post("/signals/struck/{$signal->id}")->assertRedirect("/signals/{$signal->id}");
+        (new Standings)->refresh();
+        self::assertSame($had, $this->standing($this->tunhede)->push);
+        self::assertSame([0, 1], [StruckSignal::query()->count(), Signal::query()->sole()->items->count()]);
+    }
+
+    public function test_a_file_does_not_bring_back_what_was_struck_out(): void
+    {
+        $file = "domain;kind;date;title\ntunhede.example;news;2026-11-18;In the press\n";
+        $this->bring(IntakeKind::Signals, $file);
+        $this->actingAs($this->rep)->delete('/signals/'.Signal::query()->sole()->id, ['reason' => 'wrong']);
+        self::assertSame([0, 1], [
+            ($intake = $this->bring(IntakeKind::Signals, $file))->created, $intake->unchanged,
+        ]);
+        self::assertSame(0, Signal::query()->count());
+    }
+
+    public function test_a_trial_shows_what_would_become_and_keeps_nothing(): void
+    {
+        $this->world('reports', [$this->report(1, 'Glasverk Tunhede builds a new hall'), $this->report(2, 'Storm')]);
+        $form = ['format' => 'press', 'address' => 'http://127.0.0.1:'.self::$port.'/press/posten/atom.xml'];
+        $this->actingAs($this->lead)->post('/feeds/trial', $form)->assertOk()
+            ->assertSeeText('expansion: Glasverk Tunhede builds a new hall')
+            ->assertSeeText('It names nobody in the base.');
+        self::assertSame([0, 0, 0], [Feed::query()->count(), FeedItem::query()->count(), Signal::query()->count()]);
+        $this->post('/feeds/trial', ['format' => 'posting-lines'] + $form)->assertOk()
+            ->assertSeeText('These are no JSON Lines');
+        $this->actingAs($this->rep)->post('/feeds/trial', $form)->assertForbidden();
+    }
+
+    public function test_rules_of_interest_change_and_the_signals_follow(): void
+    {
+        $this->world('postings', [$this->posting(1)]);
+        $this->ask($this->feed('posting-lines', 'jobs/feed.jsonl'));
+        self::assertSame('Planner', Signal::query()->sole()->facts['role'] ?? null);
+        $this->offer->ruleSets()->create(['version' => 3, 'kinds' => [], 'criteria' => [], 'roles_of_interest' => [
+            ['name' => 'Upkeep', 'title_query' => 'maintenance', 'functions' => ['maintenance']],
+        ]]);
+        HiringSignals::renewAll();
+        self::assertSame(['Upkeep', Kind::Hiring], [
+            Signal::query()->sole()->facts['role'] ?? null, Signal::query()->sole()->kind,
+        ]);
+    }
+
+    public function test_a_decision_on_a_report_is_made_once_and_can_be_undone(): void
+    {
+        $this->bring(IntakeKind::Accounts, "domain;name\nother.example;Glasverk Tunhede\n");
+        $this->world('reports', [$this->report(1, 'Glasverk Tunhede builds a new hall', ['text' => ''])]);
+        $this->ask($this->feed('press', 'press/posten/atom.xml'));
+        self::assertSame([0, 2], [Signal::query()->count(), Mention::query()->count()]);
+        $mention = Mention::query()->where('account_id', $this->tunhede->id)->sole();
+        self::assertSame(.4, $mention->confidence, '.8, and half of it for the namesake');
+        DecideMention::as($mention, Aboutness::Taken, $this->rep);
+        self::assertSame([$this->tunhede->id, .9], [
+            Signal::query()->sole()->account_id, Signal::query()->sole()->confidence,
+        ]);
+        DecideMention::as($mention, Aboutness::Dropped, $this->rep);
+        self::assertSame(0, Signal::query()->count());
+    }
+}
