@@ -16,9 +16,10 @@ final class PressClasses
         ['recall', Kind::News, 'recall OR recalls OR "recalled" OR Rückruf* OR ruft zurück OR återkall* OR '
             .'tilbagekald* OR tilbakekall* OR terugroep* OR wycofuj* OR takaisinved* OR rappelle'],
         ['hiring stop', Kind::HiringFreeze, '"hiring stop" OR "hiring freeze" OR "hiring stopped" OR "stops hiring" OR '
-            .'"no new positions" OR layoffs OR '"lays off" OR "job cuts" OR "cuts jobs" OR Einstellungsstopp OR Stellenabbau OR "baut Stellen ab" OR '
-            .'Kurzarbeit OR anställningsstopp OR varslar OR varsel OR ansættelsesstop OR fyrer OR nedbemann* OR '
-            .'vacaturestop OR ontslagen OR zwolnienia OR irtisano* OR lomautta* OR licencie*'],
+            .'"no new positions" OR layoffs OR "lays off" OR "job cuts" OR "cuts jobs" OR Einstellungsstopp OR '
+            .'Stellenabbau OR "baut Stellen ab" OR Kurzarbeit OR anställningsstopp OR varslar OR varsel OR '
+            .'ansættelsesstop OR fyrer OR nedbemann* OR vacaturestop OR ontslagen OR zwolnienia OR irtisano* OR '
+            .'lomautta* OR licencie*'],
         ['called off', Kind::News, '"called off" OR cancels OR halts OR postpones OR scraps OR denies OR stoppt OR '
             .'verschiebt OR skjuter upp OR ställer in OR udskyder OR utsetter OR schrapt OR wstrzymuje OR lykkää'],
         ['funding', Kind::Funding, '"funding round" OR "series a" OR "series b" OR "series c" OR "raises capital" OR '

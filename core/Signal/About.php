@@ -95,7 +95,7 @@ final class About
         foreach ($item->links as $link) {
             foreach ($this->byProfile[self::address($link)] ?? [] as $account) {
                 $inTitle = $this->isIn($item, $account);
-                yield new Mention($account->id, 1.0, 'The address of its profile is linked.', $inTitle);
+                yield new Mention($account->id, 1.0, 'Its profile stands among the links.', $inTitle);
             }
         }
     }

@@ -154,7 +154,7 @@ final class Outside
             'author' => $author === null || $this->dice->chance(.6) ? [] : [
                 'name' => $author['first_name'].' '.$author['last_name'],
             ],
-            'truth' => $truth + ['domain' => $domain],
+            'truth' => $truth + ['domain' => $domain] + ($company['status'] === 'agency' ? ['agency' => true] : []),
         ];
         $this->postings[] = $posting;
         if ($this->dice->chance(.08) && $at->addDays(6) < $this->now) {

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Account;
+use App\Models\Feed;
+use App\Models\FeedItem;
+use App\Models\ItemKind;
+use App\Models\ItemState;
+use App\Models\Offer;
+use App\Models\Opening;
+use App\Models\RuleSet;
+use App\Models\Signal;
+use App\Models\User;
+use Database\Demo\Scenario;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** How well the demo's outside world is understood, against what its seed knows. */
+final class FeedsDemoTest extends TestCase
+{
+    use HasOutside;
+
+    public function test_a_first_run_finds_what_the_base_has_and_understands_the_rest(): void
+    {
+        RuleSet::query()->delete();
+        Offer::query()->delete();
+        User::query()->delete();
+        config(['luftig.world' => self::$folder]);
+        (new Scenario(500, 1500, 2600, 0, 0))->load(fn (string $line) => null);
+        $brought = Signal::query()->where('derived', false)->count();
+        foreach (Feed::query()->get() as $feed) {
+            self::assertNull($this->ask($feed)->problem, $feed->name);
+        }
+        self::assertSame($brought, Signal::query()->where('derived', false)->where('fed', false)->count());
+        $new = Signal::query()->where('fed', true)->count();
+        self::assertLessThanOrEqual(.01 * $brought, $new, 'what the base has already is not told once more');
+
+        [$posted, $truth] = [$this->items(ItemKind::Posting), $this->truth('postings')];
+        self::assertGreaterThan(300, count($posted));
+        $agencies = $this->figures(
+            array_filter($posted, fn (FeedItem $one): bool => str_contains((string) $one->why, 'gency')),
+            array_filter($truth, fn (array $one): bool => isset($one['truth']['agency'])),
+            $posted,
+        );
+        $doubles = $this->doubles($posted, $truth);
+        $reports = $this->reports();
+        printf("\nagencies: precision %.3f, recall %.3f of %d\n", ...$agencies);
+        printf("doubles: precision %.3f, recall %.3f of %d\n", ...$doubles);
+        printf("press: precision %.3f, recall %.3f of %d; new signals: %d of %d\n", ...[...$reports, $new, $brought]);
+        foreach ([[$agencies, .95, .95], [$doubles, .95, .95], [$reports, .97, .9]] as [$figures, $precision, $recall]) {
+            self::assertGreaterThanOrEqual($precision, $figures[0]);
+            self::assertGreaterThanOrEqual($recall, $figures[1]);
+        }
+        // A day later there is that day's news.
+        $this->itIs('2026-11-24T18:00:00Z');
+        $before = FeedItem::query()->count();
+        foreach (Feed::query()->get() as $feed) {
+            self::assertNull($this->ask($feed)->problem);
+        }
+        self::assertGreaterThan($before, FeedItem::query()->count());
+        self::assertGreaterThan($new, Signal::query()->where('fed', true)->count());
+    }
+
+    /** @return array<string, FeedItem> by the number at the end of the link */
+    private function items(ItemKind $kind): array
+    {
+        return FeedItem::query()->with('account')->where('kind', $kind)->get()
+            ->keyBy(fn (FeedItem $one): string => basename((string) $one->link))->all();
+    }
+
+    /** @return array<string, array<string, mixed>> what is known by now, by number */
+    private function truth(string $what): array
+    {
+        $truth = [];
+        foreach (file(self::$folder."/$what.jsonl") ?: [] as $line) {
+            $one = (array) json_decode($line, true);
+            if ($one['at'] <= self::NOW) {
+                $truth[(string) $one['id']] = $one;
+            }
+        }
+
+        return $truth;
+    }
+
+    /**
+     * @param  array<string, mixed>  $found
+     * @param  array<string, mixed>  $true
+     * @param  array<string, mixed>  $all
+     * @return array{float, float, int} precision, recall, how many there are
+     */
+    private function figures(array $found, array $true, array $all): array
+    {
+        $true = array_intersect_key($true, $all);
+        $right = count(array_intersect_key($found, $true));
+
+        return [$right / max(1, count($found)), $right / max(1, count($true)), count($true)];
+    }
+
+    /**
+     * Pairs of postings that stand behind one opening.
+     *
+     * @param  array<string, FeedItem>  $posted
+     * @param  array<string, array<string, mixed>>  $truth
+     * @return array{float, float, int}
+     */
+    private function doubles(array $posted, array $truth): array
+    {
+        $found = $true = [];
+        foreach (Opening::query()->with('items')->get() as $opening) {
+            $ids = $opening->items->map(fn (FeedItem $one): string => basename((string) $one->link))->sort()->values();
+            foreach ($ids as $i => $one) {
+                foreach ($ids->slice($i + 1) as $other) {
+                    $found["$one $other"] = true;
+                }
+            }
+        }
+        foreach ($truth as $id => $one) {
+            foreach ($truth as $otherId => $other) {
+                // One role of one firm, sought anew within 45 days.
+                if (
+                    $id < $otherId && isset($posted[$id], $posted[$otherId], $one['truth']['opening'])
+                    && $one['truth']['opening'] === ($other['truth']['opening'] ?? null)
+                    && $one['domain'] === $other['domain'] && $one['domain'] !== ''
+                    && $posted[$id]->account_id !== null
+                    && (isset($one['truth']['double']) || isset($other['truth']['double']))
+                    && abs(strtotime($one['at']) - strtotime($other['at'])) <= 45 * 86_400
+                ) {
+                    $true["$id $otherId"] = true;
+                }
+            }
+        }
+        $right = count(array_intersect_key($found, $true));
+        // What was put up twice without being a copy is one opening by the rule, and is not counted as wrong.
+        $wrong = count(array_filter(array_keys(array_diff_key($found, $true)), function (string $pair) use ($truth): bool {
+            [$one, $other] = explode(' ', $pair);
+
+            return $truth[$one]['truth']['opening'] !== $truth[$other]['truth']['opening']
+                || $truth[$one]['domain'] !== $truth[$other]['domain'];
+        }));
+
+        return [$right / max(1, $right + $wrong), $right / max(1, count($true)), count($true)];
+    }
+
+    /**
+     * Of the reports that are taken: about the right account, and of the right kind; of the right ones: taken.
+     *
+     * @return array{float, float, int}
+     */
+    private function reports(): array
+    {
+        $domains = Account::query()->pluck('domain', 'id')->all();
+        $truth = $this->truth('reports');
+        $taken = $right = 0;
+        $kinds = DB::table('signal_sources')->join('signals', 'signals.id', '=', 'signal_id')
+            ->get(['feed_item_id', 'kind', 'account_id'])->groupBy('feed_item_id');
+        foreach ($this->items(ItemKind::Report) as $id => $item) {
+            if ($item->state !== ItemState::Taken) {
+                continue;
+            }
+            $taken++;
+            $is = $truth[$id]['truth'];
+            $told = $kinds[$item->id][0] ?? null;
+            $right += $is !== [] && $told !== null && ($domains[$told->account_id] ?? null) === $is['domain']
+                && $told->kind === $is['kind'] ? 1 : 0;
+        }
+        $true = count(array_filter($truth, fn (array $one): bool => $one['truth'] !== []));
+
+        return [$right / max(1, $taken), $right / max(1, $true), $true];
+    }
+}
