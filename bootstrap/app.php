@@ -15,10 +15,14 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession;
+use Laravel\Sanctum\Http\Middleware\CheckForAnyAbility;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php',
+        commands: __DIR__.'/../routes/console.php', health: '/up',
+    )
     ->withMiddleware(function (Middleware $middleware): void {
         // Its package is not in every mirror, and no other site calls this one.
         $middleware->remove(HandleCors::class);
@@ -31,10 +35,12 @@ return Application::configure(basePath: dirname(__DIR__))
             prepend: [FragmentsWithoutCookies::class],
             replace: [StartSession::class => SessionOfPages::class],
         );
-        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->alias(['ability' => CheckForAnyAbility::class]);
+        $middleware->redirectGuestsTo(fn (Request $request): ?string => $request->is('api/*') ? null : '/sign-in');
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(function (HttpException $e, Request $request) {
             if ($e->getStatusCode() !== 419) {
                 return null;

@@ -42,6 +42,7 @@ use App\Http\Controllers\TeamController;
 use App\Http\Controllers\TitleLessonController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\WatchController;
+use App\Http\Controllers\WebhookController;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\Contact;
@@ -242,6 +243,13 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/feeds', [FeedController::class, 'store'])->name('feeds.store')->can('create', Feed::class);
     Route::post('/feeds/trial', [FeedController::class, 'trial'])->middleware('throttle:20,1')->name('feeds.trial')
         ->can('create', Feed::class);
+    Route::get('/webhooks/new', [WebhookController::class, 'create'])->name('webhooks.create')
+        ->can('create', Feed::class);
+    Route::post('/webhooks', [WebhookController::class, 'store'])->name('webhooks.store')->can('create', Feed::class);
+    Route::post('/feeds/{feed}/tokens', [WebhookController::class, 'token'])->name('webhooks.token')
+        ->can('update', 'feed');
+    Route::delete('/feeds/{feed}/tokens/{token}', [WebhookController::class, 'revoke'])->whereNumber('token')
+        ->name('webhooks.revoke')->can('update', 'feed');
     Route::get('/feeds/{feed}', [FeedController::class, 'show'])->name('feeds.show')->can('view', 'feed');
     Route::get('/feeds/{feed}/edit', [FeedController::class, 'edit'])->name('feeds.edit')->can('update', 'feed');
     Route::put('/feeds/{feed}', [FeedController::class, 'update'])->name('feeds.update')->can('update', 'feed');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
+use App\Feeds\Understanding\Events;
+use App\Feeds\Understanding\PostedFacts;
 use App\Feeds\Understanding\Postings;
 use App\Feeds\Understanding\Reports;
 use App\Feeds\Understanding\Rounds;
@@ -18,6 +20,8 @@ final class Understandings
             ItemKind::Posting => new Postings,
             ItemKind::Report => new Reports,
             ItemKind::Round => new Rounds,
+            ItemKind::Event => new Events,
+            ItemKind::Fact => new PostedFacts,
         };
     }
 }

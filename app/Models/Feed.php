@@ -6,11 +6,14 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Database\Factories\FeedFactory;
+use Illuminate\Auth\Authenticatable as HasIdentity;
+use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Laravel\Sanctum\HasApiTokens;
 
 /**
  * A source that is asked by itself: where, how often, in which format, and how sure it is.
@@ -29,17 +32,28 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property int|null $user_id
  * @property CarbonImmutable|null $created_at
  */
-final class Feed extends Model
+final class Feed extends Model implements Authenticatable
 {
+    /** Of what is posted to us instead of being asked for. */
+    public const WEBHOOK = 'webhook';
+
+    use HasApiTokens;
+
     /** @use HasFactory<FeedFactory> */
     use HasFactory;
 
+    use HasIdentity;
     use SoftDeletes;
 
     protected $guarded = [];
 
     /** @var array<string, string> */
     protected $casts = ['cursor' => 'array', 'next_at' => 'datetime', 'paused' => 'boolean'];
+
+    public function isPosted(): bool
+    {
+        return $this->format === self::WEBHOOK;
+    }
 
     /** @return HasMany<FeedRun, $this> */
     public function runs(): HasMany
@@ -59,7 +73,7 @@ final class Feed extends Model
      */
     public function scopeDue(Builder $query): Builder
     {
-        return $query->where('paused', false)
+        return $query->where('paused', false)->where('format', '<>', self::WEBHOOK)
             ->where(fn (Builder $either) => $either->whereNull('next_at')->orWhere('next_at', '<=', now()));
     }
 }

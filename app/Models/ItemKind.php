@@ -10,6 +10,8 @@ enum ItemKind: string
     case Posting = 'posting';
     case Report = 'report';
     case Round = 'round';
+    case Event = 'event';
+    case Fact = 'fact';
 
     public function label(): string
     {
@@ -17,6 +19,8 @@ enum ItemKind: string
             self::Posting => 'posting',
             self::Report => 'report',
             self::Round => 'funding round',
+            self::Event => 'event',
+            self::Fact => 'fact',
         };
     }
 
@@ -27,6 +31,8 @@ enum ItemKind: string
             self::Posting => 'openings, and a hiring signal for each role of interest',
             self::Report => 'signals of the press, by their wording',
             self::Round => 'funding signals',
+            self::Event => 'signals of the kind that they name',
+            self::Fact => 'facts of accounts',
         };
     }
 }

@@ -43,6 +43,8 @@ final class AppServiceProvider extends ServiceProvider
         Queue::looping(fn () => Clock::apply());
         // The address as the database compares it, whatever its accents and capitals; and whoever tries one after the
         // other.
+        RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(1200)
+            ->by('api|'.($request->user('sanctum')?->getAuthIdentifier() ?? $request->ip())));
         RateLimiter::for('sign-in', fn (Request $request): array => [
             Limit::perMinute(6)
                 ->by('address|'.Fold::line((string) $request->string('email')->limit(190)).'|'.$request->ip()),

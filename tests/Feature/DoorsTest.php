@@ -26,7 +26,7 @@ use Tests\TestCase;
 final class DoorsTest extends TestCase
 {
     /** Open to those who have not signed in. */
-    private const OPEN = ['sign-in', 'sign-in/demo', 'up', 'storage/{path}'];
+    private const OPEN = ['sign-in', 'sign-in/demo', 'up', 'storage/{path}', 'api/openapi.json'];
 
     /** Where it is for leads and admins to go. */
     private const LEADS = [
@@ -66,6 +66,13 @@ final class DoorsTest extends TestCase
         foreach ($this->routes() as $route) {
             if (! in_array($route->uri(), self::OPEN, true)) {
                 foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+                    // Whoever posts without a token is told so, and led nowhere.
+                    if (str_starts_with($route->uri(), 'api/')) {
+                        $this->call($method, '/'.$route->uri())->assertUnauthorized();
+                        app('auth')->shouldUse('web');
+
+                        continue;
+                    }
                     $this
                         ->call(
                             $method,

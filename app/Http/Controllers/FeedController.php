@@ -54,6 +54,8 @@ final class FeedController extends Controller
 
     public function edit(Feed $feed): View
     {
+        abort_if($feed->isPosted(), 404);
+
         return view('feeds.form', ['feed' => $feed]);
     }
 
@@ -71,6 +73,7 @@ final class FeedController extends Controller
 
     public function run(Feed $feed): RedirectResponse
     {
+        abort_if($feed->isPosted(), 404);
         $feed->update(['paused' => false]);
         AskFeed::dispatch($feed->id);
 

@@ -30,7 +30,7 @@ final class FeedRequest extends FormRequest
             ],
             ...$this->source(),
             'rhythm' => ['required', Rule::in(array_keys(Rhythms::all()))],
-            'confidence' => ['bail', 'required', 'string', 'max:10', $this->share(...)],
+            'confidence' => $this->sure(),
         ];
     }
 
@@ -59,7 +59,7 @@ final class FeedRequest extends FormRequest
         return [
             'name' => $this->string('name')->trim()->toString(), 'format' => $this->string('format')->toString(),
             'address' => $this->string('address')->trim()->toString(), 'rhythm' => $this->integer('rhythm'),
-            'confidence' => Quantity::Share->read($this->string('confidence')->toString(), 'EUR'),
+            'confidence' => self::share($this->string('confidence')->toString()),
         ];
     }
 
@@ -72,15 +72,23 @@ final class FeedRequest extends FormRequest
         }
     }
 
-    private function share(string $field, mixed $value, Closure $fail): void
+    /** @return list<mixed> the rules of how sure a source is */
+    public function sure(): array
     {
-        try {
-            $share = Quantity::Share->read((string) $value, 'EUR');
-        } catch (Mistake) {
-            $share = -1.0;
-        }
-        if ($share <= 0 || $share > 1) {
-            $fail('How sure it is: a share above 0, at most 100 %.');
-        }
+        return ['bail', 'required', 'string', 'max:10', function (string $field, mixed $value, Closure $fail): void {
+            try {
+                $share = self::share((string) $value);
+            } catch (Mistake) {
+                $share = -1.0;
+            }
+            if ($share <= 0 || $share > 1) {
+                $fail('How sure it is: a share above 0, at most 100 %.');
+            }
+        }];
+    }
+
+    public static function share(string $typed): float
+    {
+        return Quantity::Share->read($typed);
     }
 }

@@ -34,7 +34,8 @@ final readonly class FeedLine
 
     public function format(): string
     {
-        return Formats::labels()[$this->feed->format] ?? $this->feed->format;
+        return $this->feed->isPosted()
+            ? 'Webhook: CloudEvents posted to us' : Formats::labels()[$this->feed->format] ?? $this->feed->format;
     }
 
     public function isRunning(): bool
@@ -49,6 +50,7 @@ final readonly class FeedLine
             $this->isRunning() => 'being asked',
             $this->feed->paused => 'paused',
             $this->feed->problem !== null => 'failed: '.lcfirst($this->feed->problem),
+            $this->feed->isPosted() => $this->last === null ? 'nothing posted yet' : 'posts to us',
             $this->last === null => 'not asked yet',
             default => Rhythms::of($this->feed->rhythm),
         };

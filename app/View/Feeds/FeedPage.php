@@ -13,6 +13,7 @@ use App\Support\Format;
 use App\View\Tab;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Collection;
+use Laravel\Sanctum\PersonalAccessToken;
 
 /** One feed: how it is set, its runs, and what it brought. */
 final readonly class FeedPage
@@ -61,7 +62,7 @@ final readonly class FeedPage
 
         return Format::line(
             $this->line->format(),
-            Rhythms::of($this->feed()->rhythm),
+            $this->feed()->isPosted() ? null : Rhythms::of($this->feed()->rhythm),
             Format::percent($this->feed()->confidence).' sure',
             $this->feed()->paused ? 'paused' : ($next === null ? null : 'next '.Format::moment($next)),
         );
@@ -69,8 +70,34 @@ final readonly class FeedPage
 
     public function becomes(): string
     {
+        if ($this->feed()->isPosted()) {
+            return 'What it posts becomes signals of the kind that it names, or facts of accounts.';
+        }
+
         return ucfirst(Formats::named($this->feed()->format)::kind()->label()).'s become '
             .Formats::named($this->feed()->format)::kind()->becomes().'.';
+    }
+
+    /** @return list<array{id: int, says: string}> who may post as it */
+    public function tokens(): array
+    {
+        return array_values($this->feed()->tokens()->latest('id')->get()
+            ->map(fn (PersonalAccessToken $token): array => ['id' => (int) $token->getKey(), 'says' => Format::line(
+                implode(' and ', $token->abilities ?? []),
+                $token->last_used_at === null ? 'not used yet' : 'used '.Format::ago($token->last_used_at),
+            )])->all());
+    }
+
+    public function example(string $token): string
+    {
+        return implode(" \\\n  ", [
+            'curl -X POST '.route('api.signals'), "-H 'Authorization: Bearer $token'",
+            "-H 'Content-Type: application/cloudevents+json'",
+            "-d '".json_encode([
+                'specversion' => '1.0', 'id' => '1', 'source' => '/try', 'type' => 'example.own_engagement',
+                'data' => ['domain' => 'tunhede.example', 'deed' => 'asked', 'title' => 'Asked for a price'],
+            ], JSON_UNESCAPED_SLASHES)."'",
+        ]);
     }
 
     /** @return list<array{run: FeedRun, counts: list<string>, says: string}> the newest first */

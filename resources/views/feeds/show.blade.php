@@ -3,21 +3,24 @@
     <x-back :to="route('intake.index')">Intake</x-back>
     <x-heading :title="$page->feed()->name">
         @can('update', $page->feed())
-            <x-form :to="route('feeds.run', $page->feed())"><x-button kind="primary">Ask it now</x-button></x-form>
-            <x-form :to="route('feeds.pause', $page->feed())" method="patch"><x-button>{{ $page->feed()->paused
-                ? 'Go on' : 'Pause' }}</x-button></x-form>
-            <x-button :href="route('feeds.edit', $page->feed())">Change</x-button>
+            @unless ($page->feed()->isPosted())
+                <x-form :to="route('feeds.run', $page->feed())"><x-button kind="primary">Ask it now</x-button></x-form>
+                <x-form :to="route('feeds.pause', $page->feed())" method="patch"><x-button>{{ $page->feed()->paused
+                    ? 'Go on' : 'Pause' }}</x-button></x-form>
+                <x-button :href="route('feeds.edit', $page->feed())">Change</x-button>
+            @endunless
             <x-form :to="route('feeds.destroy', $page->feed())" method="delete"><x-button
                 kind="danger">Remove</x-button></x-form>
         @endcan
     </x-heading>
     <p class="text-body-tertiary mt-2 breaks">{{ $page->about() }} · {{ $page->feed()->address }}</p>
     <p class="text-body-tertiary">{{ $page->becomes() }}</p>
+    @if ($page->feed()->isPosted())<x-feeds.tokens :$page />@endif
     <div id="runs" class="mt-3" aria-live="polite" @if ($page->line->isRunning())
         hx-get="{{ request()->fullUrl() }}" hx-trigger="every 2s" hx-select="#runs" hx-swap="outerHTML" @endif>
         @if ($page->feed()->problem)<p class="alert alert-danger" role="alert">{{ $page->feed()->problem }}</p>@endif
         <x-section title="Runs" :about="$page->line->state()">
-            @if ($page->runs() === [])<x-empty>It was not asked yet; that happens within a minute.</x-empty>
+            @if ($page->runs() === [])<x-empty>Nothing came yet. What is asked is asked within a minute.</x-empty>
             @else
                 <x-table :heads="['When', '#Came', '#New', '#Changed', '#Same', '#Gone', '#To decide', '#Refused',
                     '#Signals', 'How it went']" :moves="false">

@@ -15,5 +15,5 @@
         </x-table>
     @endif
     @can('create', App\Models\Feed::class)<p class="mt-3"><x-button :href="route('feeds.create')">Add a
-        feed</x-button></p>@endcan
+        feed</x-button> <x-button :href="route('webhooks.create')">Add a webhook</x-button></p>@endcan
 </x-section>
