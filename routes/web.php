@@ -4,6 +4,7 @@ use App\Exports\ExportFormats;
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ApproachController;
 use App\Http\Controllers\BeginController;
+use App\Http\Controllers\CandidateController;
 use App\Http\Controllers\ChannelController;
 use App\Http\Controllers\ContactController;
 use App\Http\Controllers\ContactExportController;
@@ -45,6 +46,7 @@ use App\Http\Controllers\WatchController;
 use App\Http\Controllers\WebhookController;
 use App\Models\Account;
 use App\Models\Approach;
+use App\Models\CandidateCompany;
 use App\Models\Contact;
 use App\Models\Feed;
 use App\Models\Intake;
@@ -263,6 +265,15 @@ Route::middleware('auth')->group(function (): void {
         ->can('update', 'mention');
     Route::delete('/mentions/{mention}', [MentionController::class, 'destroy'])->name('mentions.destroy')
         ->can('update', 'mention');
+
+    Route::get('/candidates', [CandidateController::class, 'index'])->name('candidates')
+        ->can('viewAny', CandidateCompany::class);
+    Route::post('/candidates', [CandidateController::class, 'decide'])->name('candidates.decide')
+        ->can('create', CandidateCompany::class);
+    Route::delete('/candidates/{company}', [CandidateController::class, 'reopen'])->name('candidates.reopen')
+        ->can('update', 'company');
+    Route::patch('/candidates/people/{candidate}', [CandidateController::class, 'person'])->name('candidates.person')
+        ->can('update', 'candidate');
 
     Route::get('/intake', [IntakeController::class, 'index'])->name('intake.index')->can('viewAny', Intake::class);
     Route::post('/intake', [IntakeController::class, 'store'])->name('intake.store')->can('create', Intake::class);

@@ -17,6 +17,9 @@ final class Brought
 
     public ?int $account = null;
 
+    /** What shows that whoever seeks is an agency. */
+    public ?string $agency = null;
+
     /** @param  array<string, mixed>  $facts */
     private function __construct(
         public readonly int $id,

@@ -103,6 +103,18 @@ final class KeepItems
         }
     }
 
+    /**
+     * Understood once more, after the base came to know whom they are about.
+     *
+     * @param  list<int>  $ids
+     */
+    public static function again(Feed $feed, ItemKind $kind, array $ids): void
+    {
+        (new self($feed, $kind))->understand(
+            DB::table('feed_items')->whereIn('id', $ids)->get(self::READ)->all(), new FeedRun,
+        );
+    }
+
     /** @param  array<array-key, stdClass>  $rows */
     private function understand(array $rows, FeedRun $run): void
     {

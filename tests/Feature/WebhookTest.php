@@ -93,7 +93,8 @@ final class WebhookTest extends TestCase
             $account->headcount, $account->technologies()->pluck('name')->all(),
         ]);
         self::assertSame([
-            'Left empty, since it cannot be read: founded.', 'The name is missing, and no account has this domain yet.',
+            'It is as it says. Left empty, since it cannot be read: founded.',
+            'The name is missing, and no account has this domain yet.',
         ], FeedItem::query()->orderBy('id')->pluck('why')->all());
         $intake = Intake::query()->where('name', 'Our pages, 2026-11-23')->sole();
         $this->actingAs($this->lead)->post("/intake/{$intake->id}/undo")->assertRedirect();

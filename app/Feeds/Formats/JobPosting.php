@@ -6,6 +6,7 @@ namespace App\Feeds\Formats;
 
 use App\Feeds\Found;
 use App\Feeds\PlainText;
+use App\Support\Countries;
 use Carbon\CarbonImmutable;
 use Luftig\Core\Company\Domain;
 use Throwable;
@@ -35,6 +36,7 @@ final class JobPosting
             'employer' => $employer,
             'domain' => self::domain($organisation),
             'place' => self::place($json['jobLocation'] ?? null),
+            'country' => self::country($json['jobLocation'] ?? null),
             'type' => is_array($types) ? implode(', ', array_filter($types, is_string(...))) : self::text($types),
             'until' => self::time($json['validThrough'] ?? null)?->toIso8601ZuluString(),
             'text' => $text,
@@ -91,6 +93,14 @@ final class JobPosting
         }
 
         return null;
+    }
+
+    /** The code, where the place has one or a name that is known. */
+    private static function country(mixed $location): ?string
+    {
+        $country = self::object(self::object($location)['address'] ?? null)['addressCountry'] ?? null;
+
+        return Countries::code(self::text($country) ?? self::text(self::object($country)['name'] ?? null) ?? '');
     }
 
     private static function place(mixed $location): ?string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Feeds\Understanding;
 
 use App\Feeds\Brought;
+use App\Feeds\CandidateCompanies;
 use App\Feeds\KeepSignals;
 use App\Feeds\Understanding;
 use App\Feeds\Wanted;
@@ -50,6 +51,11 @@ final class Events implements Understanding
             $looks[$key] = true;
             $wanted[] = $this->wanted($feed, $item, $account, $person, $heads[$account] ?? null, $isLook);
         }
+
+        CandidateCompanies::see(array_filter(
+            $items,
+            fn (Brought $one): bool => $one->state === ItemState::Dropped,
+        ));
 
         return KeepSignals::keep($wanted);
     }
@@ -97,7 +103,8 @@ final class Events implements Understanding
     private function looks(Brought $item, int $account, ?stdClass $person): array
     {
         return array_values(DB::table('feed_items')->where('account_id', $account)
-            ->where('kind', ItemKind::Event->value)->whereBetween('at', [$item->at->startOfDay(), $item->at->endOfDay()])->whereNot('id', $item->id)
+            ->where('kind', ItemKind::Event->value)->whereNot('id', $item->id)
+            ->whereBetween('at', [$item->at->startOfDay(), $item->at->endOfDay()])
             ->whereRaw("JSON_VALUE(facts, '$.deed') = 'page'")
             ->when($person === null, fn ($query) => $query->whereRaw("JSON_VALUE(facts, '$.email') IS NULL"))
             ->when($person !== null, fn ($query) => $query->where(fn ($either) => $either

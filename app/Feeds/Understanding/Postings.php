@@ -6,6 +6,7 @@ namespace App\Feeds\Understanding;
 
 use App\Feeds\AccountsNamed;
 use App\Feeds\Brought;
+use App\Feeds\CandidateCompanies;
 use App\Feeds\HiringSignals;
 use App\Feeds\OpeningsOf;
 use App\Feeds\Understanding;
@@ -45,6 +46,7 @@ final class Postings implements Understanding
             $employer = (string) ($item->facts['employer'] ?? $domain);
             $account = $domain === null ? ($byName[$employer] ?? null) : ($byDomain[$domain] ?? null);
             $agency = $this->agency($item, $employer, $account !== null && isset($agencies[$account]));
+            $item->agency = $agency;
             if ($agency !== null) {
                 $this->client($item, $agency, $account);
             } elseif ($account === null) {
@@ -58,6 +60,11 @@ final class Postings implements Understanding
             }
             array_push($touched, ...array_filter([$account, $item->account, $item->accountBefore]));
         }
+        CandidateCompanies::see(array_filter(
+            $items,
+            fn (Brought $one): bool => $one->state !== ItemState::Taken
+                && ! isset($byDomain[$one->facts['domain'] ?? '']) && ! isset($byName[$one->facts['employer'] ?? '']),
+        ));
         $this->own($items);
         $touched = array_values(array_unique($touched));
         OpeningsOf::renew($touched);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Feeds\Understanding;
 
 use App\Feeds\Brought;
+use App\Feeds\CandidateCompanies;
 use App\Feeds\KeepSignals;
 use App\Feeds\Understanding;
 use App\Feeds\Wanted;
@@ -61,6 +62,11 @@ final class Rounds implements Understanding
                 days: self::SAME_DAYS,
             );
         }
+
+        CandidateCompanies::see(array_filter(
+            $items,
+            fn (Brought $one): bool => $one->state === ItemState::Dropped,
+        ));
 
         return KeepSignals::keep($wanted);
     }

@@ -14,7 +14,8 @@ use Luftig\Core\Signal\Aboutness;
 final readonly class ItemPage
 {
     private const LABELS = [
-        'employer' => 'Employer', 'domain' => 'Domain', 'place' => 'Place', 'type' => 'Employment', 'until' => 'Until',
+        'employer' => 'Employer', 'domain' => 'Domain', 'place' => 'Place', 'country' => 'Country',
+        'type' => 'Employment', 'until' => 'Until',
         'text' => 'Text', 'author' => 'Put up by', 'agency' => 'By an agency', 'paper' => 'Paper', 'links' => 'Links',
         'round' => 'Round', 'amount' => 'Amount', 'currency' => 'Currency', 'title' => 'Title', 'day' => 'Day',
     ];

@@ -11,6 +11,7 @@ use App\Models\IndustryLabel;
 use App\Models\Intake;
 use App\Models\Mention;
 use App\Support\Format;
+use App\View\Feeds\CandidatesPage;
 use App\View\Feeds\FeedLine;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Collection;
@@ -72,6 +73,11 @@ final readonly class IntakesPage
                 self::COUNTED,
             ),
         ], array_values($this->intakes->items()));
+    }
+
+    public function candidates(): string
+    {
+        return Format::count(CandidatesPage::waiting(), 'candidate');
     }
 
     public function open(): string

@@ -1,5 +1,5 @@
 <x-layout title="Intake" at="intake">
-    <h1>Intake</h1>
+    <x-heading title="Intake"><x-button :href="route('candidates')">{{ $page->candidates() }}</x-button></x-heading>
     <div class="row g-4 mt-0">
         <div class="col-lg-8 vstack gap-4">
             <x-intake.upload :megabytes="$page->megabytes()" />

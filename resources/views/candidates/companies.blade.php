@@ -1,0 +1,27 @@
+<x-form :to="route('candidates.decide')">
+    @if ($page->tab !== 'aside')
+        <div class="hstack gap-2 mt-3">
+            <x-button kind="primary" name="do" value="accept">Take into the base</x-button>
+            <x-button name="do" value="aside">Put aside</x-button>
+        </div>
+    @endif
+    <x-table :heads="['-Choose', 'Company', 'Seeks', 'How well it would fit', 'Seen']">
+        @foreach ($page->rows as $row)
+            <tr data-row data-url="{{ $row['item'] ? route('items.show', $row['item']) : '' }}">
+                <td>@if ($page->tab !== 'aside')<input class="form-check-input" type="checkbox" name="ids[]"
+                    value="{{ $row['company']->id }}" aria-label="Choose {{ $row['company']->name }}">@endif</td>
+                <td><strong class="breaks">{{ $row['company']->name }}</strong><br>
+                    <span class="small text-body-secondary breaks">{{ $row['known'] }}</span></td>
+                <td class="small breaks">{{ implode(', ', $row['sought']) }}</td>
+                <td class="small">{{ $row['says'] }}</td>
+                <td class="small">@if ($row['item'])<a href="{{ route('items.show', $row['item']) }}">{{ $row['seen']
+                    }}</a>@endif @if ($page->tab === 'aside')<x-button small kind="link" form="reopen-{{
+                    $row['company']->id }}" aria-label="Make {{ $row['company']->name }} a candidate again">Candidate
+                    again</x-button>@endif</td></tr>
+        @endforeach
+    </x-table>
+</x-form>
+@if ($page->tab === 'aside')
+    @foreach ($page->rows as $row)<x-form :to="route('candidates.reopen', $row['company'])" method="delete"
+        id="reopen-{{ $row['company']->id }}" />@endforeach
+@endif
