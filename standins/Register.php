@@ -13,7 +13,26 @@ final readonly class Register extends Source
     {
         $page = max(1, is_numeric($query['page'] ?? null) ? (int) $query['page'] : 1);
 
-        return $path === ['rounds.json'] ? $this->rounds($page) : null;
+        return match ($path) {
+            ['rounds.json'] => $this->rounds($page),
+            ['headcounts.csv'] => $this->headcounts(),
+            default => null,
+        };
+    }
+
+    /** Heads by month and function, of months that have begun. */
+    private function headcounts(): Answer
+    {
+        $lines = "domain,month,function,heads\n";
+        foreach ($this->world->headcounts() as $one) {
+            foreach ($one['months'] as $month => $heads) {
+                foreach ($heads as $function => $many) {
+                    $lines .= "{$one['domain']},$month,$function,$many\n";
+                }
+            }
+        }
+
+        return Answer::of('text/csv', $lines);
     }
 
     private function rounds(int $page): Answer

@@ -36,6 +36,23 @@ final class World
         return $this->until('rounds');
     }
 
+    /** @return list<array{domain: string, months: array<string, array<string, int>>}> */
+    public function headcounts(): array
+    {
+        $all = [];
+        $now = gmdate('Y-m', $this->now);
+        foreach (@file("$this->folder/headcounts.jsonl", FILE_IGNORE_NEW_LINES) ?: [] as $line) {
+            $one = (array) json_decode($line, true);
+            $all[] = ['domain' => (string) $one['domain'], 'months' => array_filter(
+                (array) $one['months'],
+                static fn (string $at): bool => $at <= $now,
+                ARRAY_FILTER_USE_KEY,
+            )];
+        }
+
+        return $all;
+    }
+
     /** @return list<array<string, mixed>> */
     private function until(string $what): array
     {

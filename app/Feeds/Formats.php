@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Feeds\Formats\FundingRounds;
+use App\Feeds\Formats\HeadcountTable;
 use App\Feeds\Formats\PostingLines;
 use App\Feeds\Formats\PostingPages;
 use App\Feeds\Formats\PressFeed;
@@ -14,7 +15,9 @@ use InvalidArgumentException;
 final class Formats
 {
     /** @var list<class-string<Format>> */
-    private const ALL = [PostingPages::class, PostingLines::class, PressFeed::class, FundingRounds::class];
+    private const ALL = [
+        PostingPages::class, PostingLines::class, PressFeed::class, FundingRounds::class, HeadcountTable::class,
+    ];
 
     /** @return array<string, string> name → label */
     public static function labels(): array

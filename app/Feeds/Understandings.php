@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Feeds\Understanding\Events;
+use App\Feeds\Understanding\Heads;
 use App\Feeds\Understanding\PostedFacts;
 use App\Feeds\Understanding\Postings;
 use App\Feeds\Understanding\Reports;
@@ -20,6 +21,7 @@ final class Understandings
             ItemKind::Posting => new Postings,
             ItemKind::Report => new Reports,
             ItemKind::Round => new Rounds,
+            ItemKind::Heads => new Heads,
             ItemKind::Event => new Events,
             ItemKind::Fact => new PostedFacts,
         };

@@ -10,6 +10,7 @@ enum ItemKind: string
     case Posting = 'posting';
     case Report = 'report';
     case Round = 'round';
+    case Heads = 'heads';
     case Event = 'event';
     case Fact = 'fact';
 
@@ -19,6 +20,7 @@ enum ItemKind: string
             self::Posting => 'posting',
             self::Report => 'report',
             self::Round => 'funding round',
+            self::Heads => 'headcount',
             self::Event => 'event',
             self::Fact => 'fact',
         };
@@ -31,6 +33,7 @@ enum ItemKind: string
             self::Posting => 'openings, and a hiring signal for each role of interest',
             self::Report => 'signals of the press, by their wording',
             self::Round => 'funding signals',
+            self::Heads => 'headcounts by month and function, growth and decline',
             self::Event => 'signals of the kind that they name',
             self::Fact => 'facts of accounts',
         };

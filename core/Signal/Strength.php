@@ -9,6 +9,11 @@ use Luftig\Core\Text\Fold;
 /** How much of it happened, 0–1, from the raw facts (rule 2, last column). */
 final class Strength
 {
+    /** Under which a change of headcount is none. */
+    public const LEAST_CHANGE = .03;
+
+    private const LEAST_HEADS = 10;
+
     private const ROUNDS = [
         'pre-seed' => .8, 'seed' => .8, 'a' => 1.0, 'b' => .9, 'grant' => .6, 'debt' => .5, 'undisclosed' => .5,
     ];
@@ -55,11 +60,13 @@ final class Strength
 
     /**
      * Growth or decline over 90 days; null where it is none (under 3 %, or an account under 10 heads).
+     *
+     * @param  int|null  $account  heads of the whole account, where it is one function that changes
      */
-    public static function ofChange(int $before, int $after): ?float
+    public static function ofChange(int $before, int $after, ?int $account = null): ?float
     {
         $gained = abs($after - $before);
-        if ($before < 10 || $gained / $before < .03) {
+        if ($before < 1 || ($account ?? $before) < self::LEAST_HEADS || $gained / $before < self::LEAST_CHANGE) {
             return null;
         }
 

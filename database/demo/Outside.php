@@ -50,6 +50,9 @@ final class Outside
     /** @var list<array<string, mixed>> */
     private array $rounds = [];
 
+    /** @var list<array<string, mixed>> */
+    private array $headcounts = [];
+
     /** @var array<string, array<string, mixed>> domain → its row */
     private array $companies = [];
 
@@ -91,6 +94,7 @@ final class Outside
             $signals[$i]['link'] = $link ?? $row['link'];
         }
         $this->noise(count($signals));
+        $this->heads($signals);
         $this->ahead($authors);
 
         return $signals;
@@ -100,7 +104,10 @@ final class Outside
     public function write(string $folder): void
     {
         is_dir($folder) || mkdir($folder, 0777, true);
-        $all = ['postings' => $this->postings, 'reports' => $this->reports, 'rounds' => $this->rounds];
+        $all = [
+            'headcounts' => $this->headcounts, 'postings' => $this->postings, 'reports' => $this->reports,
+            'rounds' => $this->rounds,
+        ];
         foreach ($all as $name => $items) {
             $lines = array_map(
                 fn (array $one): string => json_encode($one, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n",
@@ -259,14 +266,59 @@ final class Outside
                 .' '.$this->dice->pick(['Glas', 'Papir', 'Folie', 'Metall', 'Tekstil']);
             $domain = mb_strtolower(str_replace(' ', '-', $name)).'.example';
             $role = $this->dice->pick(array_slice(Words::OPENINGS, 0, 4));
+            $maker = $this->dice->pick($makers);
             $at = $this->past();
             $this->postings[] = [
                 'id' => 1000 + count($this->postings), 'employer' => $name, 'domain' => $domain,
-                'title' => ucfirst($role), 'place' => $this->dice->pick($makers)['city'], 'country' => 'SE',
+                'title' => ucfirst($role), 'place' => $maker['city'], 'country' => $maker['truth']['country'],
                 'at' => $at->toIso8601ZuluString(), 'until' => $at->addDays(100)->toIso8601ZuluString(),
                 'type' => 'FULL_TIME', 'text' => '<p>'.$this->words($role).'</p>', 'author' => [],
                 'truth' => ['unknown' => true, 'opening' => $role],
             ];
+        }
+    }
+
+    /**
+     * Heads by month and function over two years, and of the two months to come: they rise and fall as the company
+     * does, and over the last months as the newest signal of growth or decline says.
+     *
+     * @param  list<array<string, string>>  $signals
+     */
+    private function heads(array $signals): void
+    {
+        $newest = [];
+        foreach ($signals as $row) {
+            $isTold = $row['heads before'] !== '' && $row['date'] > ($newest[$row['domain']]['date'] ?? '');
+            if ($isTold && $row['date'] >= $this->now->subDays(self::DAYS)->format('Y-m-d')) {
+                $newest[$row['domain']] = $row;
+            }
+        }
+        foreach ($this->companies as $domain => $company) {
+            $told = $newest[$domain] ?? null;
+            $months = [];
+            $parts = 0;
+            for ($back = 24; $back >= -2; $back--) {
+                $month = $this->now->startOfMonth()->subMonths($back);
+                $rate = max(-.3, min(.3, $company['truth']['growth'])) / 4;
+                $heads = $company['truth']['heads'] / (1 + $rate) ** ($back / 3);
+                if ($told !== null) {
+                    [$was, $is] = [(int) $told['heads before'], (int) $told['heads after']];
+                    $heads = $back > 3
+                        ? $was / (1 + $rate) ** (($back - 3) / 3)
+                        : $was + min(1, (3 - $back) / 3) * ($is - $was);
+                } elseif (abs($rate) < .06 && $back < 3) {
+                    // Of whom nothing was told the last months say little.
+                    $heads = $company['truth']['heads'] / (1 + $rate);
+                }
+                $heads = max(1, (int) round($heads));
+                // Who came lately is not said by function yet.
+                $parts = $back > 3 || $months === [] ? $heads : $parts;
+                $months[$month->format('Y-m')] = [
+                    '' => $heads, 'operations' => (int) ($parts * .52), 'maintenance' => (int) ($parts * .08),
+                    'engineering' => (int) ($parts * .1), 'sales' => (int) ($parts * .07),
+                ];
+            }
+            $this->headcounts[] = ['domain' => $domain, 'months' => $months];
         }
     }
 

@@ -170,6 +170,7 @@ final class Scenario
             ['Dispatch', 'press', 'press/dispatch/atom.xml', 5, .9],
             ['Posten', 'press', 'press/posten/rss.xml', 5, .9],
             ['Anzeiger', 'press', 'press/anzeiger/atom.xml', 5, .9],
+            ['Headcounts', 'headcounts', 'register/headcounts.csv', 1440, .9],
             ['Register of rounds', 'funding-rounds', 'register/rounds.json', 360, .9],
         ] as [$name, $format, $path, $rhythm, $confidence]) {
             Feed::query()->create(compact('name', 'format', 'rhythm', 'confidence') + [

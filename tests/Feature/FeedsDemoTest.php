@@ -32,7 +32,7 @@ final class FeedsDemoTest extends TestCase
         (new Scenario(500, 1500, 2600, 0, 0))->load(fn (string $line) => null);
         $brought = Signal::query()->where('derived', false)->count();
         foreach (Feed::query()->get() as $feed) {
-            self::assertNull($this->ask($feed)->problem, $feed->name);
+            self::assertNull($this->ask($feed, 50_000_000)->problem, $feed->name);
         }
         self::assertSame($brought, Signal::query()->where('derived', false)->where('fed', false)->count());
         $new = Signal::query()->where('fed', true)->count();
@@ -58,7 +58,7 @@ final class FeedsDemoTest extends TestCase
         $this->itIs('2026-11-24T18:00:00Z');
         $before = FeedItem::query()->count();
         foreach (Feed::query()->get() as $feed) {
-            self::assertNull($this->ask($feed)->problem);
+            self::assertNull($this->ask($feed, 50_000_000)->problem);
         }
         self::assertGreaterThan($before, FeedItem::query()->count());
         self::assertGreaterThan($new, Signal::query()->where('fed', true)->count());

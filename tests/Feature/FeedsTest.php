@@ -213,6 +213,49 @@ final class FeedsTest extends TestCase
         );
     }
 
+    public function test_heads_by_month_tell_of_growth_while_it_lasts(): void
+    {
+        $heads = fn (array $all, array $maintenance): array => array_map(
+            fn (int $whole, int $part): array => ['' => $whole, 'maintenance' => $part],
+            array_combine($keys = array_map(fn (int $i): string => sprintf('2026-%02d', 12 - count($all) + $i), range(
+                0, count($all) - 1,
+            )), $all),
+            $maintenance,
+        );
+        $write = fn (array $all, array $part): bool|int => file_put_contents(
+            self::$folder.'/headcounts.jsonl',
+            json_encode(['domain' => 'tunhede.example', 'months' => array_combine(
+                array_map(fn (int $i): string => sprintf('2026-%02d', $i + 12 - count($all)), array_keys($all)),
+                $heads($all, $part),
+            )])."\n",
+        );
+        // July to November: up 10 % in three months, and maintenance faster.
+        $write([400, 400, 410, 430, 440], [20, 20, 21, 24, 26]);
+        $feed = $this->feed('headcounts', 'register/headcounts.csv');
+        self::assertSame(2, $this->ask($feed)->signals);
+        $growth = Signal::query()->where('title', 'Headcount up 10 % in 90 days')->sole();
+        // 10 of 25 %, and more than ten heads.
+        self::assertEqualsWithDelta(.4, $growth->strength, 1e-9);
+        self::assertSame(
+            ['2026-11-23', '2026-10-31', 400, 440],
+            [
+                $growth->occurred_at->toDateString(), $growth->since?->toDateString(), $growth->facts['before'] ?? 0,
+                $growth->facts['after'] ?? 0,
+            ],
+        );
+        // 6 of 20 are 30 %, but only six heads.
+        self::assertEqualsWithDelta(
+            .6, Signal::query()->where('title', 'like', 'Heads in maintenance up 30 %%')->sole()->strength, 1e-9,
+        );
+        self::assertSame(0, $this->ask($feed)->signals);
+        $page = $this->actingAs($this->rep)->get("/accounts/{$this->tunhede->id}")->assertOk();
+        $page->assertSeeText('How it grows')->assertSeeText('3 months: +10 % · 6 months: not known');
+        // A small firm, and one that stands still, tell nothing.
+        $write([9, 9, 9, 9, 14], [1, 1, 1, 1, 1]);
+        DB::table('signals')->delete();
+        self::assertSame(0, $this->ask($feed)->signals);
+    }
+
     public function test_a_round_that_does_not_hold_to_the_schema_is_refused_with_its_reason(): void
     {
         $this->world('rounds', [

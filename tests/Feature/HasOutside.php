@@ -33,7 +33,7 @@ trait HasOutside
             $pipes,
             dirname(__DIR__, 2),
             [
-                'LUFTIG_WORLD' => self::$folder, 'LUFTIG_CLOCK_FILE' => self::$folder.'/clock', 'LUFTIG_SLOW' => '8',
+                'LUFTIG_WORLD' => self::$folder, 'LUFTIG_CLOCK_FILE' => self::$folder.'/clock', 'LUFTIG_SLOW' => '6',
                 'PHP_CLI_SERVER_WORKERS' => '3', 'PATH' => (string) getenv('PATH'),
             ],
         ) ?: self::fail('The stand-ins do not start.');
@@ -88,9 +88,9 @@ trait HasOutside
         ])->refresh();
     }
 
-    private function ask(Feed $feed): FeedRun
+    private function ask(Feed $feed, int $mostBytes = 2_000_000): FeedRun
     {
-        return (new RunFeed(new Fetcher(2_000_000, 3)))->run($feed->refresh());
+        return (new RunFeed(new Fetcher($mostBytes, 4)))->run($feed->refresh());
     }
 
     /**

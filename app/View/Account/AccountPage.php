@@ -163,6 +163,11 @@ final readonly class AccountPage
         return Str::after($this->neighbours->after() ?? $this->neighbours->back, url('/'));
     }
 
+    public function growth(): Growth
+    {
+        return Growth::of($this->account);
+    }
+
     public function sought(): SoughtRoles
     {
         return SoughtRoles::of($this->account);

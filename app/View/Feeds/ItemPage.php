@@ -18,6 +18,7 @@ final readonly class ItemPage
         'type' => 'Employment', 'until' => 'Until',
         'text' => 'Text', 'author' => 'Put up by', 'agency' => 'By an agency', 'paper' => 'Paper', 'links' => 'Links',
         'round' => 'Round', 'amount' => 'Amount', 'currency' => 'Currency', 'title' => 'Title', 'day' => 'Day',
+        'months' => 'Heads by month',
     ];
 
     private const RAW = 40_000;
@@ -82,6 +83,17 @@ final readonly class ItemPage
         ), 0, self::RAW);
     }
 
+    /** @param  array<string, array<string, int>>  $months  by function */
+    private static function months(array $months): string
+    {
+        return implode("\n", array_map(
+            fn (string $function, array $heads): string => ($function === '' ? 'all' : $function).': '
+                .implode(', ', array_map(fn (string $month): string => "$month {$heads[$month]}", array_keys($heads))),
+            array_keys($months),
+            $months,
+        ));
+    }
+
     /**
      * @param  array<string, mixed>  $facts
      * @return array<string, string>
@@ -91,6 +103,7 @@ final readonly class ItemPage
         $named = [];
         foreach ($facts as $field => $value) {
             $named[self::LABELS[$field] ?? $field] = match (true) {
+                is_array($value) && $field === 'months' => self::months($value),
                 is_array($value) => implode(', ', array_filter($value, is_scalar(...))),
                 $value === true => 'yes',
                 $value === null => '–',

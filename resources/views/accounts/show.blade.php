@@ -57,6 +57,7 @@
                 @endif
             </x-section>
             <x-accounts.sought :sought="$page->sought()" />
+            <x-accounts.growth :growth="$page->growth()" />
         </div>
         <div class="col-lg-3 vstack gap-4">@include('accounts.known')</div>
     </div>
