@@ -11,7 +11,7 @@ register_shutdown_function(
 );
 
 foreach ([
-    'LUFTIG_INTAKES' => $intakes, 'LUFTIG_FINDER' => $intakes.'/finder',
+    'LUFTIG_INTAKES' => $intakes, 'LUFTIG_FINDER' => $intakes.'/finder', 'LUFTIG_WORLD' => $intakes.'/world',
     'APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(str_repeat('k', 32)), 'APP_DEBUG' => 'true',
     'LUFTIG_DEMO' => 'true',
     'DB_CONNECTION' => 'mariadb', 'DB_HOST' => '127.0.0.1', 'DB_PORT' => getenv('LUFTIG_TEST_PORT') ?: '8431',

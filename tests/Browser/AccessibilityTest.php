@@ -18,7 +18,7 @@ final class AccessibilityTest extends BrowserTestCase
         $draft = $this->draft();
         $main = [
             '/', '/accounts', '/accounts/1', '/contacts', '/contacts/1', '/finder', '/lists', '/network', '/reasons',
-            $reason, '/intake', $draft, '/keep-out', '/rules/1', '/team', '/begin?step=2',
+            $reason, '/intake', $draft, '/feeds/1', '/candidates', '/keep-out', '/rules/1', '/team', '/begin?step=2',
         ];
         $further = [
             '/accounts?view=picture', '/accounts?tab=waiting', '/accounts?tab=out', '/accounts?tab=kept_out',
@@ -27,7 +27,7 @@ final class AccessibilityTest extends BrowserTestCase
             '/finder?on=contacts&add=event&every=1', '/finder?on=contacts&add=reach',
             '/finder?on=contacts&c[0][f]=country&c[0][v]=SE&vary=0&wide=country',
             '/finder/words?on=contacts&c[0][f]=country&c[0][v]=SE', ...$this->kept(), '/network/relations',
-            '/intake/1', '/pace', '/begin?step=4', '/go?q=a', '/no-such-page',
+            '/intake/1', '/feeds/new', '/webhooks/new', '/signals/1', '/candidates?tab=people', '/pace', '/begin?step=4', '/go?q=a', '/no-such-page',
         ];
         foreach ([...$main, ...$further] as $view) {
             $found += $this->check($view, in_array($view, $main, true));

@@ -71,7 +71,8 @@ abstract class BrowserTestCase extends TestCase
             'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file',
             'LUFTIG_CACHE' => getenv('LUFTIG_INTAKES')."/cache-$database",
             'QUEUE_CONNECTION' => 'database', 'LOG_CHANNEL' => 'single', 'LUFTIG_CLOCK_FILE' => $clock,
-            'PHP_CLI_SERVER_WORKERS' => '3',
+            'PHP_CLI_SERVER_WORKERS' => '3', 'LUFTIG_STANDINS_PORT' => (string) self::freePort(),
+            'LUFTIG_WORLD' => getenv('LUFTIG_INTAKES')."/world-$database",
         ] + getenv();
         self::$env = $env;
         foreach (['migrate --force', 'luftig:demo'] as $command) {
@@ -86,6 +87,7 @@ abstract class BrowserTestCase extends TestCase
             $env,
         );
         self::launch(['php', 'artisan', 'queue:work', '--sleep=0.2'], $root, $env);
+        self::launch(['php', '-S', "127.0.0.1:{$env['LUFTIG_STANDINS_PORT']}", 'standins/index.php'], $root, $env);
         self::wait($port);
         self::$addresses[$database] = self::$address = "http://127.0.0.1:$port";
         self::$clocks[] = $clock;
@@ -122,6 +124,20 @@ abstract class BrowserTestCase extends TestCase
             array_map(unlink(...), array_filter(self::$clocks, is_file(...)));
             exec('rm -rf '.escapeshellarg($profile));
         });
+    }
+
+    /** What goes wrong with a source of the outside world from now on; null: nothing. */
+    protected static function fault(string $source, ?string $fault): void
+    {
+        $to = 'http://127.0.0.1:'.self::$env['LUFTIG_STANDINS_PORT']."/faults/$source?fault=$fault";
+        file_get_contents($to, false, stream_context_create(['http' => [
+            'method' => $fault === null ? 'DELETE' : 'PUT', 'ignore_errors' => true,
+        ]]));
+    }
+
+    protected static function outside(string $path): string
+    {
+        return 'http://127.0.0.1:'.self::$env['LUFTIG_STANDINS_PORT']."/$path";
     }
 
     /** What it says. */

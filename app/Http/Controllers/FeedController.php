@@ -74,7 +74,7 @@ final class FeedController extends Controller
     public function run(Feed $feed): RedirectResponse
     {
         abort_if($feed->isPosted(), 404);
-        $feed->update(['paused' => false]);
+        $feed->update(['paused' => false, 'next_at' => now()]);
         AskFeed::dispatch($feed->id);
 
         return redirect()->route('feeds.show', $feed)->with('said', "“{$feed->name}” is being asked.");

@@ -44,6 +44,13 @@ final readonly class FeedLine
             && $this->last->started_at > CarbonImmutable::now()->subHour();
     }
 
+    /** Whether something is to be seen soon: it is being asked, or its time has come. */
+    public function isMoving(): bool
+    {
+        return $this->isRunning() || ! $this->feed->paused && ! $this->feed->isPosted()
+            && ($this->feed->next_at === null || $this->feed->next_at->isPast() || $this->feed->next_at->eq(now()));
+    }
+
     public function state(): string
     {
         return match (true) {

@@ -16,7 +16,7 @@
     <p class="text-body-tertiary mt-2 breaks">{{ $page->about() }} · {{ $page->feed()->address }}</p>
     <p class="text-body-tertiary">{{ $page->becomes() }}</p>
     @if ($page->feed()->isPosted())<x-feeds.tokens :$page />@endif
-    <div id="runs" class="mt-3" aria-live="polite" @if ($page->line->isRunning())
+    <div id="runs" class="mt-3" aria-live="polite" @if ($page->line->isMoving())
         hx-get="{{ request()->fullUrl() }}" hx-trigger="every 2s" hx-select="#runs" hx-swap="outerHTML" @endif>
         @if ($page->feed()->problem)<p class="alert alert-danger" role="alert">{{ $page->feed()->problem }}</p>@endif
         <x-section title="Runs" :about="$page->line->state()">
@@ -32,8 +32,7 @@
                 </x-table>
             @endif
         </x-section>
-    </div>
-    <h2 class="mt-4">What it brought</h2>
+        <h2 class="mt-4">What it brought</h2>
     <x-tabs :tabs="$page->tabs()" label="What became of it" />
     @if ($page->items() === [])<x-empty>Nothing yet.</x-empty>
     @else
@@ -52,4 +51,5 @@
         </x-table>
         <x-pager :pages="$page->items" />
     @endif
+    </div>
 </x-layout>
