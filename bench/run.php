@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /*
  * Speed and memory as ratios measured in one run, on a database of its own that is gone afterwards.
- *   ./luftig bench [accounts] [signals] [contacts] [part: standings, finder or intake]
+ *   ./luftig bench [accounts] [signals] [contacts] [part: standings, finder, intake or feeds]
  */
 
 use Illuminate\Contracts\Console\Kernel;
@@ -65,6 +65,7 @@ require __DIR__.'/world.php';
 require __DIR__.'/standings.php';
 require __DIR__.'/finder.php';
 require __DIR__.'/intake.php';
+require __DIR__.'/feeds.php';
 
 printf(
     "%s accounts, %s signals, %s contacts\n",
@@ -72,10 +73,12 @@ printf(
     number_format($signals),
     number_format($contacts),
 );
-say(sprintf('A world to measure in: %.1f s', seconds(fn () => world($accounts, $signals, $contacts))));
-$part === 'intake' || standings($accounts, $part !== 'finder');
+$part === 'feeds'
+    || say(sprintf('A world to measure in: %.1f s', seconds(fn () => world($accounts, $signals, $contacts))));
+in_array($part, ['intake', 'feeds'], true) || standings($accounts, $part !== 'finder');
 in_array($part, [null, 'finder'], true) && finder();
 in_array($part, [null, 'intake'], true) && intake($accounts);
+in_array($part, [null, 'feeds'], true) && feeds($accounts);
 DB::purge();
 (new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'luftig', ''))->exec('DROP DATABASE luftig_bench');
 printf(missed() === [] ? "All limits are kept.\n" : "Missed: %s.\n", implode('; ', missed()));

@@ -306,9 +306,9 @@ final class Outside
                     $heads = $back > 3
                         ? $was / (1 + $rate) ** (($back - 3) / 3)
                         : $was + min(1, (3 - $back) / 3) * ($is - $was);
-                } elseif (abs($rate) < .06 && $back < 3) {
+                } elseif (abs($rate) < .06) {
                     // Of whom nothing was told the last months say little.
-                    $heads = $company['truth']['heads'] / (1 + $rate);
+                    $heads = $company['truth']['heads'] / (1 + $rate) ** (max(0, $back - 3) / 3);
                 }
                 $heads = max(1, (int) round($heads));
                 // Who came lately is not said by function yet.

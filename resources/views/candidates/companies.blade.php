@@ -5,14 +5,15 @@
             <x-button name="do" value="aside">Put aside</x-button>
         </div>
     @endif
-    <x-table :heads="['-Choose', 'Company', 'Seeks', 'How well it would fit', 'Seen']">
+    <x-table :heads="['-Choose', 'Company', 'How well it would fit', 'Seen']">
         @foreach ($page->rows as $row)
             <tr data-row data-url="{{ $row['item'] ? route('items.show', $row['item']) : '' }}">
                 <td>@if ($page->tab !== 'aside')<input class="form-check-input" type="checkbox" name="ids[]"
                     value="{{ $row['company']->id }}" aria-label="Choose {{ $row['company']->name }}">@endif</td>
                 <td><strong class="breaks">{{ $row['company']->name }}</strong><br>
-                    <span class="small text-body-secondary breaks">{{ $row['known'] }}</span></td>
-                <td class="small breaks">{{ implode(', ', $row['sought']) }}</td>
+                    <span class="small text-body-secondary breaks">{{ $row['known'] }}</span>
+                    @if ($row['sought'] !== [])<br><span class="small">seeks {{ implode(', ', $row['sought'])
+                        }}</span>@endif</td>
                 <td class="small">{{ $row['says'] }}</td>
                 <td class="small">@if ($row['item'])<a href="{{ route('items.show', $row['item']) }}">{{ $row['seen']
                     }}</a>@endif @if ($page->tab === 'aside')<x-button small kind="link" form="reopen-{{
