@@ -22,8 +22,8 @@ function feeds(int $postings): void
     $now = CarbonImmutable::now();
     $rows = [];
     for ($i = 1; $i <= $postings; $i++) {
-        $rows[] = ["Bench $i", str_pad(dechex($i), 16, '0', STR_PAD_LEFT), "feed$i.example", 1, $now->toDateTimeString(),
-            $now->toDateTimeString()];
+        $key = str_pad(dechex($i), 16, '0', STR_PAD_LEFT);
+        $rows[] = ["Bench $i", $key, "feed$i.example", 1, ...array_fill(0, 2, $now->toDateTimeString())];
         if (count($rows) === 5000 || $i === $postings) {
             Bulk::insert('accounts', ['name', 'name_key', 'domain', 'confidence', 'created_at', 'updated_at'], $rows);
             $rows = [];
@@ -48,7 +48,8 @@ function feeds(int $postings): void
         ], JSON_UNESCAPED_SLASHES)."\n");
     }
     fclose($file);
-    $feed = Feed::query()->create(['name' => 'Bench', 'format' => 'posting-lines', 'address' => '', 'rhythm' => 60])->refresh();
+    $feed = Feed::query()
+        ->create(['name' => 'Bench', 'format' => 'posting-lines', 'address' => '', 'rhythm' => 60])->refresh();
     $run = FeedRun::query()->create(['feed_id' => $feed->id, 'started_at' => $now])->refresh();
     $keep = new KeepItems($feed, ItemKind::Posting);
     $before = memory_get_peak_usage(true);
@@ -80,8 +81,8 @@ function webhook(Feed $feed): void
                 $events = array_map(fn (int $i): array => [
                     'specversion' => '1.0', 'id' => "$number-$batch-$i", 'source' => '/bench',
                     'type' => 'x.own_engagement', 'data' => [
-                        'domain' => 'feed'.(1 + ($number * 7919 + $batch * 50 + $i) % 10_000).'.example', 'deed' => 'asked',
-                        'title' => "Asked $number $batch $i",
+                        'domain' => 'feed'.(1 + ($number * 7919 + $batch * 50 + $i) % 10_000).'.example',
+                        'deed' => 'asked', 'title' => "Asked $number $batch $i",
                     ],
                 ], range(1, 50));
                 $one = seconds(fn () => TakeEvents::from($feed, ItemKind::Event, $events));

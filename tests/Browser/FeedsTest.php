@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-/** A source that is asked by itself: added, tried, run, failed and recovered; and what it brings, decided and struck. */
+/** A source that is asked by itself: added, tried, run, failed and recovered; what it brings, decided and struck. */
 final class FeedsTest extends BrowserTestCase
 {
     public function test_a_feed_is_tried_added_fails_and_recovers(): void

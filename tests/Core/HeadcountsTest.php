@@ -13,7 +13,9 @@ final class HeadcountsTest extends TestCase
 {
     public function test_a_change_is_told_where_both_months_are_known_and_not_guessed(): void
     {
-        $heads = new Headcounts(['2025-11' => 80, '2026-05' => 100, '2026-08' => 100, '2026-09' => 0, '2026-11' => 120]);
+        $heads = new Headcounts(
+            ['2025-11' => 80, '2026-05' => 100, '2026-08' => 100, '2026-09' => 0, '2026-11' => 120],
+        );
         self::assertSame('2026-11', $heads->latest());
         self::assertEqualsWithDelta(.2, $heads->change(3), 1e-12);
         self::assertEqualsWithDelta(.2, $heads->change(6), 1e-12);

@@ -50,7 +50,8 @@ final class FeedsDemoTest extends TestCase
         printf("\nagencies: precision %.3f, recall %.3f of %d\n", ...$agencies);
         printf("doubles: precision %.3f, recall %.3f of %d\n", ...$doubles);
         printf("press: precision %.3f, recall %.3f of %d; new signals: %d of %d\n", ...[...$reports, $new, $brought]);
-        foreach ([[$agencies, .95, .95], [$doubles, .95, .95], [$reports, .97, .9]] as [$figures, $precision, $recall]) {
+        $limits = [[$agencies, .95, .95], [$doubles, .95, .95], [$reports, .97, .9]];
+        foreach ($limits as [$figures, $precision, $recall]) {
             self::assertGreaterThanOrEqual($precision, $figures[0]);
             self::assertGreaterThanOrEqual($recall, $figures[1]);
         }
@@ -134,12 +135,13 @@ final class FeedsDemoTest extends TestCase
         }
         $right = count(array_intersect_key($found, $true));
         // What was put up twice without being a copy is one opening by the rule, and is not counted as wrong.
-        $wrong = count(array_filter(array_keys(array_diff_key($found, $true)), function (string $pair) use ($truth): bool {
+        $isWrong = function (string $pair) use ($truth): bool {
             [$one, $other] = explode(' ', $pair);
 
             return $truth[$one]['truth']['opening'] !== $truth[$other]['truth']['opening']
                 || $truth[$one]['domain'] !== $truth[$other]['domain'];
-        }));
+        };
+        $wrong = count(array_filter(array_keys(array_diff_key($found, $true)), $isWrong));
 
         return [$right / max(1, $right + $wrong), $right / max(1, count($true)), count($true)];
     }

@@ -69,7 +69,8 @@ final class HeadcountTable implements Format
                 $months[$domain][$function][$row['month']] = (int) $row['heads'];
                 $raw[$domain] = ($raw[$domain] ?? '').$line;
             } elseif (trim($line) !== '') {
-                $wrong[] = new Found(sha1($line), mb_strimwidth(trim($line), 0, 80, '…'), [], $line, refused: self::WRONG);
+                $says = mb_strimwidth(trim($line), 0, 80, '…');
+                $wrong[] = new Found(sha1($line), $says, [], $line, refused: self::WRONG);
             }
         }
 
