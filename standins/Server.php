@@ -22,6 +22,7 @@ final readonly class Server
         $source = match ($parts[0]) {
             'jobs' => new Jobs($this->world, $this->faults, $this->root),
             'press' => new Press($this->world, $this->faults, $this->root),
+            'topics' => new People($this->world, $this->faults, $this->root),
             'register' => new Register($this->world, $this->faults, $this->root),
             default => null,
         };

@@ -31,6 +31,12 @@ final class World
     }
 
     /** @return list<array<string, mixed>> */
+    public function deeds(): array
+    {
+        return $this->until('deeds');
+    }
+
+    /** @return list<array<string, mixed>> */
     public function rounds(): array
     {
         return $this->until('rounds');

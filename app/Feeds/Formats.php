@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
+use App\Feeds\Formats\Activities;
 use App\Feeds\Formats\FundingRounds;
 use App\Feeds\Formats\HeadcountTable;
 use App\Feeds\Formats\PostingLines;
@@ -17,6 +18,7 @@ final class Formats
     /** @var list<class-string<Format>> */
     private const ALL = [
         PostingPages::class, PostingLines::class, PressFeed::class, FundingRounds::class, HeadcountTable::class,
+        Activities::class,
     ];
 
     /** @return array<string, string> name → label */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
+use App\Feeds\Understanding\Deeds;
 use App\Feeds\Understanding\Events;
 use App\Feeds\Understanding\Heads;
 use App\Feeds\Understanding\PostedFacts;
@@ -21,6 +22,7 @@ final class Understandings
             ItemKind::Posting => new Postings,
             ItemKind::Report => new Reports,
             ItemKind::Round => new Rounds,
+            ItemKind::Deed => new Deeds,
             ItemKind::Heads => new Heads,
             ItemKind::Event => new Events,
             ItemKind::Fact => new PostedFacts,

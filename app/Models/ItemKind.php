@@ -11,6 +11,7 @@ enum ItemKind: string
     case Report = 'report';
     case Round = 'round';
     case Heads = 'heads';
+    case Deed = 'deed';
     case Event = 'event';
     case Fact = 'fact';
 
@@ -21,6 +22,7 @@ enum ItemKind: string
             self::Report => 'report',
             self::Round => 'funding round',
             self::Heads => 'headcount',
+            self::Deed => 'reaction',
             self::Event => 'event',
             self::Fact => 'fact',
         };
@@ -33,6 +35,7 @@ enum ItemKind: string
             self::Posting => 'openings, and a hiring signal for each role of interest',
             self::Report => 'signals of the press, by their wording',
             self::Round => 'funding signals',
+            self::Deed => 'signals of contacts, and candidates',
             self::Heads => 'headcounts by month and function, growth and decline',
             self::Event => 'signals of the kind that they name',
             self::Fact => 'facts of accounts',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use Carbon\CarbonImmutable;
+use Luftig\Core\Text\Fold;
 
 /**
  * What the outside world tells of the invented one: postings, reports and rounds of the last ninety days, which say
@@ -53,6 +54,9 @@ final class Outside
     /** @var list<array<string, mixed>> */
     private array $headcounts = [];
 
+    /** @var list<array<string, mixed>> */
+    private array $deeds = [];
+
     /** @var array<string, array<string, mixed>> domain → its row */
     private array $companies = [];
 
@@ -67,6 +71,29 @@ final class Outside
     }
 
     /**
+     * Whoever does something with a post has a profile by which that is told.
+     *
+     * @param  list<array<string, mixed>>  $people
+     * @param  list<array<string, string>>  $signals
+     * @return list<array<string, mixed>>
+     */
+    public static function profiles(array $people, array $signals): array
+    {
+        $stories = array_column(Stories::accounts(), 'domain');
+        $engaged = array_fill_keys(array_column(array_filter(
+            $signals,
+            fn (array $row): bool => $row['kind'] === 'post_engagement' && ! in_array($row['domain'], $stories, true),
+        ), 'person'), true);
+
+        return array_map(fn (array $person, int $i): array => $person + [
+            'profile' => $person['email'] !== '' && isset($engaged[$person['email']])
+                ? 'https://people.example/'
+                    .implode('-', Fold::words("{$person['first_name']} {$person['last_name']} $i"))
+                : '',
+        ], $people, array_keys($people));
+    }
+
+    /**
      * @param  list<array<string, mixed>>  $companies
      * @param  list<array<string, mixed>>  $people
      * @param  list<array<string, string>>  $signals  rows of the file of signals
@@ -77,9 +104,10 @@ final class Outside
         foreach ($companies as $company) {
             $this->companies[$company['truth']['domain']] = $company;
         }
-        $authors = [];
+        $authors = $byAddress = [];
         foreach ($people as $person) {
             $authors[$person['domain']] ??= $person;
+            $byAddress[$person['email']] = $person;
         }
         foreach ($signals as $i => $row) {
             $at = CarbonImmutable::parse($row['date'], 'UTC');
@@ -89,12 +117,14 @@ final class Outside
             $link = match (true) {
                 $row['kind'] === 'hiring' => $this->openings($row, $at, $authors[$row['domain']] ?? null),
                 $row['source'] === 'press' => $this->report($row, $at),
+                $row['kind'] === 'post_engagement' => $this->deed($row, $at, $byAddress[$row['person']] ?? null),
                 default => null,
             };
             $signals[$i]['link'] = $link ?? $row['link'];
         }
         $this->noise(count($signals));
         $this->heads($signals);
+        $this->strangers($authors);
         $this->ahead($authors);
 
         return $signals;
@@ -106,7 +136,7 @@ final class Outside
         is_dir($folder) || mkdir($folder, 0777, true);
         $all = [
             'headcounts' => $this->headcounts, 'postings' => $this->postings, 'reports' => $this->reports,
-            'rounds' => $this->rounds,
+            'rounds' => $this->rounds, 'deeds' => $this->deeds,
         ];
         foreach ($all as $name => $items) {
             $lines = array_map(
@@ -275,6 +305,77 @@ final class Outside
                 'type' => 'FULL_TIME', 'text' => '<p>'.$this->words($role).'</p>', 'author' => [],
                 'truth' => ['unknown' => true, 'opening' => $role],
             ];
+        }
+    }
+
+    /**
+     * What a contact did with a post, where they have a profile by which that is told.
+     *
+     * @param  array<string, string>  $row
+     * @param  array<string, mixed>|null  $person
+     * @return string the address of the post
+     */
+    private function deed(array $row, CarbonImmutable $at, ?array $person): string
+    {
+        [$topic, $name] = match (true) {
+            str_contains($row['title'], 'leak') => ['leak-surveys', 'Leak surveys'],
+            str_contains($row['title'], 'audit') => ['energy-audits', 'Energy audits'],
+            default => ['power-prices', 'Power prices'],
+        };
+        $post = self::address()."/posts/$topic-".(1 + crc32($row['title'].$row['date']) % 12);
+        $deed = match (true) {
+            str_contains($row['title'], 'commented') => 'commented',
+            str_contains($row['title'], 'passed on') => 'passed on',
+            default => 'reacted',
+        };
+        if ($person !== null && ($person['profile'] ?? '') !== '') {
+            $this->did($topic, $post, $deed, $at, [
+                'profile' => $person['profile'], 'name' => "{$person['first_name']} {$person['last_name']}",
+                'company' => $this->companies[$row['domain']]['name'], 'title' => $person['title'],
+            ], $row['quote'] ?: "We see the same with $name.");
+        }
+
+        return $post;
+    }
+
+    /**
+     * @param  array<string, string>  $who
+     */
+    private function did(
+        string $topic,
+        string $post,
+        string $deed,
+        CarbonImmutable $at,
+        array $who,
+        string $text = '',
+    ): void {
+        $this->deeds[] = $who + [
+            'id' => count($this->deeds), 'topic' => $topic, 'post' => $post, 'deed' => $deed, 'text' => $text,
+            'at' => $at->toIso8601ZuluString(),
+        ];
+    }
+
+    /**
+     * People whom nobody has as a contact: some at firms of the base, some elsewhere.
+     *
+     * @param  array<string, array<string, mixed>>  $authors
+     */
+    private function strangers(array $authors): void
+    {
+        $domains = array_keys($authors);
+        for ($n = 0; $n < intdiv(count($this->companies), 12); $n++) {
+            $company = $this->companies[$this->dice->pick($domains)] ?? null;
+            $topic = $this->dice->pick(['power-prices', 'leak-surveys', 'energy-audits']);
+            $name = $this->dice->pick(['Torvald', 'Mechthild', 'Jannike', 'Bogumil', 'Outi', 'Wouter']).' '
+                .$this->dice->pick(['Grevinge', 'Uhlbach', 'Hestmark', 'Brzezinek', 'Kallioranta', 'Zandsma']);
+            $this->did(
+                $topic, self::address()."/posts/$topic-".$this->dice->int(1, 12),
+                $this->dice->pick(['reacted', 'reacted', 'commented', 'passed on']), $this->past(), [
+                    'profile' => "https://people.example/in-no-list-$n", 'name' => $name,
+                    'company' => $company === null || $this->dice->chance(.4) ? 'Kraftverk Nord' : $company['name'],
+                    'title' => $this->dice->pick(['Maintenance Manager', 'Energy Manager', 'Consultant', 'Student']),
+                ], 'Our air costs more than our light.',
+            );
         }
     }
 

@@ -86,6 +86,9 @@ final class Scenario
             ->make($companies, $this->contacts);
         $people = $this->acquaintances
             ->affiliated($people, array_column(array_column($companies, 'truth'), 'country', 'domain'));
+        $happenings = new Happenings($this->dice, $this->now->getTimestamp());
+        $signals = $happenings->make($companies, $people, $this->signals);
+        $people = Outside::profiles($people, $signals);
         $this->people = $people;
         $say(
             sprintf(
@@ -99,7 +102,6 @@ final class Scenario
         $this->bring(IntakeKind::Accounts, 'accounts.csv', array_map($plain, $companies), $team[4]);
         $this->bring(IntakeKind::Customers, 'customers.csv', $customers, $team[4]);
         $this->bring(IntakeKind::Contacts, 'contacts.csv', array_map($plain, $people), $team[4]);
-        $signals = (new Happenings($this->dice, $this->now->getTimestamp()))->make($companies, $people, $this->signals);
         $this->bring(
             IntakeKind::Signals, 'signals.csv', $this->outside->tell($companies, $people, $signals), $team[4],
         );
@@ -170,6 +172,9 @@ final class Scenario
             ['Dispatch', 'press', 'press/dispatch/atom.xml', 5, .9],
             ['Posten', 'press', 'press/posten/rss.xml', 5, .9],
             ['Anzeiger', 'press', 'press/anzeiger/atom.xml', 5, .9],
+            ['Posts on power prices', 'activities', 'topics/power-prices/outbox', 5, .9],
+            ['Posts on leak surveys', 'activities', 'topics/leak-surveys/outbox', 5, .9],
+            ['Posts on energy audits', 'activities', 'topics/energy-audits/outbox', 5, .9],
             ['Headcounts', 'headcounts', 'register/headcounts.csv', 1440, .9],
             ['Register of rounds', 'funding-rounds', 'register/rounds.json', 360, .9],
         ] as [$name, $format, $path, $rhythm, $confidence]) {

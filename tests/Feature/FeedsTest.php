@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Feeds\DecideMention;
 use App\Feeds\HiringSignals;
 use App\Models\Account;
+use App\Models\Candidate;
 use App\Models\Feed;
 use App\Models\FeedItem;
 use App\Models\IntakeKind;
@@ -211,6 +212,42 @@ final class FeedsTest extends TestCase
             Signal::query()->where('fed', false)->orderBy('kind')->get()->map(fn ($one) => $one->items()->count())
                 ->sort()->values()->all(),
         );
+    }
+
+    public function test_what_people_did_with_posts_is_theirs_or_makes_candidates(): void
+    {
+        $this->bring(
+            IntakeKind::Contacts,
+            "domain;first name;last name;profile\ntunhede.example;Ida;Lie;https://people.example/ida\n",
+        );
+        $deed = fn (int $id, string $deed, array $more = []): array => $more + [
+            'id' => $id, 'topic' => 'leak-surveys', 'post' => 'https://posts.example/7', 'deed' => $deed,
+            'at' => '2026-11-22T08:00:00Z', 'profile' => 'https://people.example/Ida', 'name' => 'Ida Lie',
+            'company' => 'Glasverk Tunhede', 'title' => 'Planner', 'text' => 'Our air costs more than our light.',
+        ];
+        $olav = ['profile' => 'https://people.example/olav', 'name' => 'Olav Moe', 'at' => '2026-11-23T07:30:00Z'];
+        $this->world('deeds', [$deed(1, 'reacted'), $deed(2, 'commented'), $deed(3, 'passed on', $olav)]);
+        $feed = $this->feed('activities', 'topics/leak-surveys/outbox');
+        self::assertSame([3, 1], [($run = $this->ask($feed))->came, $run->signals]);
+        $signal = Signal::query()->with('contact')->sole();
+        self::assertSame(
+            ['Commented on “Leak surveys”', .9, 'Ida', 'Our air costs more than our light.', 'https://posts.example/7'],
+            [$signal->title, $signal->strength, $signal->contact?->first_name, $signal->quote, $signal->link],
+        );
+        self::assertSame(
+            ['2026-11-22 08:00:00'],
+            DB::table('channels')->where('type', 'social')->pluck('active_at')->all(),
+            'active lately',
+        );
+        $candidate = Candidate::query()->sole();
+        self::assertSame(['Olav Moe', 'Glasverk Tunhede'], [$candidate->name, $candidate->company]);
+        // What was less under the same post changes nothing, what was more does.
+        $this->world('deeds', [
+            $deed(1, 'reacted'), $deed(2, 'commented'), $deed(4, 'reacted', ['at' => '2026-11-23T08:00:00Z']),
+            $deed(5, 'wrote', ['at' => '2026-11-23T08:30:00Z']),
+        ]);
+        self::assertSame(0, $this->ask($feed)->signals);
+        self::assertSame('Wrote “Leak surveys”', Signal::query()->sole()->title);
     }
 
     public function test_heads_by_month_tell_of_growth_while_it_lasts(): void

@@ -15,7 +15,6 @@ use App\Feeds\Site;
 use App\Feeds\Unreachable;
 use App\Feeds\Unreadable;
 use Illuminate\Support\Facades\Http;
-use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
 /** What sources send, as each format reads it: bytes in, items out, without a base and without a network. */
@@ -27,7 +26,7 @@ final class FormatsTest extends TestCase
     ];
 
     /** @return array<string, array{array<string, mixed>, array<string, mixed>}> */
-    public static function postings(): array
+    private static function postings(): array
     {
         $place = fn (mixed $country): array => ['jobLocation' => [
             '@type' => 'Place', 'address' => ['addressLocality' => 'Hobro', 'addressCountry' => $country],
@@ -61,23 +60,20 @@ final class FormatsTest extends TestCase
         ];
     }
 
-    /**
-     * @param  array<string, mixed>  $posting
-     * @param  array<string, mixed>  $facts
-     */
-    #[DataProvider('postings')]
-    public function test_a_posting_is_read(array $posting, array $facts): void
+    public function test_a_posting_is_read(): void
     {
-        [$found] = $this->read('posting-lines', json_encode($posting + self::POSTING)."\n");
-        self::assertNull($found->refused);
-        foreach ($facts as $field => $value) {
-            self::assertSame($value, $found->facts[$field] ?? null, $field);
+        foreach (self::postings() as $what => [$posting, $facts]) {
+            [$found] = $this->read('posting-lines', json_encode($posting + self::POSTING)."\n");
+            self::assertNull($found->refused, $what);
+            foreach ($facts as $field => $value) {
+                self::assertSame($value, $found->facts[$field] ?? null, "$what: $field");
+            }
+            self::assertSame(['https://b.example/1', '2026-11-20'], [$found->id, $found->at?->toDateString()]);
         }
-        self::assertSame(['https://b.example/1', '2026-11-20'], [$found->id, $found->at?->toDateString()]);
     }
 
     /** @return array<string, array{string, string, string}> format, what comes, why it is refused */
-    public static function refused(): array
+    private static function refused(): array
     {
         $posting = fn (array $but): string => (string) json_encode($but + self::POSTING);
         $entry = fn (string $xml): string => "<feed xmlns=\"http://www.w3.org/2005/Atom\"><entry>$xml</entry></feed>";
@@ -111,15 +107,16 @@ final class FormatsTest extends TestCase
         ];
     }
 
-    #[DataProvider('refused')]
-    public function test_what_cannot_be_used_is_refused_with_its_reason(string $format, string $text, string $why): void
+    public function test_what_cannot_be_used_is_refused_with_its_reason(): void
     {
-        $items = $this->read($format, $text);
-        self::assertSame([$why], array_map(fn (Found $one): ?string => $one->refused, $items));
+        foreach (self::refused() as $what => [$format, $text, $why]) {
+            $items = $this->read($format, $text);
+            self::assertSame([$why], array_map(fn (Found $one): ?string => $one->refused, $items), $what);
+        }
     }
 
     /** @return array<string, array{string, string, string}> */
-    public static function others(): array
+    private static function others(): array
     {
         $entities = '<?xml version="1.0"?><!DOCTYPE x [<!ENTITY a SYSTEM "file:///etc/passwd">]>';
 
@@ -136,12 +133,16 @@ final class FormatsTest extends TestCase
         ];
     }
 
-    #[DataProvider('others')]
-    public function test_another_format_is_said_in_a_sentence(string $format, string $text, string $says): void
+    public function test_another_format_is_said_in_a_sentence(): void
     {
-        $this->expectException(Unreadable::class);
-        $this->expectExceptionMessage($says);
-        $this->read($format, $text);
+        foreach (self::others() as $what => [$format, $text, $says]) {
+            try {
+                $this->read($format, $text);
+                self::fail("$what was read.");
+            } catch (Unreadable $e) {
+                self::assertStringContainsString($says, $e->getMessage(), $what);
+            }
+        }
     }
 
     public function test_a_posting_is_found_wherever_it_stands_in_a_page(): void
@@ -162,8 +163,8 @@ final class FormatsTest extends TestCase
     {
         $portion = $this->portion('posting-pages', '<?xml version="1.0"?><urlset xmlns="http://s">'
             .'<url><loc>https://feed.example/1</loc><lastmod>2026-11-20</lastmod></url>'
-            .'<url><loc>/2</loc></url><url><loc>https://feed.example/3</loc><lastmod>2026-11-21T08:00:00+01:00</lastmod>'
-            .'</url></urlset>');
+            .'<url><loc>/2</loc></url><url><loc>https://feed.example/3</loc>'
+            .'<lastmod>2026-11-21T08:00:00+01:00</lastmod></url></urlset>');
         $pages = ['https://feed.example/1', 'https://feed.example/2', 'https://feed.example/3'];
         self::assertSame([$pages, $pages], [$portion->more, $portion->alive]);
         self::assertSame([
@@ -177,10 +178,10 @@ final class FormatsTest extends TestCase
             .'<link rel="next" href="?page=2"/><entry><id>tag:1</id><title type="html">Tunhede &amp;amp; more</title>'
             .'<link rel="self" href="/self"/><link href="/1"/><updated>2026-11-21T00:00:00Z</updated>'
             .'<published>2026-11-20T08:00:00Z</published>'
-            .'<content type="html">&lt;p&gt;A hall &lt;a href="https://tunhede.example/x"&gt;there&lt;/a&gt;&lt;/p&gt;</content>'
-            .'</entry></feed>';
-        $rss = '<rss version="2.0" xmlns:c="http://c"><channel><title>The Dispatch</title><item><title>Tunhede &amp; more'
-            .'</title><guid>tag:1</guid><link>https://feed.example/1</link><pubDate>Fri, 20 Nov 2026 09:00:00 +0100'
+            .'<content type="html">&lt;p&gt;A hall &lt;a href="https://tunhede.example/x"&gt;there&lt;/a&gt;&lt;/p&gt;'
+            .'</content></entry></feed>';
+        $rss = '<rss version="2.0" xmlns:c="http://c"><channel><title>The Dispatch</title><item>'
+            .'<title>Tunhede &amp; more</title><guid>tag:1</guid><link>https://feed.example/1</link><pubDate>Fri, 20 Nov 2026 09:00:00 +0100'
             .'</pubDate><c:encoded><![CDATA[<p>A hall <a href="https://tunhede.example/x">there</a></p>]]></c:encoded>'
             .'</item></channel></rss>';
         $read = fn (string $text): array => array_map(fn (Found $one): array => [
@@ -228,7 +229,7 @@ final class FormatsTest extends TestCase
     }
 
     /** @return list<array{string, string}> */
-    public static function html(): array
+    private static function html(): array
     {
         return [
             ['<p>One</p><p>Two</p>', "One\nTwo"], ['a<br/>b', "a\nb"], ['<b>a</b>b', 'ab'],
@@ -238,14 +239,15 @@ final class FormatsTest extends TestCase
         ];
     }
 
-    #[DataProvider('html')]
-    public function test_the_words_of_a_piece_of_html(string $html, string $words): void
+    public function test_the_words_of_a_piece_of_html(): void
     {
-        self::assertSame($words, PlainText::of($html));
+        foreach (self::html() as [$html, $words]) {
+            self::assertSame($words, PlainText::of($html), $html);
+        }
     }
 
     /** @return list<array{string, string}> */
-    public static function addresses(): array
+    private static function addresses(): array
     {
         return [
             ['ftp://a.example', 'none of the web'], ['file:///etc/passwd', 'none of the web'], ['x', 'none of the web'],
@@ -257,12 +259,16 @@ final class FormatsTest extends TestCase
         ];
     }
 
-    #[DataProvider('addresses')]
-    public function test_no_address_of_a_private_network_is_asked(string $address, string $says): void
+    public function test_no_address_of_a_private_network_is_asked(): void
     {
-        $this->expectException(Unreachable::class);
-        $this->expectExceptionMessage($says);
-        Site::of($address);
+        foreach (self::addresses() as [$address, $says]) {
+            try {
+                Site::of($address);
+                self::fail("$address would be asked.");
+            } catch (Unreachable $e) {
+                self::assertStringContainsString($says, $e->getMessage(), $address);
+            }
+        }
     }
 
     public function test_it_is_sent_on_within_one_site_only(): void
@@ -276,20 +282,22 @@ final class FormatsTest extends TestCase
     }
 
     /** @return list<array{string, string, string}> */
-    public static function relative(): array
+    private static function relative(): array
     {
         return [
-            ['/x', 'https://a.example/b/c?d', 'https://a.example/x'], ['x', 'https://a.example/b/c', 'https://a.example/b/x'],
+            ['/x', 'https://a.example/b/c?d', 'https://a.example/x'],
+            ['x', 'https://a.example/b/c', 'https://a.example/b/x'],
             ['?p=2', 'https://a.example:81/b?p=1', 'https://a.example:81/b?p=2'],
             ['//b.example/x', 'https://a.example/', 'https://b.example/x'],
             ['http://c.example/', 'https://a.example/', 'http://c.example/'],
         ];
     }
 
-    #[DataProvider('relative')]
-    public function test_an_address_is_seen_from_where_it_stands(string $address, string $from, string $whole): void
+    public function test_an_address_is_seen_from_where_it_stands(): void
     {
-        self::assertSame($whole, Fetcher::absolute($address, $from));
+        foreach (self::relative() as [$address, $from, $whole]) {
+            self::assertSame($whole, Fetcher::absolute($address, $from));
+        }
     }
 
     /** @return list<Found> */
