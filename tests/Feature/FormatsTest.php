@@ -181,7 +181,8 @@ final class FormatsTest extends TestCase
             .'<content type="html">&lt;p&gt;A hall &lt;a href="https://tunhede.example/x"&gt;there&lt;/a&gt;&lt;/p&gt;'
             .'</content></entry></feed>';
         $rss = '<rss version="2.0" xmlns:c="http://c"><channel><title>The Dispatch</title><item>'
-            .'<title>Tunhede &amp; more</title><guid>tag:1</guid><link>https://feed.example/1</link><pubDate>Fri, 20 Nov 2026 09:00:00 +0100'
+            .'<title>Tunhede &amp; more</title><guid>tag:1</guid><link>https://feed.example/1</link>'
+            .'<pubDate>Fri, 20 Nov 2026 09:00:00 +0100'
             .'</pubDate><c:encoded><![CDATA[<p>A hall <a href="https://tunhede.example/x">there</a></p>]]></c:encoded>'
             .'</item></channel></rss>';
         $read = fn (string $text): array => array_map(fn (Found $one): array => [
