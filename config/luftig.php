@@ -13,6 +13,9 @@ return [
     /* Where the Finder's indexes are; they are derived, and may be deleted at any time. */
     'finder' => env('LUFTIG_FINDER', storage_path('app/finder')),
 
+    /* By what technologies are known on pages: those that ship, and the team's own. */
+    'fingerprints' => [database_path('fingerprints.json'), storage_path('app/fingerprints.json')],
+
     'upload_megabytes' => 128,
 
     /* The simulated outside world, on loopback; no other machine of a private network is asked. */

@@ -59,6 +59,22 @@ final class World
         return $all;
     }
 
+    /** @return array{name: string, text: string, runs: list<array{string, string, string|null}>}|null */
+    public function site(string $domain): ?array
+    {
+        foreach (@file("$this->folder/sites.jsonl", FILE_IGNORE_NEW_LINES) ?: [] as $line) {
+            // Most lines are another's.
+            if (str_contains($line, "\"$domain\"")) {
+                $one = (array) json_decode($line, true);
+                if ($one['domain'] === $domain) {
+                    return ['name' => (string) $one['name'], 'text' => (string) $one['text'], 'runs' => $one['runs']];
+                }
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<array<string, mixed>> */
     private function until(string $what): array
     {

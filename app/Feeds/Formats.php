@@ -10,6 +10,7 @@ use App\Feeds\Formats\HeadcountTable;
 use App\Feeds\Formats\PostingLines;
 use App\Feeds\Formats\PostingPages;
 use App\Feeds\Formats\PressFeed;
+use App\Feeds\Formats\SitePages;
 use InvalidArgumentException;
 
 /** The formats there are; another one is a class and a line here. */
@@ -18,7 +19,7 @@ final class Formats
     /** @var list<class-string<Format>> */
     private const ALL = [
         PostingPages::class, PostingLines::class, PressFeed::class, FundingRounds::class, HeadcountTable::class,
-        Activities::class,
+        Activities::class, SitePages::class,
     ];
 
     /** @return array<string, string> name → label */

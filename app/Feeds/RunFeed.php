@@ -20,6 +20,9 @@ final class RunFeed
 {
     private const CHUNK = 500;
 
+    /** So many pages are visited before what they showed is kept. */
+    private const VISITS = 40;
+
     /** A sitemap leads to as many and one more. */
     private const MOST_PAGES = 20_001;
 
@@ -62,6 +65,11 @@ final class RunFeed
     private function pages(Feed $feed, Cursor $cursor, FeedRun $run): void
     {
         $format = Formats::named($feed->format);
+        if ($format instanceof Visits) {
+            $this->visits($feed, $format, $cursor, $run);
+
+            return;
+        }
         if ($cursor->queue === []) {
             $cursor->began = CarbonImmutable::now()->toIso8601ZuluString();
             $cursor->pending = [];
@@ -101,6 +109,26 @@ final class RunFeed
             }
             $feed->update(['cursor' => $cursor->stored()]);
             $run->save();
+        }
+    }
+
+    /** Page after page of accounts, some at a time; one that is not there is a visit too. */
+    private function visits(Feed $feed, Visits $format, Cursor $cursor, FeedRun $run): void
+    {
+        $keep = new KeepItems($feed, $format::kind());
+        $cursor->queue = $cursor->queue ?: SitesToVisit::of($feed);
+        while ($cursor->queue !== []) {
+            $found = [];
+            foreach (array_slice($cursor->queue, 0, self::VISITS) as $address) {
+                try {
+                    array_push($found, ...$format->read($this->fetcher->get($address), $cursor)->items);
+                } catch (Unreachable $e) {
+                    $found[] = $format->missed($address, $e->getMessage());
+                }
+            }
+            $this->store($keep, $found, $run);
+            $cursor->queue = array_slice($cursor->queue, self::VISITS);
+            $feed->update(['cursor' => $cursor->stored()]);
         }
     }
 

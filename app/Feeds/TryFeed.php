@@ -29,7 +29,8 @@ final class TryFeed
     public function look(Feed $feed): array
     {
         $format = Formats::named($feed->format);
-        $queue = [$feed->address];
+        $queue = $format instanceof Visits
+            ? array_slice(SitesToVisit::of($feed), 0, self::PAGES) : [$feed->address];
         $found = [];
         for ($page = 0; $page < self::PAGES && $queue !== [] && count($found) < self::ITEMS; $page++) {
             $portion = $format->read($this->fetcher->get(array_shift($queue)), new Cursor);

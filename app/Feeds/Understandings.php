@@ -7,6 +7,7 @@ namespace App\Feeds;
 use App\Feeds\Understanding\Deeds;
 use App\Feeds\Understanding\Events;
 use App\Feeds\Understanding\Heads;
+use App\Feeds\Understanding\Pages;
 use App\Feeds\Understanding\PostedFacts;
 use App\Feeds\Understanding\Postings;
 use App\Feeds\Understanding\Reports;
@@ -23,6 +24,7 @@ final class Understandings
             ItemKind::Report => new Reports,
             ItemKind::Round => new Rounds,
             ItemKind::Deed => new Deeds,
+            ItemKind::Page => new Pages,
             ItemKind::Heads => new Heads,
             ItemKind::Event => new Events,
             ItemKind::Fact => new PostedFacts,

@@ -11,6 +11,7 @@ enum ItemKind: string
     case Report = 'report';
     case Round = 'round';
     case Heads = 'heads';
+    case Page = 'page';
     case Deed = 'deed';
     case Event = 'event';
     case Fact = 'fact';
@@ -22,6 +23,7 @@ enum ItemKind: string
             self::Report => 'report',
             self::Round => 'funding round',
             self::Heads => 'headcount',
+            self::Page => 'visit',
             self::Deed => 'reaction',
             self::Event => 'event',
             self::Fact => 'fact',
@@ -36,6 +38,7 @@ enum ItemKind: string
             self::Report => 'signals of the press, by their wording',
             self::Round => 'funding signals',
             self::Deed => 'signals of contacts, and candidates',
+            self::Page => 'technologies in use, adopted and dropped',
             self::Heads => 'headcounts by month and function, growth and decline',
             self::Event => 'signals of the kind that they name',
             self::Fact => 'facts of accounts',

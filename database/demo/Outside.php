@@ -57,6 +57,9 @@ final class Outside
     /** @var list<array<string, mixed>> */
     private array $deeds = [];
 
+    /** @var list<array<string, mixed>> */
+    private array $sites = [];
+
     /** @var array<string, array<string, mixed>> domain → its row */
     private array $companies = [];
 
@@ -125,6 +128,7 @@ final class Outside
         $this->noise(count($signals));
         $this->heads($signals);
         $this->strangers($authors);
+        $this->sites();
         $this->ahead($authors);
 
         return $signals;
@@ -136,7 +140,7 @@ final class Outside
         is_dir($folder) || mkdir($folder, 0777, true);
         $all = [
             'headcounts' => $this->headcounts, 'postings' => $this->postings, 'reports' => $this->reports,
-            'rounds' => $this->rounds, 'deeds' => $this->deeds,
+            'rounds' => $this->rounds, 'deeds' => $this->deeds, 'sites' => $this->sites,
         ];
         foreach ($all as $name => $items) {
             $lines = array_map(
@@ -376,6 +380,30 @@ final class Outside
                     'title' => $this->dice->pick(['Maintenance Manager', 'Energy Manager', 'Consultant', 'Student']),
                 ], 'Our air costs more than our light.',
             );
+        }
+    }
+
+    /** What each runs since when; of some it appears, or goes, in the weeks to come; a few have no page. */
+    private function sites(): void
+    {
+        $day = fn (CarbonImmutable $at): string => $at->toIso8601ZuluString();
+        foreach ($this->companies as $domain => $company) {
+            $changes = $this->dice->part();
+            $at = $this->now->startOfDay()->addDays($this->dice->int(2, 40));
+            $runs = [];
+            foreach (array_filter([$company['truth']['system'] ?? '', $company['truth']['logger'] ?? '']) as $name) {
+                $runs[] = [$name, $day($this->now->subYears(2)), $changes < .04 ? $day($at) : null];
+            }
+            if ($changes > .97) {
+                $others = array_diff(Words::SYSTEMS, [$company['truth']['system'] ?? '']);
+                $runs[] = [$this->dice->pick($others), $day($at), null];
+            }
+            if ($this->dice->chance(.97)) {
+                $this->sites[] = [
+                    'domain' => (string) $domain, 'name' => $company['name'], 'text' => $company['description'],
+                    'runs' => $runs,
+                ];
+            }
         }
     }
 

@@ -175,6 +175,7 @@ final class Scenario
             ['Posts on power prices', 'activities', 'topics/power-prices/outbox', 5, .9],
             ['Posts on leak surveys', 'activities', 'topics/leak-surveys/outbox', 5, .9],
             ['Posts on energy audits', 'activities', 'topics/energy-audits/outbox', 5, .9],
+            ['Pages of the accounts', 'site-pages', 'sites/{domain}/', 1440, .9],
             ['Headcounts', 'headcounts', 'register/headcounts.csv', 1440, .9],
             ['Register of rounds', 'funding-rounds', 'register/rounds.json', 360, .9],
         ] as [$name, $format, $path, $rhythm, $confidence]) {

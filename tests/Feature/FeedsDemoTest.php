@@ -14,6 +14,7 @@ use App\Models\Opening;
 use App\Models\RuleSet;
 use App\Models\Signal;
 use App\Models\User;
+use Carbon\CarbonImmutable;
 use Database\Demo\Scenario;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
@@ -55,6 +56,7 @@ final class FeedsDemoTest extends TestCase
             self::assertGreaterThanOrEqual($precision, $figures[0]);
             self::assertGreaterThanOrEqual($recall, $figures[1]);
         }
+        $this->technologies();
         // A day later there is that day's news.
         $this->itIs('2026-11-24T18:00:00Z');
         $before = FeedItem::query()->count();
@@ -63,6 +65,41 @@ final class FeedsDemoTest extends TestCase
         }
         self::assertGreaterThan($before, FeedItem::query()->count());
         self::assertGreaterThan($new, Signal::query()->where('fed', true)->count());
+    }
+
+    /** Seven more visits of the pages that change, and of some that do not: all that came and went, and nothing else. */
+    private function technologies(): void
+    {
+        $moved = $domains = [];
+        foreach (file(self::$folder.'/sites.jsonl') ?: [] as $i => $line) {
+            $site = (array) json_decode($line, true);
+            foreach ($site['runs'] as [$name, $from, $until]) {
+                if ($from > self::NOW || $until !== null) {
+                    $moved[] = "{$site['domain']} ".($until === null ? 'tech_adopted' : 'tech_dropped')." $name";
+                    $domains[] = $site['domain'];
+                }
+            }
+            $i % 40 === 0 && $domains[] = $site['domain'];
+        }
+        self::assertGreaterThan(20, count($moved));
+        $before = Signal::query()->max('id');
+        $others = Account::query()->whereNotIn('domain', $domains)->pluck('domain', 'id')->all();
+        Account::query()->whereKey(array_keys($others))->update(['domain' => null]);
+        $feed = Feed::query()->where('format', 'site-pages')->sole();
+        for ($week = 1; $week <= 7; $week++) {
+            $this->at(CarbonImmutable::parse(self::NOW)->addDays(8 * $week)->toIso8601ZuluString());
+            file_put_contents(self::$folder.'/clock', CarbonImmutable::now()->toIso8601ZuluString());
+            self::assertNull($this->ask($feed)->problem);
+        }
+        $told = Signal::query()->with('account')->where('id', '>', $before)->where('fed', true)->get()
+            ->map(fn (Signal $one): string => "{$one->account->domain} {$one->kind->value} {$one->facts['technology']}")
+            ->sort()->values()->all();
+        sort($moved);
+        printf("technologies: %d came or went, %d told\n", count($moved), count($told));
+        self::assertSame($moved, $told);
+        foreach ($others as $id => $domain) {
+            DB::table('accounts')->where('id', $id)->update(['domain' => $domain]);
+        }
     }
 
     /** @return array<string, FeedItem> by the number at the end of the link */

@@ -250,6 +250,50 @@ final class FeedsTest extends TestCase
         self::assertSame('Wrote “Leak surveys”', Signal::query()->sole()->title);
     }
 
+    public function test_what_runs_on_a_page_appears_and_disappears(): void
+    {
+        $site = fn (array $runs): bool|int => file_put_contents(self::$folder.'/sites.jsonl', json_encode([
+            'domain' => 'tunhede.example', 'name' => 'Tunhede', 'text' => 'Glass.', 'runs' => $runs,
+        ])."\n");
+        $site([
+            ['Tryklog', '2024-01-01T00:00:00Z', '2026-11-28T00:00:00Z'], ['Skiftara', '2026-11-28T00:00:00Z', null],
+            ['Ordvika', '2024-01-01T00:00:00Z', null],
+        ]);
+        $feed = $this->feed('site-pages', 'sites/{domain}/');
+        $run = $this->ask($feed);
+        // One page, and one that is not there.
+        self::assertSame([2, 0, null], [$run->came, $run->signals, $run->problem]);
+        $names = fn (): array => $this->tunhede->technologies()->pluck('name')->sort()->values()->all();
+        self::assertSame(['Ordvika', 'Tryklog'], $names());
+        $this->itIs('2026-11-26T09:00:00Z');
+        self::assertSame(0, $this->ask($feed)->came, 'once a week');
+        $this->itIs('2026-11-30T10:00:00Z');
+        self::assertSame([2, 1], [($run = $this->ask($feed))->came, $run->signals]);
+        $adopted = Signal::query()->sole();
+        self::assertSame(
+            [Kind::TechAdopted, 'Skiftara appeared on their page', '2026-11-30', .9],
+            [$adopted->kind, $adopted->title, $adopted->occurred_at->toDateString(), $adopted->confidence],
+        );
+        self::assertSame(['Ordvika', 'Skiftara', 'Tryklog'], $names(), 'overlooked once is not gone');
+        // A page that is not there says nothing.
+        $this->fault('sites', '500');
+        $this->itIs('2026-12-07T10:00:00Z');
+        self::assertNull($this->ask($feed)->problem);
+        $this->fault('sites', null);
+        self::assertSame(1, Signal::query()->count());
+        $this->itIs('2026-12-14T10:00:00Z');
+        $this->ask($feed);
+        $dropped = Signal::query()->where('kind', Kind::TechDropped)->sole();
+        self::assertSame(
+            ['Tryklog is gone from their page', '2026-12-14', ['technology' => 'Tryklog']],
+            [$dropped->title, $dropped->occurred_at->toDateString(), $dropped->facts],
+        );
+        self::assertSame(['Ordvika', 'Skiftara'], $names());
+        $this->itIs('2026-12-22T10:00:00Z');
+        $this->ask($feed);
+        self::assertSame(2, Signal::query()->count());
+    }
+
     public function test_heads_by_month_tell_of_growth_while_it_lasts(): void
     {
         $heads = fn (array $all, array $maintenance): array => array_map(

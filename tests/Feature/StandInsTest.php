@@ -44,7 +44,8 @@ final class StandInsTest extends TestCase
         ]]]);
         $deed = [
             'topic' => 'leaks', 'post' => 'https://p.example/1', 'profile' => 'https://q.example/ida',
-            'name' => 'Ida Lie', 'company' => 'Tunhede', 'title' => 'Planner', 'text' => 'So do we.', 'at' => '2026-11-20T08:00:00Z',
+            'name' => 'Ida Lie', 'company' => 'Tunhede', 'title' => 'Planner', 'text' => 'So do we.',
+            'at' => '2026-11-20T08:00:00Z',
         ];
         $this->write('deeds', [
             ['id' => 1, 'deed' => 'commented'] + $deed, ['id' => 2, 'deed' => 'reacted'] + $deed,

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Feeds\Formats;
 use App\Feeds\Site;
+use App\Feeds\SitesToVisit;
 use App\Feeds\Unreachable;
 use App\Models\Feed;
 use App\Support\Quantity;
@@ -66,7 +67,8 @@ final class FeedRequest extends FormRequest
     private function site(string $field, mixed $value, Closure $fail): void
     {
         try {
-            Site::of((string) $value);
+            // Of pages that are visited one by one, the address of any of them.
+            Site::of(str_replace(SitesToVisit::DOMAIN, 'example.com', (string) $value));
         } catch (Unreachable $e) {
             $fail($e->getMessage());
         }

@@ -17,7 +17,8 @@
                     :value="old('format', $feed->format)" />
                 <x-field label="Address" name="address" type="url" required maxlength="500"
                     :value="old('address', $feed->address)" placeholder="https://board.example/feed.jsonl?since="
-                    hint="Where it ends in since=, the time of the last run is put behind it." />
+                    hint="Where it ends in since=, the time of the last run is put behind it; {domain} stands for
+                        that of each account." />
                 <x-field label="How often" name="rhythm" :options="Rhythms::all()"
                     :value="old('rhythm', $feed->rhythm)" />
                 <x-field label="How sure what it says is" name="confidence" required maxlength="10"

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Feeds;
+
+/** A format of pages that are visited one by one, an account each; one that is not there stops nothing. */
+interface Visits extends Format
+{
+    public function missed(string $address, string $why): Found;
+}
