@@ -30,6 +30,7 @@ use App\Http\Controllers\OwnFunctionController;
 use App\Http\Controllers\PaceController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PositionController;
+use App\Http\Controllers\PressController;
 use App\Http\Controllers\ReadsController;
 use App\Http\Controllers\ReasonController;
 use App\Http\Controllers\ReservationController;
@@ -55,6 +56,7 @@ use App\Models\KeptList;
 use App\Models\Note;
 use App\Models\Offer;
 use App\Models\OwnFunction;
+use App\Models\PressClass;
 use App\Models\Reason;
 use App\Models\Relation;
 use App\Models\Reservation;
@@ -266,6 +268,13 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('/mentions/{mention}', [MentionController::class, 'destroy'])->name('mentions.destroy')
         ->can('update', 'mention');
 
+    Route::get('/press', [PressController::class, 'index'])->name('press')->can('viewAny', PressClass::class);
+    Route::post('/press', [PressController::class, 'store'])->name('press.store')->can('create', PressClass::class);
+    Route::post('/press/trial', [PressController::class, 'trial'])->name('press.trial')
+        ->can('create', PressClass::class);
+    Route::put('/press/{class}', [PressController::class, 'update'])->name('press.update')->can('update', 'class');
+    Route::delete('/press/{class}', [PressController::class, 'destroy'])->name('press.destroy')
+        ->can('update', 'class');
     Route::get('/candidates', [CandidateController::class, 'index'])->name('candidates')
         ->can('viewAny', CandidateCompany::class);
     Route::post('/candidates', [CandidateController::class, 'decide'])->name('candidates.decide')

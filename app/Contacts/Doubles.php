@@ -32,6 +32,7 @@ final class Doubles
             'reasons' => ['account_id'], 'approaches' => ['account_id'], 'customer_periods' => ['account_id'],
             'positions' => ['account_id'], 'keep_outs' => ['account_id'], 'reservations' => ['account_id'],
             'group_places' => ['account_id'], 'accounts' => ['parent_id'], 'stations' => ['account_id'],
+            'feed_items' => ['account_id'],
         ],
         'contact' => [
             'positions' => ['contact_id'], 'signals' => ['contact_id'], 'reasons' => ['contact_id'],
@@ -42,7 +43,9 @@ final class Doubles
     ];
 
     /** Moves only where the first has nothing of the kind: table → what must not be there twice. */
-    private const UNIQUE = ['account' => ['decisions' => ['offer_id']], 'contact' => [
+    private const UNIQUE = ['account' => [
+        'decisions' => ['offer_id'], 'openings' => ['mark'], 'mentions' => ['feed_item_id'],
+    ], 'contact' => [
         'channels' => ['type', 'value'], 'group_places' => ['offer_id'], 'reservations' => [],
         'affiliations' => ['kind', 'name'],
     ]];

@@ -24,16 +24,20 @@ final readonly class ForgetNames
         'approaches' => ['next_step', 'instead'], 'watch_finds' => ['why'],
         'accounts' => ['description', 'keywords'], 'contacts' => ['about', 'interests'], 'rule_sets' => ['note'],
         'keep_outs' => ['reason'], 'candidate_deeds' => ['quote', 'topic'],
+        'feed_items' => ['title', 'why'], 'mentions' => ['because'], 'signal_sources' => ['because'],
+        'openings' => ['title', 'text'], 'struck_signals' => ['reason'],
     ];
 
     /** Values within values. */
     private const JSON = [
         'reasons' => ['evidence'], 'signals' => ['facts'], 'approaches' => ['snapshot'],
-        'activity_log' => ['properties'],
+        'activity_log' => ['properties'], 'feed_items' => ['facts', 'changes'], 'struck_signals' => ['row', 'sources'],
     ];
 
     /** Where a row has no id of its own. */
-    private const KEYS = ['watch_finds' => ['watch_id', 'record_id']];
+    private const KEYS = [
+        'watch_finds' => ['watch_id', 'record_id'], 'signal_sources' => ['signal_id', 'feed_item_id'],
+    ];
 
     /** What of evidence is a word of ours, whatever it looks like. */
     private const OURS = ['kind', 'stage', 'type', 'part', 'field', 'mode'];
@@ -59,6 +63,9 @@ final readonly class ForgetNames
         $this->deleteRows('intake_rejections', ['row']);
         // Where the second of two clicks would lead, with what is said there.
         DB::table('submissions')->delete();
+        // What names somebody is kept as it was read, and no longer as it came.
+        DB::table('feed_items')->where(fn (Builder $any) => $this->mentions($any, ['title', 'facts', 'changes']))
+            ->update(['raw' => gzcompress(self::NOBODY)]);
         foreach (self::TEXTS as $table => $columns) {
             foreach ($columns as $column) {
                 $this->rewrite($table, $column, fn (string $text): string => self::without($text, $this->texts));

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Contacts\Doubles;
 use App\Jobs\AskFeed;
 use App\Models\Account;
+use App\Models\Contact;
+use App\Models\Double;
 use App\Models\Feed;
 use App\Models\FeedItem;
 use App\Models\FeedRun;
@@ -201,6 +204,58 @@ final class FeedViewTest extends TestCase
             array_map(fn (array $one): array => [$one['name'], $one['heads'], $one['says'], $one['points']], $lines),
         );
         self::assertTrue(Growth::of(Account::factory()->create())->isEmpty());
+    }
+
+    public function test_an_erased_person_is_in_nothing_that_feeds_brought(): void
+    {
+        $this->bring(
+            IntakeKind::Contacts,
+            "domain;first name;last name;email;profile\n"
+                ."tunhede.example;Ida;Lie;ida@tunhede.example;https://people.example/ida\n",
+        );
+        $this->world('postings', [$this->posting(1, ['author' => ['name' => 'Ida Lie']])]);
+        $this->world('reports', [$this->report(1, 'Ida Lie of Glasverk Tunhede builds a new hall', [
+            'text' => 'Says Ida Lie (ida@tunhede.example).',
+        ])]);
+        $this->world('deeds', [[
+            'id' => 1, 'topic' => 'leaks', 'post' => 'https://p.example/1', 'deed' => 'commented', 'name' => 'Ida Lie',
+            'profile' => 'https://people.example/ida', 'company' => 'T', 'title' => 'P', 'text' => 'So say I, Ida Lie.',
+            'at' => '2026-11-20T08:00:00Z',
+        ]]);
+        $this->ask($this->feed('posting-lines', 'jobs/feed.jsonl'));
+        $this->ask($this->feed('press', 'press/posten/atom.xml'));
+        $this->ask($this->feed('activities', 'topics/leaks/outbox'));
+        $struck = Signal::query()->where('kind', 'expansion')->sole();
+        $this->actingAs($this->rep)->delete("/signals/{$struck->id}", ['reason' => 'Ida Lie says so']);
+        $ida = Contact::query()->where('last_name', 'Lie')->sole();
+        $this->actingAs($this->lead)->delete("/contacts/{$ida->id}", ['sure' => 'Ida Lie'])
+            ->assertSessionHasNoErrors();
+        foreach (['feed_items', 'mentions', 'signal_sources', 'signals', 'struck_signals', 'openings'] as $table) {
+            foreach (DB::table($table)->get() as $row) {
+                $row = (array) $row;
+                $row['raw'] = isset($row['raw']) ? (string) gzuncompress((string) $row['raw']) : '';
+                $text = stripslashes(implode(' ', array_map(strval(...), $row)));
+                self::assertDoesNotMatchRegularExpression('~Ida Lie|people\.example/ida|ida@tunhede~i', $text, $table);
+            }
+        }
+        self::assertGreaterThan(2, FeedItem::query()->count());
+    }
+
+    public function test_two_accounts_that_are_one_keep_what_feeds_brought(): void
+    {
+        $this->world('postings', [$this->posting(1), $this->posting(2, ['domain' => 'hvid.example'])]);
+        $this->ask($this->feed('posting-lines', 'jobs/feed.jsonl'));
+        $hvid = Account::query()->where('domain', 'hvid.example')->firstOrFail();
+        Doubles::doubt('account', $this->tunhede->id, $hvid->id, 1.0, ['They are one.']);
+        $double = Double::query()->sole();
+        self::assertTrue(Doubles::merge($double, $this->lead));
+        self::assertSame([2, 2], [
+            FeedItem::query()->where('account_id', $this->tunhede->id)->count(),
+            Signal::query()->where('account_id', $this->tunhede->id)->count(),
+        ]);
+        Doubles::undo($double->refresh());
+        self::assertSame(1, FeedItem::query()->where('account_id', $hvid->id)->count());
+        self::assertSame('Maintenance planner', SoughtRoles::of($hvid)->open()[0]['title']);
     }
 
     public function test_those_whose_time_has_come_are_asked_and_no_others(): void

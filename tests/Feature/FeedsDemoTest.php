@@ -67,7 +67,7 @@ final class FeedsDemoTest extends TestCase
         self::assertGreaterThan($new, Signal::query()->where('fed', true)->count());
     }
 
-    /** Seven more visits of the pages that change, and of some that do not: all that came and went, and nothing else. */
+    /** Seven more visits of the pages that change, and of some that do not: all that came and went, and no more. */
     private function technologies(): void
     {
         $moved = $domains = [];

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Feeds\PressClasses;
+use App\Models\Feed;
+use App\Models\FeedItem;
+use App\Models\ItemKind;
 use App\Models\PressClass;
 use Luftig\Core\Signal\Kind;
 use Tests\TestCase;
@@ -88,6 +91,42 @@ final class PressClassesTest extends TestCase
             $classes->of('Hiring stopped at Tunhede', 'The new hall will be finished all the same.'),
             'the headline before the text',
         );
+    }
+
+    public function test_a_lead_edits_the_queries_and_tries_them_on_what_came(): void
+    {
+        $feed = Feed::factory()->create(['format' => 'press']);
+        foreach (['Glasverk signs for compressors', 'A new hall', 'Compressors at the fair'] as $i => $title) {
+            FeedItem::query()->create([
+                'feed_id' => $feed->id, 'mark' => sha1($title), 'content' => sha1($title), 'kind' => ItemKind::Report,
+                'title' => $title, 'at' => now()->subDays($i), 'facts' => ['text' => 'In Hobro.'],
+                'raw' => gzcompress('x'), 'seen_at' => now(),
+            ]);
+        }
+        $this->actingAs($this->rep)->get('/press')->assertOk()->assertSeeText('hiring stop')
+            ->assertDontSee('Another one');
+        $form = ['name' => 'rival', 'kind' => 'rival_signed', 'query' => 'compressors AND signs'];
+        $this->post('/press', $form)->assertForbidden();
+        $this->post('/press/trial', $form)->assertForbidden();
+        $this->actingAs($this->lead)->get('/press')->assertOk()->assertSee('Another one');
+        $this->post('/press/trial', ['query' => 'compressors'])->assertOk()
+            ->assertSeeText('Found in 2 of the newest 3 reports.')
+            ->assertSeeTextInOrder(['Glasverk signs for compressors', 'Compressors at the fair'])
+            ->assertDontSeeText('A new hall');
+        $this->post('/press/trial', ['query' => 'compressors AND'])->assertOk()->assertDontSeeText('Found in');
+        foreach ([
+            ['name' => ''], ['name' => 'funding'], ['kind' => 'wedding'], ['query' => ''], ['query' => 'a OR'],
+        ] as $no) {
+            $this->post('/press', $no + $form)->assertSessionHasErrors(array_keys($no));
+        }
+        $this->post('/press', $form)->assertSessionHasNoErrors();
+        $class = PressClass::query()->where('name', 'rival')->sole();
+        self::assertSame('rival', PressClasses::all()->of('Glasverk signs for compressors', '')[0]);
+        $this->put("/press/{$class->id}", ['query' => 'fair'] + $form)->assertSessionHas('undo');
+        self::assertSame('news', PressClasses::all()->of('Glasverk signs for compressors', '')[0]);
+        self::assertSame('rival', PressClasses::all()->of('Compressors at the fair', '')[0]);
+        $this->delete("/press/{$class->id}");
+        self::assertSame('news', PressClasses::all()->of('Compressors at the fair', '')[0]);
     }
 
     public function test_the_teams_own_class_is_found_and_the_first_that_fits_says_it(): void

@@ -46,12 +46,16 @@ final class SitePages implements Visits
         if (stripos($html, '<html') === false) {
             return new Portion([$this->missed($answer->address, 'It is no page.')]);
         }
-        $found = $this->fingerprints()->found(self::traces($html, $answer->headers));
+        $traces = self::traces($html, $answer->headers);
 
+        // Of the page itself nothing is kept but how it is made: who is named on it is nobody's business here.
         return new Portion([$this->visit($answer->address, true, array_map(
             static fn (array $one): array => [$one[0], $one[1]->value],
-            $found,
-        ), mb_strcut($html, 0, self::RAW))]);
+            $this->fingerprints()->found($traces),
+        ), mb_strcut((string) json_encode([
+            'scripts' => $traces->scripts, 'metas' => $traces->metas, 'headers' => $traces->headers,
+            'cookies' => $traces->cookies,
+        ], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE), 0, self::RAW))]);
     }
 
     public function missed(string $address, string $why): Found

@@ -14,6 +14,7 @@
             @endforeach
         </x-table>
     @endif
+    <p class="small mt-3"><a href="{{ route('press') }}">What the press tells, and by which words</a></p>
     @can('create', App\Models\Feed::class)<p class="mt-3"><x-button :href="route('feeds.create')">Add a
         feed</x-button> <x-button :href="route('webhooks.create')">Add a webhook</x-button></p>@endcan
 </x-section>
