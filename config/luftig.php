@@ -16,6 +16,9 @@ return [
     /* By what technologies are known on pages: those that ship, and the team's own. */
     'fingerprints' => [database_path('fingerprints.json'), storage_path('app/fingerprints.json')],
 
+    /* Days for which what feeds brought is kept as it came; as it was read it stays, with the signals it made. */
+    'raw_days' => (int) env('LUFTIG_RAW_DAYS', 90),
+
     'upload_megabytes' => 128,
 
     /* The simulated outside world, on loopback; no other machine of a private network is asked. */

@@ -71,6 +71,14 @@ final class FeedItem extends Model
         return $this->belongsToMany(Signal::class, 'signal_sources')->withPivot('confidence', 'because');
     }
 
+    /** What was seen last before then is kept as it was read, and no longer as it came. */
+    public static function forgetRaw(CarbonImmutable $before): void
+    {
+        $nothing = (string) gzcompress('');
+        self::query()->where('seen_at', '<', $before)->whereRaw('LENGTH(raw) > ?', [strlen($nothing)])
+            ->update(['raw' => $nothing]);
+    }
+
     /** As it came. */
     public function raw(): string
     {

@@ -60,6 +60,19 @@ final class FeedRunsTest extends TestCase
         self::assertSame([2, 1], [$this->ask($whole)->came, $this->ask($since)->came]);
     }
 
+    public function test_what_came_is_kept_raw_for_ninety_days(): void
+    {
+        $this->world('postings', [$this->posting(1), $this->posting(2, ['title' => 'Cook'])]);
+        $this->ask($this->feed('posting-lines', 'jobs/feed.jsonl'));
+        [$old, $seen] = FeedItem::query()->orderBy('id')->get()->all();
+        $old->update(['seen_at' => now()->subDays(91)]);
+        $seen->update(['seen_at' => now()->subDays(89)]);
+        $this->artisan('luftig:tidy')->assertSuccessful();
+        self::assertSame('', $old->refresh()->raw());
+        self::assertSame('Maintenance planner', $old->title, 'as it was read it stays');
+        self::assertStringContainsString('"Cook"', $seen->refresh()->raw());
+    }
+
     public function test_a_feed_that_fails_holds_up_no_other(): void
     {
         $this->bring(IntakeKind::Accounts, "domain;name\ntunhede.example;Glasverk Tunhede\n");

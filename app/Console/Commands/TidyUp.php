@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Finder\Pasted;
+use App\Models\FeedItem;
 use App\Models\Intake;
 use Illuminate\Console\Command;
 
-/** Removes what somebody began and did not go on with, since it holds what people may ask to be erased. */
+/**
+ * Removes what somebody began and did not go on with, and what feeds brought as it came long ago, since it holds what
+ * people may ask to be erased.
+ */
 final class TidyUp extends Command
 {
     /** Days after which pasted values that no list and no watch needs are forgotten. */
@@ -35,6 +39,7 @@ final class TidyUp extends Command
             }
         }
         Pasted::forget(self::PASTED_DAYS);
+        FeedItem::forgetRaw(now()->subDays(config()->integer('luftig.raw_days')));
 
         return self::SUCCESS;
     }
