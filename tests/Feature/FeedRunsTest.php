@@ -64,7 +64,7 @@ final class FeedRunsTest extends TestCase
     {
         $this->world('postings', [$this->posting(1), $this->posting(2, ['title' => 'Cook'])]);
         $this->ask($this->feed('posting-lines', 'jobs/feed.jsonl'));
-        [$old, $seen] = FeedItem::query()->orderBy('id')->get()->all();
+        [$seen, $old] = FeedItem::query()->orderBy('title')->get()->all();
         $old->update(['seen_at' => now()->subDays(91)]);
         $seen->update(['seen_at' => now()->subDays(89)]);
         $this->artisan('luftig:tidy')->assertSuccessful();

@@ -33,6 +33,13 @@ final readonly class PressPage
         return new self(PressClass::query()->orderBy('position')->get());
     }
 
+    public function says(PressClass $class): string
+    {
+        $kind = $class->kind->label();
+
+        return $class->name === $kind ? $kind : "{$class->name}: counts as $kind";
+    }
+
     /** @return array<string, string> */
     public function kinds(): array
     {

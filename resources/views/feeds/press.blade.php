@@ -6,7 +6,7 @@
     <div class="row g-4 mt-0">
         <div class="col-lg-8">
             @foreach ($page->classes as $class)
-                <x-more :says="$class->name.', '.$class->kind->label()" class="border-bottom py-2"
+                <x-more :says="$page->says($class)" class="border-bottom py-2"
                     :open="$errors->any() && (int) old('class') === $class->id">
                     @can('update', $class)
                         <x-form :to="route('press.update', $class)" method="put" class="vstack gap-2 mt-2">
