@@ -22,7 +22,8 @@ return [
     'upload_megabytes' => 128,
 
     /* The simulated outside world, on loopback; no other machine of a private network is asked. */
-    'standins' => env('LUFTIG_STANDINS_PORT') === null ? [] : ['127.0.0.1:'.env('LUFTIG_STANDINS_PORT')],
+    'standins' => (bool) env('LUFTIG_DEMO', false) && env('LUFTIG_STANDINS_PORT') !== null
+        ? ['127.0.0.1:'.env('LUFTIG_STANDINS_PORT')] : [],
 
     /* What the stand-ins tell of; the demo writes it. */
     'world' => env('LUFTIG_WORLD', storage_path('app/world')),
