@@ -19,6 +19,7 @@ use App\Models\StruckSignal;
 use App\Standings\Standings;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Signal\Aboutness;
+use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Kind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -482,6 +483,25 @@ final class FeedsTest extends TestCase
         $this->post('/feeds/trial', ['format' => 'posting-lines'] + $form)->assertOk()
             ->assertSeeText('These are no JSON Lines');
         $this->actingAs($this->rep)->post('/feeds/trial', $form)->assertForbidden();
+    }
+
+    public function test_a_role_asks_for_employment_types_of_its_own(): void
+    {
+        $this->world('postings', [$this->posting(1, ['type' => 'PART_TIME'])]);
+        $this->ask($this->feed('posting-lines', 'jobs/feed.jsonl'));
+        self::assertSame(0, Signal::query()->count(), 'full-time is asked for at first');
+        $rules = [
+            'version' => 2, 'criteria' => [], 'note' => '', 'kinds' => array_map(fn ($rule): array => [
+                'weight' => $rule->weight, 'ramp' => $rule->ramp, 'hold' => $rule->hold,
+                'half_life' => $rule->halfLife, 'counts' => $rule->counts->value,
+            ], Catalogue::standard()->rules), 'roles_of_interest' => [[
+                'name' => 'Planner', 'title_query' => 'planner', 'functions' => ['maintenance'],
+                'employment_types' => 'full-time; Part time',
+            ]],
+        ];
+        $this->actingAs($this->lead)->post("/rules/{$this->offer->id}", $rules)->assertSessionHasNoErrors();
+        self::assertSame('Maintenance planner sought', Signal::query()->sole()->title);
+        $this->get("/rules/{$this->offer->id}")->assertOk()->assertSee('full-time, Part time');
     }
 
     public function test_rules_of_interest_change_and_the_signals_follow(): void

@@ -156,12 +156,13 @@ final class RulesRequest extends FormRequest
         foreach (array_filter((array) $this->input('roles_of_interest', []), is_array(...)) as $row) {
             $text = fn (string $key): string => is_scalar($row[$key] ?? null) ? trim((string) $row[$key]) : '';
             if ($text('name') !== '' || $text('title_query') !== '') {
+                $types = preg_split('/\s*[,;\n]\s*/', $text('employment_types'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
                 $roles[] = [
                     'name' => $text('name') === '' ? $text('title_query') : $text('name'),
                     'title_query' => $text('title_query'),
                     'text_query' => $text('text_query'),
                     'functions' => array_values(array_filter((array) ($row['functions'] ?? []), is_string(...))),
-                ];
+                ] + ($types === [] ? [] : ['employment_types' => $types]);
             }
         }
 

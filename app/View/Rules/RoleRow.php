@@ -61,7 +61,8 @@ final readonly class RoleRow
             .($countries === '' ? '' : "; titles in $countries");
     }
 
-    private function listed(string $list): string
+    /** Several values as they are read, functions by their names. */
+    public function listed(string $list): string
     {
         $values = array_filter((array) ($this->given[$list] ?? []), is_string(...));
 

@@ -7,8 +7,10 @@
             aria-label="Remove this role of interest"></button></div>
         <div class="col-md-7"><x-query :name="$row->name('title_query')" label="Title of the opening, as a query"
             :value="$row->given('title_query')" /></div>
-        <div class="col-12"><x-query :name="$row->name('text_query')" label="Text of the opening"
+        <div class="col-md-7"><x-query :name="$row->name('text_query')" label="Text of the opening"
             :value="$row->given('text_query')" /></div>
+        <x-field width="col-md-5" label="Employment types (none: full-time)" :name="$row->name('employment_types')"
+            :value="$row->listed('employment_types')" maxlength="100" placeholder="full-time, part-time" />
     </div>
     <x-more :says="'Concerns whoever heads: '.$row->functions('nobody yet')" class="small py-2">
         <x-rules.functions label="Functions" :$row list="functions" />
