@@ -12,7 +12,6 @@ use Luftig\Core\Signal\About;
 use Luftig\Core\Signal\Item;
 use Luftig\Core\Signal\Mention;
 use Luftig\Core\Signal\Named;
-use Luftig\Core\Text\Fold;
 use Luftig\Core\Text\StopWords;
 
 /**
@@ -147,7 +146,6 @@ final class AccountsNamed
 
         return array_values(array_filter($words, fn (string $word): bool => StopWords::has($word)
             || in_array($word, $places, true)
-            || Industries::read($word)[1]
-            || Fold::words($word) === []));
+            || Industries::read($word)[1]));
     }
 }

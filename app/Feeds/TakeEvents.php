@@ -33,20 +33,18 @@ final class TakeEvents
                 $refused[] = ['at' => $at, 'id' => $id, 'why' => $e->getMessage()];
             }
         }
-        $run = Together::write(function () use ($feed, $kind, $found): FeedRun {
+        // Counted apart and added up at the end: others post at the same time.
+        $counted = Together::write(function () use ($feed, $kind, $found): FeedRun {
+            $counted = new FeedRun;
+            (new KeepItems($feed, $kind))->keep($found, $counted);
             // A day of posts is one run of the source.
-            $run = FeedRun::query()->firstOrCreate([
-                'feed_id' => $feed->id, 'started_at' => CarbonImmutable::today(),
-            ])->refresh();
-            $before = $run->replicate();
-            (new KeepItems($feed, $kind))->keep($found, $run);
-            $run->finished_at = CarbonImmutable::now();
-            $run->save();
-            $run->setRelation('before', $before);
+            $run = FeedRun::query()->firstOrCreate(['feed_id' => $feed->id, 'started_at' => CarbonImmutable::today()]);
+            FeedRun::query()->whereKey($run->id)
+                ->incrementEach($counted->getAttributes(), ['finished_at' => CarbonImmutable::now()]);
 
-            return $run;
+            return $counted;
         });
-        $known = $run->same - $run->getRelation('before')->same;
+        $known = (int) $counted->same;
 
         return ['accepted' => count($found) - $known, 'known' => $known, 'refused' => $refused];
     }

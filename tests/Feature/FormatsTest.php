@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Feeds\CloudEvent;
 use App\Feeds\Cursor;
+use App\Feeds\EventItem;
 use App\Feeds\Fetched;
 use App\Feeds\Fetcher;
 use App\Feeds\Formats;
@@ -213,6 +215,28 @@ final class FormatsTest extends TestCase
             ['' => ['2026-10' => 38, '2026-11' => 40], 'maintenance' => ['2026-11' => 7]],
             $heads->facts['months'],
         );
+    }
+
+    public function test_only_an_address_of_the_web_is_a_link(): void
+    {
+        foreach (['javascript:alert(1)', 'data:text/html,x', 'file:///etc/passwd', ' https://b.example'] as $address) {
+            [$found] = $this->read('posting-lines', json_encode(['url' => $address] + self::POSTING)."\n");
+            self::assertSame(trim($address) === 'https://b.example' ? 'https://b.example' : null, $found->link);
+            $event = CloudEvent::from([
+                'specversion' => '1.0', 'id' => '1', 'source' => '/s', 'type' => 'x.news',
+                'data' => ['domain' => 'a.example', 'title' => 'x', 'link' => trim($address)],
+            ]);
+            $link = str_contains($address, 'https') ? 'https://b.example' : null;
+            self::assertSame($link, EventItem::signal($event)->link);
+        }
+        $deed = fn (string $who, string $post): ?string => $this->read('activities', (string) json_encode([
+            'type' => 'Collection', 'items' => [
+                ['type' => 'Like', 'actor' => $who, 'object' => $post, 'published' => '2026-11-20T08:00:00Z'],
+            ],
+        ]))[0]->refused;
+        self::assertNull($deed('https://p.example/ida', 'https://p.example/1'));
+        self::assertStringContainsString('who did it', (string) $deed('javascript:alert(1)', 'https://p.example/1'));
+        self::assertStringContainsString('which post', (string) $deed('https://p.example/ida', 'javascript:alert(1)'));
     }
 
     public function test_old_and_wrong_charsets_are_read(): void

@@ -58,6 +58,8 @@ final class WebhookTest extends TestCase
         // The same id of another source is another event.
         $this->post_('signals', ['source' => '/other'] + $events[0])->assertJson(['accepted' => 1]);
         self::assertSame([3, 3, 1], [Signal::query()->count(), FeedItem::query()->count(), FeedRun::query()->count()]);
+        $counts = FeedRun::query()->sole()->only('came', 'created', 'same', 'signals');
+        self::assertSame([5, 3, 2, 3], array_values($counts));
     }
 
     public function test_looks_are_counted_by_person_and_day_and_never_quoted(): void

@@ -94,8 +94,8 @@ final class Activities implements Format
             $at,
             match (true) {
                 $deed === null => 'It is no Create, Announce or Like.',
-                $profile === null => 'It does not say who did it.',
-                $post === null => 'It does not say to which post.',
+                ! Found::isOfTheWeb($profile) => 'It does not say who did it, by an address of the web.',
+                ! Found::isOfTheWeb($post) => 'It does not say to which post, by an address of the web.',
                 $at === null => 'It does not say when.',
                 default => null,
             },
