@@ -23,6 +23,7 @@ final readonly class Server
             'jobs' => new Jobs($this->world, $this->faults, $this->root),
             'press' => new Press($this->world, $this->faults, $this->root),
             'topics' => new People($this->world, $this->faults, $this->root),
+            'people' => new Moves($this->world, $this->faults, $this->root),
             'sites' => new Sites($this->world, $this->faults, $this->root),
             'register' => new Register($this->world, $this->faults, $this->root),
             default => null,

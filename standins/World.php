@@ -42,6 +42,12 @@ final class World
         return $this->until('rounds');
     }
 
+    /** @return list<array<string, mixed>> */
+    public function moves(): array
+    {
+        return $this->until('moves');
+    }
+
     /** @return list<array{domain: string, months: array<string, array<string, int>>}> */
     public function headcounts(): array
     {

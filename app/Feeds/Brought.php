@@ -17,6 +17,9 @@ final class Brought
 
     public ?int $account = null;
 
+    /** Whether nothing of it may be kept: it is of somebody who asked to be erased. */
+    public bool $isForgotten = false;
+
     /** What shows that whoever seeks is an agency. */
     public ?string $agency = null;
 
@@ -43,6 +46,12 @@ final class Brought
             $row->gone_at !== null,
             $row->account_id,
         );
+    }
+
+    public function forget(): void
+    {
+        $this->isForgotten = true;
+        $this->becomes(ItemState::Dropped, 'This person asked to be erased, and is not kept.');
     }
 
     public function becomes(ItemState $state, ?string $why = null, ?int $account = null): void

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Feeds\Formats\Activities;
+use App\Feeds\Formats\Cards;
 use App\Feeds\Formats\FundingRounds;
 use App\Feeds\Formats\HeadcountTable;
+use App\Feeds\Formats\JsonPeople;
 use App\Feeds\Formats\PostingLines;
 use App\Feeds\Formats\PostingPages;
 use App\Feeds\Formats\PressFeed;
@@ -19,7 +21,7 @@ final class Formats
     /** @var list<class-string<Format>> */
     private const ALL = [
         PostingPages::class, PostingLines::class, PressFeed::class, FundingRounds::class, HeadcountTable::class,
-        Activities::class, SitePages::class,
+        Activities::class, JsonPeople::class, Cards::class, SitePages::class,
     ];
 
     /** @return array<string, string> name → label */

@@ -126,6 +126,10 @@ final class KeepItems
             return;
         }
         $run->signals += Understandings::of($this->kind)->take($this->feed, $items);
+        $forgotten = array_filter($items, fn (Brought $one): bool => $one->isForgotten);
+        DB::table('feed_items')->whereIn('id', array_map(fn (Brought $one): int => $one->id, $forgotten))->update([
+            'title' => 'An erased person', 'link' => null, 'facts' => '{}', 'changes' => null, 'raw' => gzcompress(''),
+        ]);
         $outcomes = [];
         foreach ($items as $item) {
             $outcomes[serialize([$item->state, $item->why, $item->account])][] = $item;

@@ -8,6 +8,7 @@ use App\Feeds\Understanding\Deeds;
 use App\Feeds\Understanding\Events;
 use App\Feeds\Understanding\Heads;
 use App\Feeds\Understanding\Pages;
+use App\Feeds\Understanding\People;
 use App\Feeds\Understanding\PostedFacts;
 use App\Feeds\Understanding\Postings;
 use App\Feeds\Understanding\Reports;
@@ -26,6 +27,7 @@ final class Understandings
             ItemKind::Deed => new Deeds,
             ItemKind::Page => new Pages,
             ItemKind::Heads => new Heads,
+            ItemKind::Person => new People,
             ItemKind::Event => new Events,
             ItemKind::Fact => new PostedFacts,
         };

@@ -13,6 +13,7 @@ enum ItemKind: string
     case Heads = 'heads';
     case Page = 'page';
     case Deed = 'deed';
+    case Person = 'person';
     case Event = 'event';
     case Fact = 'fact';
 
@@ -25,6 +26,7 @@ enum ItemKind: string
             self::Heads => 'headcount',
             self::Page => 'visit',
             self::Deed => 'reaction',
+            self::Person => 'person',
             self::Event => 'event',
             self::Fact => 'fact',
         };
@@ -40,6 +42,7 @@ enum ItemKind: string
             self::Deed => 'signals of contacts, and candidates',
             self::Page => 'technologies in use, adopted and dropped',
             self::Heads => 'headcounts by month and function, growth and decline',
+            self::Person => 'positions of contacts, and the signals that follow from them',
             self::Event => 'signals of the kind that they name',
             self::Fact => 'facts of accounts',
         };

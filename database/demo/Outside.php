@@ -134,13 +134,18 @@ final class Outside
         return $signals;
     }
 
-    /** Written so that a reader sees all of it or the old one. */
-    public function write(string $folder): void
+    /**
+     * Written so that a reader sees all of it or the old one.
+     *
+     * @param  list<array<string, mixed>>  $moves  of people
+     */
+    public function write(string $folder, array $moves): void
     {
         is_dir($folder) || mkdir($folder, 0777, true);
         $all = [
             'headcounts' => $this->headcounts, 'postings' => $this->postings, 'reports' => $this->reports,
             'rounds' => $this->rounds, 'deeds' => $this->deeds, 'sites' => $this->sites,
+            'moves' => $moves,
         ];
         foreach ($all as $name => $items) {
             $lines = array_map(

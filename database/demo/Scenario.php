@@ -49,6 +49,8 @@ final class Scenario
 
     private readonly Outside $outside;
 
+    private readonly Moves $moves;
+
     /** @var list<array<string, mixed>> who was made, with what has to follow from their positions under `truth` */
     public array $people = [];
 
@@ -64,6 +66,7 @@ final class Scenario
         $this->now = CarbonImmutable::now();
         $this->acquaintances = new Acquaintances(new Dice($seed + 1), $this->now);
         $this->outside = new Outside(new Dice($seed + 2), $this->now);
+        $this->moves = new Moves(new Dice($seed + 3), $this->now);
     }
 
     /** @param  Closure(string): void  $say */
@@ -105,7 +108,9 @@ final class Scenario
         $this->bring(
             IntakeKind::Signals, 'signals.csv', $this->outside->tell($companies, $people, $signals), $team[4],
         );
-        $this->outside->write(config()->string('luftig.world'));
+        $this->outside->write(
+            config()->string('luftig.world'), $this->moves->tell($companies, $people, $customers, $lasting),
+        );
         $this->feeds($team[4]);
         $this->bring(IntakeKind::Accounts, 'fair-accounts.csv', Stories::fair(), $team[0]);
         $this->bring(IntakeKind::Contacts, 'fair-visitors.csv', Stories::visitors(), $team[0]);
@@ -175,6 +180,7 @@ final class Scenario
             ['Posts on power prices', 'activities', 'topics/power-prices/outbox', 5, .9],
             ['Posts on leak surveys', 'activities', 'topics/leak-surveys/outbox', 5, .9],
             ['Posts on energy audits', 'activities', 'topics/energy-audits/outbox', 5, .9],
+            ["People's moves", 'people', 'people/changes.json?since=', 60, .9],
             ['Pages of the accounts', 'site-pages', 'sites/{domain}/', 1440, .9],
             ['Headcounts', 'headcounts', 'register/headcounts.csv', 1440, .9],
             ['Register of rounds', 'funding-rounds', 'register/rounds.json', 360, .9],

@@ -30,7 +30,7 @@ final class FeedsDemoTest extends TestCase
         Offer::query()->delete();
         User::query()->delete();
         config(['luftig.world' => self::$folder]);
-        (new Scenario(500, 1500, 2600, 0, 0))->load(fn (string $line) => null);
+        (new Scenario(1200, 3000, 6000, 0, 0))->load(fn (string $line) => null);
         $brought = Signal::query()->where('derived', false)->count();
         foreach (Feed::query()->get() as $feed) {
             self::assertNull($this->ask($feed, 50_000_000)->problem, $feed->name);
@@ -57,6 +57,7 @@ final class FeedsDemoTest extends TestCase
             self::assertGreaterThanOrEqual($recall, $figures[1]);
         }
         $this->technologies();
+        $this->moves();
         // A day later there is that day's news.
         $this->itIs('2026-11-24T18:00:00Z');
         $before = FeedItem::query()->count();
@@ -100,6 +101,30 @@ final class FeedsDemoTest extends TestCase
         foreach ($others as $id => $domain) {
             DB::table('accounts')->where('id', $id)->update(['domain' => $domain]);
         }
+    }
+
+    /** Two months of moves: all that has to follow from them for the first offer, and no more. */
+    private function moves(): void
+    {
+        $expected = [];
+        foreach (file(self::$folder.'/moves.jsonl') ?: [] as $line) {
+            $one = (array) json_decode($line, true);
+            foreach ($one['at'] > self::NOW ? $one['truth']['follows'] : [] as $kind) {
+                $expected[] = "{$one['truth']['domain']} {$one['name']} $kind";
+            }
+        }
+        $this->itIs(CarbonImmutable::parse(self::NOW)->addDays(61)->toIso8601ZuluString());
+        $before = Signal::query()->max('id');
+        $offer = Offer::query()->orderBy('id')->value('id');
+        self::assertNull($this->ask(Feed::query()->where('format', 'people')->sole())->problem);
+        $found = Signal::query()->with('account', 'contact')->where('id', '>', $before)
+            ->where(fn ($either) => $either->whereNull('offer_id')->orWhere('offer_id', $offer))->get()
+            ->map(fn (Signal $one): string => "{$one->account->domain} {$one->contact?->name()} {$one->kind->value}")
+            ->sort()->values()->all();
+        sort($expected);
+        printf("signals of people: %d follow, %d told\n", count($expected), count($found));
+        self::assertGreaterThan(30, count($expected));
+        self::assertSame($expected, $found);
     }
 
     /** @return array<string, FeedItem> by the number at the end of the link */

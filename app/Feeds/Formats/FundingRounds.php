@@ -14,8 +14,6 @@ use App\Feeds\Unreadable;
 use App\Models\ItemKind;
 use Carbon\CarbonImmutable;
 use Luftig\Core\Company\Domain;
-use Opis\JsonSchema\Errors\ErrorFormatter;
-use Opis\JsonSchema\Validator;
 
 /** Funding rounds of a register as JSON, by the schema beside this class. */
 final class FundingRounds implements Format
@@ -55,16 +53,13 @@ final class FundingRounds implements Format
      */
     private function items(array $rounds): iterable
     {
-        $validator = new Validator;
-        $schema = json_decode((string) file_get_contents(__DIR__.'/funding-round.schema.json'));
+        $schema = new Schema(__DIR__.'/funding-round.schema.json');
         foreach ($rounds as $round) {
             $raw = json_encode($round, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
-            $error = $validator->validate($round, $schema)->error();
-            if ($error !== null) {
-                $says = (new ErrorFormatter)->formatOutput($error, 'basic')['errors'][0]['error'] ?? 'it differs';
-                yield new Found(sha1($raw), mb_strimwidth($raw, 0, 80, '…'), [], $raw, refused: mb_strimwidth(
-                    "It does not hold to the schema: $says", 0, 250, '…',
-                ));
+            $wrong = $schema->wrong($round);
+            if ($wrong !== null) {
+                $says = mb_strimwidth($wrong, 0, 250, '…');
+                yield new Found(sha1($raw), mb_strimwidth($raw, 0, 80, '…'), [], $raw, refused: $says);
 
                 continue;
             }

@@ -51,7 +51,7 @@ final class Deeds implements Understanding
                 }
                 $active[$person->id] = max($active[$person->id] ?? '', $item->at->toDateTimeString());
             } elseif ($this->erased->hasErased([$item->facts['profile']])) {
-                $item->becomes(ItemState::Dropped, 'This person asked to be erased, and is not kept.');
+                $item->forget();
             } else {
                 $item->becomes(ItemState::Dropped, 'Nobody has this profile: kept as a candidate.');
                 $candidates[$item->id] = self::candidate($feed, $item);
