@@ -1,6 +1,7 @@
 <?php
 
 use App\Jobs\AskFeed;
+use App\Jobs\MailAlerts;
 use App\Jobs\RefreshStandings;
 use App\Lists\RunWatch;
 use App\Models\Submission;
@@ -10,6 +11,7 @@ Schedule::job(RefreshStandings::ofEverything())->dailyAt('00:05')->withoutOverla
 Schedule::job(RefreshStandings::ofChanged())->everyMinute()->withoutOverlapping();
 Schedule::call(fn () => RunWatch::runDue())->name('watches')->everyMinute()->withoutOverlapping();
 Schedule::call(fn () => AskFeed::due())->name('feeds')->everyMinute()->withoutOverlapping();
+Schedule::job(new MailAlerts)->everyTenMinutes()->withoutOverlapping();
 Schedule::command('luftig:resume')->everyMinute();
 Schedule::command('luftig:tidy')->daily();
 Schedule::command('model:prune', ['--model' => [Submission::class]])->daily();

@@ -2,6 +2,7 @@
 
 use App\Exports\ExportFormats;
 use App\Http\Controllers\AccountController;
+use App\Http\Controllers\AlertController;
 use App\Http\Controllers\ApproachController;
 use App\Http\Controllers\BeginController;
 use App\Http\Controllers\CandidateController;
@@ -46,6 +47,7 @@ use App\Http\Controllers\TodayController;
 use App\Http\Controllers\WatchController;
 use App\Http\Controllers\WebhookController;
 use App\Models\Account;
+use App\Models\Alert;
 use App\Models\Approach;
 use App\Models\CandidateCompany;
 use App\Models\Contact;
@@ -74,6 +76,9 @@ Route::middleware('guest')->group(function (): void {
     Route::post('/sign-in/demo', [SignInController::class, 'demo'])->name('sign-in.demo');
 });
 
+Route::get('/alerts/{key}/feed.atom', [AlertController::class, 'feed'])->where('key', '[A-Za-z0-9]{40}')
+    ->middleware('throttle:60,1')->name('alerts.feed');
+
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::post('/offer', [OfferController::class, 'choose'])->name('offer.choose');
@@ -84,6 +89,16 @@ Route::middleware('auth')->group(function (): void {
 
     Route::get('/', TodayController::class)->name('today');
     Route::patch('/today', NarrowingController::class)->name('today.narrow');
+
+    Route::get('/alerts', [AlertController::class, 'index'])->name('alerts.index')->can('viewAny', Alert::class);
+    Route::post('/alerts', [AlertController::class, 'store'])->name('alerts.store')->can('create', Alert::class);
+    Route::delete('/alerts/{alert}', [AlertController::class, 'destroy'])->whereNumber('alert')
+        ->name('alerts.destroy')->can('delete', 'alert');
+    Route::patch('/alerts', [AlertController::class, 'digest'])->name('alerts.digest');
+    Route::post('/alerts/address', [AlertController::class, 'address'])->name('alerts.address');
+    Route::delete('/alerts/address', [AlertController::class, 'endAddress'])->name('alerts.end-address');
+    Route::get('/alerts/just-in', [AlertController::class, 'justIn'])->name('alerts.just-in');
+    Route::post('/alerts/seen', [AlertController::class, 'seen'])->name('alerts.seen');
 
     Route::get('/accounts', [AccountController::class, 'index'])->name('accounts.index')
         ->can('viewAny', Account::class);

@@ -24,6 +24,9 @@ use Spatie\Activitylog\Traits\LogsActivity;
  * @property bool $signs_in
  * @property int $pace
  * @property list<string>|null $recent_conditions  in the Finder, the last first
+ * @property string $time_zone where their day is
+ * @property int $digest_hour of their day, at which their digest is mailed
+ * @property string|null $digest_on the last day on which one was
  * @property array<int, array<string, string>>|null $narrowed  by offer: the list and the role that Today shows
  */
 final class User extends Authenticatable

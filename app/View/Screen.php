@@ -19,17 +19,21 @@ enum Screen: string
     case Reasons = 'reasons';
     case Intake = 'intake';
     case KeepOut = 'keep-out';
+    case Alerts = 'alerts';
     case Pace = 'pace';
     case Rules = 'rules';
     case Team = 'team';
     case Begin = 'begin';
 
-    private const BEHIND_INITIALS = [self::Intake, self::KeepOut, self::Pace, self::Rules, self::Team, self::Begin];
+    private const BEHIND_INITIALS = [
+        self::Intake, self::KeepOut, self::Alerts, self::Pace, self::Rules, self::Team, self::Begin,
+    ];
 
     public function label(): string
     {
         return match ($this) {
             self::KeepOut => 'Keep-out',
+            self::Alerts => 'My alerts',
             self::Pace => 'My pace, my password',
             self::Begin => 'First steps',
             default => ucfirst($this->value),
@@ -45,6 +49,7 @@ enum Screen: string
     public function key(): string
     {
         return match ($this) {
+            self::Alerts => 'm',
             self::Rules => 'u',
             self::Team => 'e',
             default => $this->value[0],

@@ -8,6 +8,8 @@ use App\Feeds\PressClasses;
 use App\Intake\Importer;
 use App\Intake\ReceiveFile;
 use App\Models\Account;
+use App\Models\Alert;
+use App\Models\AlertAbout;
 use App\Models\Approach;
 use App\Models\Contact;
 use App\Models\Feed;
@@ -130,6 +132,10 @@ final class Scenario
             'user_id' => $team[4]->id,
         ]);
         (new Standings)->refresh();
+        Alert::query()->create([
+            'user_id' => $team[0]->id, 'offer_id' => Offer::query()->orderBy('id')->value('id'),
+            'about' => AlertAbout::Everyone, 'kinds' => ['new_leader', 'customer_alum', 'tech_dropped'],
+        ]);
         $this->history($team);
     }
 

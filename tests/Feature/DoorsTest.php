@@ -26,7 +26,9 @@ use Tests\TestCase;
 final class DoorsTest extends TestCase
 {
     /** Open to those who have not signed in. */
-    private const OPEN = ['sign-in', 'sign-in/demo', 'up', 'storage/{path}', 'api/openapi.json'];
+    private const OPEN = [
+        // The key in its address opens it.
+        'alerts/{key}/feed.atom', 'sign-in', 'sign-in/demo', 'up', 'storage/{path}', 'api/openapi.json'];
 
     /** Where it is for leads and admins to go. */
     private const LEADS = [

@@ -71,6 +71,11 @@ final readonly class TodayPage
         );
     }
 
+    public function justIn(): JustIn
+    {
+        return JustIn::of($this->rep);
+    }
+
     /** @return list<array{says: string, url: string}> watches of the rep with somebody new */
     public function newcomers(): array
     {

@@ -10,6 +10,9 @@
         <x-button opens="split">Split into batches</x-button>
         @if ($page->mayTry())<x-button opens="trial">A trial first</x-button>@endif
         <x-button opens="tag">Tag them</x-button>
+        <x-form :to="route('alerts.store')"><input type="hidden" name="about" value="list"><input type="hidden"
+            name="list_id" value="{{ $page->list->id }}"><input type="hidden" name="ways[]" value="on_today">
+            <x-button>Alert me</x-button></x-form>
         @can('update', $page->list)
             <x-form :to="route('lists.destroy', $page->list)" method="delete"><x-button>Remove</x-button></x-form>
         @endcan
