@@ -29,10 +29,10 @@ final readonly class Moves extends Source
         )));
         $people = array_map(static fn (array $one): array => [
             'id' => $one['id'], 'name' => $one['name'].(isset($one['title']) ? ' '.$one['title'] : ''),
-            'changed' => $one['at'], 'positions' => isset($one['text'])
-                ? array_map(static fn (array $held): array => ['title' => $held['title'].' '.$one['text']] + $held,
-                    $one['positions'])
-                : $one['positions'],
+            'changed' => $one['at'], 'positions' => array_map(
+                static fn (array $held): array => ['title' => $held['title'].($one['title'] ?? '')] + $held,
+                $one['positions'],
+            ),
         ] + array_intersect_key($one, ['email' => 0, 'profile' => 0]), array_slice(
             $all, ($page - 1) * self::PAGE, self::PAGE,
         ));

@@ -7,6 +7,7 @@ namespace App\Feeds;
 use App\Support\Format;
 use GuzzleHttp\Exception\TransferException;
 use Illuminate\Http\Client\ConnectionException;
+use Illuminate\Http\Client\RequestException;
 use Illuminate\Http\Client\Response;
 use Illuminate\Support\Facades\Http;
 use Throwable;
@@ -102,7 +103,9 @@ final class Fetcher
                 str_contains($says, 'timed out') => new Unreachable(
                     "It is too slow: no whole answer within {$this->seconds} seconds.",
                 ),
-                str_contains($says, 'transfer closed') || str_contains($says, 'curl error 18') => new Unreachable(
+                // An answer that broke off after it had said what it is.
+                $e instanceof RequestException, str_contains($says, 'transfer closed'),
+                str_contains($says, 'curl error 18') => new Unreachable(
                     'The connection was cut in the middle; what came before stays, and it is asked again.',
                 ),
                 $e instanceof ConnectionException => new Unreachable("{$site->host} does not answer."),

@@ -7,6 +7,7 @@ namespace App\Feeds;
 use App\Contacts\OpeningFunctions;
 use App\Models\ItemKind;
 use App\Models\ItemState;
+use App\Support\AccountIds;
 use App\Support\Bulk;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -34,7 +35,7 @@ final class OpeningsOf
         $functions = new OpeningFunctions;
         $there = DB::table('openings')->whereIn('account_id', $accounts)->get()
             ->keyBy(fn (stdClass $row): string => "$row->account_id $row->mark");
-        $wanted = $new = $of = [];
+        $wanted = $new = $of = $touched = [];
         foreach (self::postings($accounts) as $account => $rows) {
             foreach (Openings::of(array_values(array_map(self::posting(...), $rows))) as $opening) {
                 $row = self::row($account, $opening, $rows, $functions);
@@ -43,8 +44,9 @@ final class OpeningsOf
                 $before = $there[$key] ?? null;
                 if ($before === null) {
                     $new[$key] = array_values($row);
-                } else {
-                    self::change($before, $row);
+                    $touched[] = $account;
+                } elseif (self::change($before, $row)) {
+                    $touched[] = $account;
                 }
             }
         }
@@ -53,7 +55,10 @@ final class OpeningsOf
             $of += array_fill_keys($items, $ids[$key] ?? $there->get($key)?->id);
         }
         Bulk::set('feed_items', 'opening_id', $of);
-        DB::table('openings')->whereIn('id', $there->diffKeys($wanted)->pluck('id'))->delete();
+        $gone = $there->diffKeys($wanted);
+        DB::table('openings')->whereIn('id', $gone->pluck('id'))->delete();
+        // What can be searched by is searched anew, though it be no signal.
+        AccountIds::markStale([...$touched, ...$gone->pluck('account_id')->all()]);
     }
 
     /**
@@ -126,7 +131,7 @@ final class OpeningsOf
     }
 
     /** @param  array<string, mixed>  $row */
-    private static function change(stdClass $before, array $row): void
+    private static function change(stdClass $before, array $row): bool
     {
         $changed = array_filter(
             $row,
@@ -136,5 +141,7 @@ final class OpeningsOf
         if ($changed !== []) {
             DB::table('openings')->where('id', $before->id)->update($changed);
         }
+
+        return $changed !== [];
     }
 }

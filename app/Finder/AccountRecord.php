@@ -39,6 +39,7 @@ final class AccountRecord
      * @param  list<Record>  $events
      * @param  int|null  $newest  day of its newest signal, since 1970
      * @param  array<int, list<mixed>>  $ranked  contact → id, priority, part, buyer role
+     * @param  list<Record>|null  $openings
      */
     public function of(
         array $row,
@@ -47,6 +48,7 @@ final class AccountRecord
         array $events,
         ?int $newest,
         array $ranked,
+        ?array $openings,
     ): Record {
         $places = $facts['place'] ?? [];
         $industries = array_column($facts['industry'] ?? [], 0, 1);
@@ -91,6 +93,7 @@ final class AccountRecord
             Field::KnownContacts->value => count($contacts), Field::NewestSignal->value => $newest,
             Field::LastApproach->value => $row['approached'],
         ], static fn ($value): bool => $value !== null);
+        $numbers += self::trends($row['trends']);
         if ($row['state'] !== null) {
             $inRole = array_count_values(array_filter(array_column($ranked, 3), is_int(...)));
             foreach ($this->roles as $i => $role) {
@@ -110,7 +113,28 @@ final class AccountRecord
             $contacts,
             self::ORDER[$row['state']] + (float) $row['points'],
             $events,
+            $openings,
         );
+    }
+
+    /**
+     * Heads of functions, and how far heads went up over some months, of all and of each function.
+     *
+     * @return array<string, float|int>
+     */
+    private static function trends(?string $says): array
+    {
+        $numbers = [];
+        foreach (json_decode($says ?? '[]', true) as $function => $trend) {
+            if ($function !== '') {
+                $numbers[Condition::named(Field::Headcount, (string) $function)] = $trend['heads'];
+            }
+            foreach ($trend['changes'] as $months => $change) {
+                $numbers[Condition::named(Field::Growth, trim("$months $function"))] = $change;
+            }
+        }
+
+        return $numbers;
     }
 
     /**

@@ -7,6 +7,7 @@ namespace App\Finder;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Offer;
+use App\Models\Opening;
 use App\Models\Position;
 use App\Network\Ties;
 use App\Support\Format;
@@ -27,8 +28,8 @@ final class Matched
 {
     /** Fields of which more is to be told than the step says. */
     private const TELLING = [
-        Field::Event, Field::Signal, Field::Words, Field::About, Field::Before, Field::Technology, Field::Attribute,
-        Field::Reach,
+        Field::Event, Field::Opening, Field::Signal, Field::Words, Field::About, Field::Before, Field::Technology,
+        Field::Attribute, Field::Reach,
     ];
 
     private readonly int $today;
@@ -37,6 +38,9 @@ final class Matched
 
     /** @var array<int, list<stdClass>>|null account → its signals, the newest first */
     private ?array $signals = null;
+
+    /** @var array<array-key, iterable<Opening>>|null account → whom it seeks, the newest first */
+    private ?array $openings = null;
 
     private ?Ties $ties = null;
 
@@ -88,6 +92,7 @@ final class Matched
         return match ($step->field) {
             Field::Event => $this->signal($condition->parts, Whose::tryFrom($condition->which), $record),
             Field::Signal => $this->signal([Condition::any(Field::EventKind, $condition->any)], null, $record),
+            Field::Opening => $this->opening($condition->parts, $account),
             Field::Words => $this->words($step, $condition, $account),
             Field::About => $record instanceof Contact
                 ? $this->quote($condition->query, trim("{$record->about}\n{$record->interests}"))
@@ -125,6 +130,26 @@ final class Matched
             $holds = fn (Condition $part): bool => Holds::of($part, $event, $this->today);
             if (array_filter($parts, $holds) === $parts) {
                 return "{$signal->title} (".Format::date(CarbonImmutable::createFromTimestampUTC($signal->time)).')';
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  list<Condition>  $parts */
+    private function opening(array $parts, Account $account): ?string
+    {
+        $this->openings ??= Opening::query()->open()->whereIn('account_id', array_map(
+            fn (Account|Contact $one): int => $one instanceof Contact ? $one->account_id : $one->id,
+            $this->found,
+        ))->latest('newest_at')->get()->groupBy('account_id')->all();
+        foreach ($this->openings[$account->id] ?? [] as $one) {
+            $record = $this->records->opening([
+                $one->title, $one->text, $one->place, $one->type, intdiv($one->newest_at->getTimestamp(), 86400),
+            ]);
+            $holds = fn (Condition $part): bool => Holds::of($part, $record, $this->today);
+            if (array_filter($parts, $holds) === $parts) {
+                return Format::line("seeks {$one->title}", $one->place, Format::date($one->newest_at));
             }
         }
 

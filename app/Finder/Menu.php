@@ -52,8 +52,8 @@ final class Menu
                 Field::KnownContacts,
             ],
             'How it stands' => [
-                Field::Event, Field::Signal, Field::NewestSignal, Field::State, Field::Fit, Field::Coverage,
-                Field::Timing, Field::Access, Field::Priority,
+                Field::Event, Field::Opening, Field::Signal, Field::NewestSignal, Field::State, Field::Fit,
+                Field::Coverage, Field::Timing, Field::Access, Field::Priority,
             ],
             'Our work' => [
                 Field::Owner, Field::Approached, Field::LastApproach, Field::Work, Field::ListOf, Field::Tag,

@@ -20,6 +20,9 @@ final readonly class Options
 {
     private const CHANNELS = ['email_checked', 'email', 'email_dead', 'direct_phone', 'switchboard', 'social', 'asked'];
 
+    /** As schema.org has them, written as the core reads them. */
+    private const EMPLOYMENT = ['full time', 'part time', 'temporary', 'contractor', 'intern', 'volunteer', 'per diem'];
+
     private const ARRIVALS = ['joined', 'promoted', 'moved', 'unknown', 'settled'];
 
     public function __construct(private Offer $offer, private User $me, private Search $search)
@@ -43,6 +46,7 @@ final readonly class Options
             Field::Part => self::labels(Part::cases()) + ['none' => 'none'],
             Field::Signal => self::labels(Kind::cases()),
             Field::State => array_map(lcfirst(...), self::labels(StandingState::cases())),
+            Field::OpeningType => array_combine(self::EMPLOYMENT, self::EMPLOYMENT),
             Field::Arrival => self::named($field, self::ARRIVALS),
             Field::Channel => self::named($field, self::CHANNELS),
             Field::Origin => ['customer' => 'a customer of ours', 'elsewhere' => 'elsewhere'],

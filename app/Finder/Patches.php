@@ -147,9 +147,7 @@ final readonly class Patches
             file_put_contents("$made-records", serialize($read));
             // What is read is counted, which saves asking.
             $pages = array_map(
-                static fn (Record $account): int => Indexer::pagesFor(count($account->contacts), count(
-                    $account->parts ?? [],
-                )),
+                Indexer::pagesOf(...),
                 $read,
             );
         }

@@ -16,6 +16,7 @@ use Luftig\Core\Index\Indexer;
 use Luftig\Core\Index\Record;
 use Luftig\Core\Search\Field;
 use Luftig\Core\Signal\Catalogue;
+use Luftig\Core\Signal\Posting;
 use PDO;
 use PDOStatement;
 
@@ -28,6 +29,9 @@ final class Records
     private const CHUNK = 1000;
 
     private const DAY = 86_400;
+
+    /** Of a posting so much is looked into. */
+    private const TEXT = 4000;
 
     private readonly int $today;
 
@@ -43,11 +47,15 @@ final class Records
 
     private readonly PDO $database;
 
+    /** Of openings, whether they are. */
+    private readonly string $open;
+
     public function __construct(private readonly Offer $offer)
     {
         $this->database = DB::connection()->getPdo();
         $this->today = intdiv(CarbonImmutable::today()->getTimestamp(), 86400);
         $this->now = (float) CarbonImmutable::now()->getTimestamp();
+        $this->open = "(closed_at IS NULL OR closed_at > '".CarbonImmutable::now()->toDateTimeString()."')";
         $offer->loadMissing('rules');
         $this->catalogue = $offer->rules === null ? Catalogue::standard() : RuleBook::catalogueOf($offer->rules);
         $this->folds = new FoldedLines;
@@ -74,10 +82,13 @@ final class Records
             $events = $this
                 ->asked("SELECT account_id, COUNT(*) FROM signals WHERE account_id IN ($in) GROUP BY account_id")
                 ->fetchAll(PDO::FETCH_KEY_PAIR);
+            $openings = $this
+                ->asked("SELECT account_id, COUNT(*) FROM openings WHERE account_id IN ($in) GROUP BY account_id")
+                ->fetchAll(PDO::FETCH_KEY_PAIR);
             foreach (
                 $this->rows("SELECT id FROM accounts WHERE id IN ($in) AND merged_into IS NULL ORDER BY id") as [$id]
             ) {
-                $pages[$id] = Indexer::pagesFor($contacts[$id] ?? 0, $events[$id] ?? 0);
+                $pages[$id] = Indexer::pagesFor($contacts[$id] ?? 0, $events[$id] ?? 0, $openings[$id] ?? 0);
             }
         }
 
@@ -121,6 +132,8 @@ final class Records
                 'SELECT account_id, kind, UNIX_TIMESTAMP(occurred_at), strength, facts, title, quote, contact_id, link '
                     ."FROM signals WHERE {$on('account_id')} AND (offer_id IS NULL OR offer_id = {$this->offer->id})",
             );
+            $openings = $this->grouped('SELECT account_id, title, LEFT(text, '.self::TEXT.'), place, type, '
+                ."TO_DAYS(newest_at) - 719528, {$this->open} FROM openings WHERE {$on('account_id')}");
             foreach ($this->rowsOfAccounts($on('a.id')) as $row) {
                 $account = $row['id'];
                 $ranked = array_column(json_decode($row['contacts'] ?? '[]', true), null, 0);
@@ -167,9 +180,30 @@ final class Records
                         $row['state'],
                     );
                 }
-                yield $this->accounts->of($row, $facts[$account] ?? [], $own, $events, $newest, $ranked);
+                $sought = isset($openings[$account]) ? array_map(
+                    $this->opening(...),
+                    array_values(array_filter($openings[$account], fn (array $one): bool => (bool) $one[5])),
+                ) : null;
+                yield $this->accounts
+                    ->of($row, $facts[$account] ?? [], $own, $events, $newest, $ranked, $sought);
             }
         }
+    }
+
+    /** @param  list<mixed>  $row  title, text, place, employment types, day of the newest posting */
+    public function opening(array $row): Record
+    {
+        [$title, $text, $place, $type, $day] = $row;
+        $types = Posting::types((string) $type);
+
+        return new Record(
+            0,
+            $types === [] ? [] : [Field::OpeningType->value => $types],
+            [Field::OpeningAge->value => (int) $day],
+            [Field::OpeningTitle->value => $this->folds->line($title)]
+                + [Field::OpeningText->value => $this->folds->line(trim("$title\n$text"))]
+                + ($place === null ? [] : [Field::OpeningPlace->value => $this->folds->line($place)]),
+        );
     }
 
     /** @param  list<mixed>  $row  kind, time, strength, facts, title, quote, whose own, link */
@@ -224,11 +258,13 @@ final class Records
             ['id', 'name', 'domain', 'owner_id', 'revenue', ...array_keys(AccountField::all())],
         ));
         $statement = $this->asked(
-            "SELECT $own, parent.name AS parent, state, fit, coverage, push, access, points, priority, `lines`, "
-                .'s.contacts, (SELECT TO_DAYS(MAX(made_at)) - 719528 FROM approaches WHERE account_id = a.id AND '
+            "SELECT $own, parent.name AS parent, trends.says AS trends, state, fit, coverage, push, access, points, "
+                .'priority, `lines`, s.contacts, (SELECT TO_DAYS(MAX(made_at)) - 719528 FROM approaches WHERE '
+                .'account_id = a.id AND '
                 ."offer_id = {$this->offer->id}) AS approached FROM accounts a LEFT JOIN accounts parent ON "
-                .'parent.id = a.parent_id LEFT JOIN standings s ON s.account_id = a.id AND '
-                ."s.offer_id = {$this->offer->id} WHERE $which AND a.merged_into IS NULL ORDER BY a.id",
+                .'parent.id = a.parent_id LEFT JOIN trends ON trends.account_id = a.id LEFT JOIN standings s ON '
+                ."s.account_id = a.id AND s.offer_id = {$this->offer->id} WHERE $which AND a.merged_into IS NULL "
+                .'ORDER BY a.id',
         );
         $statement->setFetchMode(PDO::FETCH_ASSOC);
 

@@ -14,6 +14,7 @@ use Luftig\Core\Search\Comparison;
 use Luftig\Core\Search\Condition;
 use Luftig\Core\Search\Field;
 use Luftig\Core\Search\Subject;
+use Luftig\Core\Signal\Posting;
 
 /** What a step asks, as the core takes it. */
 final readonly class StepCondition
@@ -39,6 +40,9 @@ final readonly class StepCondition
         return match (true) {
             $this->step->field === Field::Event => Condition::together(
                 $this->step->field, $this->eventParts(), $this->numbers->whole('n', 1), $x, $unknown, $which,
+            ),
+            $this->step->field === Field::Opening => Condition::together(
+                $this->step->field, $this->openingParts(), $this->numbers->whole('n', 1), $x, $unknown,
             ),
             $this->step->field === Field::Before => Condition::together(
                 $this->step->field, $this->positionParts(), 1, $x, $unknown,
@@ -114,6 +118,33 @@ final readonly class StepCondition
         }
         if (isset($this->step->given['q'])) {
             $parts[] = Condition::query(Field::EventText, $this->step->query());
+        }
+
+        return $parts;
+    }
+
+    /** @return list<Condition> what has to be true of one and the same opening */
+    private function openingParts(): array
+    {
+        $parts = [];
+        foreach ([
+            [Field::OpeningTitle, 'q'], [Field::OpeningText, 'q2'], [Field::OpeningPlace, 'pl'],
+        ] as [$field, $key]) {
+            if (isset($this->step->given[$key])) {
+                $parts[] = Condition::query($field, $this->step->query($key));
+            }
+        }
+        if ($this->step->values() !== []) {
+            $parts[] = Condition::any(Field::OpeningType, Posting::types(implode(',', $this->step->values())));
+        }
+        $bounds = isset($this->step->given['lo']) || isset($this->step->given['hi']);
+        if ($bounds || $parts === []) {
+            // With nothing said any that is open.
+            $parts[] = Condition::range(
+                Field::OpeningAge,
+                $this->numbers->bound('lo', Field::OpeningAge) ?? 0.0,
+                $this->numbers->bound('hi', Field::OpeningAge),
+            );
         }
 
         return $parts;

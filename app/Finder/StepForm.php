@@ -25,16 +25,15 @@ final readonly class StepForm
 
     private const KEYS = [
         'f', 'v', 'w', 'all', 'lo', 'hi', 'cur', 'q', 'q2', 'km', 'st', 'slo', 'shi', 'rd', 'alo', 'ahi', 'n', 'new',
-        'x', 'u', 'off',
+        'x', 'u', 'off', 'pl',
     ];
 
     /**
      * @param  array<string, string>  $given  f field; v values, all of them (all); w which: "any" site, passages, an
-     *     attribute, a buyer role, whose relations, a share; lo, hi and their currency; q query or place, km;
-     *                                        of a signal also st states, slo and shi strength, rd rounds, alo and ahi
-     *                                        amount; of a position before q2 company; n how many, or steps; new:
-     *                                        without those known already;
-     *                                        x exclude, u keep (1) or drop (0) unknowns, off
+     *     attribute, a buyer role, a function or a span, whose relations, a share; lo, hi and their currency; q query
+     *     or place, km; of a signal also st states, slo and shi strength, rd rounds, alo and ahi amount; of a position
+     *     before q2 company; of an opening q2 words, pl place; n how many, or steps; new: without those known already;
+     *     x exclude, u keep (1) or drop (0) unknowns, off
      */
     private function __construct(public Field $field, public array $given)
     {
@@ -121,6 +120,7 @@ final readonly class StepForm
     {
         $keys = match (true) {
             $this->field === Field::Before => ['q', 'q2'],
+            $this->field === Field::Opening => ['q', 'q2', 'pl'],
             $this->field === Field::Event, $this->field->test() === Comparison::Query => ['q'],
             default => [],
         };

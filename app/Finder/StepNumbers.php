@@ -62,7 +62,7 @@ final readonly class StepNumbers
             Field::Revenue, Field::EventAmount, Field::Spending => Quantity::Money,
             Field::Growth => Quantity::Growth,
             Field::Fit, Field::Coverage, Field::Timing, Field::Access, Field::EventStrength => Quantity::Share,
-            Field::EventAge => Quantity::Days,
+            Field::EventAge, Field::OpeningAge => Quantity::Days,
             default => $field->countsBack() ? Quantity::Months : Quantity::Plain,
         };
     }

@@ -34,6 +34,12 @@ final readonly class StepWords
                 $this->between('lo', 'hi', ' days ago'), $this->between('slo', 'shi', ' strong'),
                 $this->between('alo', 'ahi', ' '.$this->currency()), $this->queried('q'),
             ])),
+            $this->step->field === Field::Opening => implode(' · ', array_filter([
+                in_array($this->step->given('n'), ['', '1'], true) ? '' : 'at least '.$this->step->given('n'),
+                $this->queried('q'), $this->step->given('q2') === '' ? '' : 'says '.$this->queried('q2'),
+                $this->step->given('pl') === '' ? '' : 'in '.$this->queried('pl'),
+                $this->labels(Field::OpeningType, 'v'), $this->between('lo', 'hi', ' days ago'),
+            ])) ?: 'any',
             $this->step->field === Field::Before => implode(' · ', array_filter(
                 [
                     $this->queried('q'),
@@ -61,6 +67,9 @@ final readonly class StepWords
             $this->step->field === Field::Words && $which !== '' => "$said, in "
                 .implode(' or ', array_map(fn (Passage $passage): string => $passage->label(), Passage::named($which))),
             $this->step->field === Field::KnownContacts && $which !== '' => "$said in the role $which",
+            $this->step->field === Field::Headcount && $which !== '' => "$said in "
+                .ValueLabel::of(Field::BusinessFunction, $which),
+            $this->step->field === Field::Growth && $which !== '' => "$said ".Spans::says($which),
             default => $said,
         };
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -33,6 +34,17 @@ final class Opening extends Model
 
     /** @var array<string, string> */
     protected $casts = ['since' => 'datetime', 'newest_at' => 'datetime', 'closed_at' => 'datetime'];
+
+    /**
+     * @param  Builder<self>  $query
+     * @return Builder<self>
+     */
+    public function scopeOpen(Builder $query): Builder
+    {
+        return $query->where(
+            fn (Builder $either) => $either->whereNull('closed_at')->orWhere('closed_at', '>', now()),
+        );
+    }
 
     /** @return HasMany<FeedItem, $this> */
     public function items(): HasMany

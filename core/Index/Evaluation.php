@@ -122,14 +122,14 @@ final class Evaluation
     }
 
     /**
-     * Those with a signal, or a position before, of which all parts hold; not known where one would, were the unknown
-     * of it so.
+     * Those with a signal, an opening, or a position before, of which all parts hold; not known where one would, were
+     * the unknown of it so.
      *
      * @return array{Bitmap, Bitmap} who meets it, and of whom it is known
      */
     private function together(Condition $condition, int $today): array
     {
-        $of = $condition->field === Field::Event ? Entity::Event : Entity::PositionBefore;
+        $of = $condition->field->parts()[0]->of();
         [$sure, $maybe] = array_map(
             fn (Bitmap $items): Bitmap => $this->ofWhom($items, $condition),
             $this->parts($of, $condition, $today),
@@ -137,7 +137,9 @@ final class Evaluation
         $meet = $this->owners($of, $sure, $condition->times);
         $open = $this->owners($of, $maybe, $condition->times)->without($meet);
 
-        return [$meet, $this->pieces->set(Piece::partsKnown($condition->field->of()))->without($open)];
+        $known = Piece::partsKnown($of === Entity::Opening ? $of : $condition->field->of());
+
+        return [$meet, $this->pieces->set($known)->without($open)];
     }
 
     /** Those of some signals that are the account's, or its people's, where only these are meant. */

@@ -61,9 +61,7 @@ final class Index
     {
         return match ($field->test()) {
             Comparison::Sets => true,
-            Comparison::Parts => $this->store->part(
-                Piece::all($field === Field::Event ? Entity::Event : Entity::PositionBefore), 0, 1,
-            ) !== '',
+            Comparison::Parts => $this->store->part(Piece::all($field->parts()[0]->of()), 0, 1) !== '',
             default => $field === Field::Spending
                 ? $this->knows(Field::Revenue)
                 : $this->store->keys(Piece::of($field->of(), $field->value).':') !== [],

@@ -68,18 +68,23 @@ final class Indexer
     }
 
     /** How many pages an account takes. */
-    public static function pagesFor(int $contacts, int $events): int
+    public static function pagesFor(int $contacts, int $events, int $openings = 0): int
     {
         return max(
             1,
             intdiv($contacts + Piece::LEVELS - 1, Piece::LEVELS),
-            intdiv($events + Piece::EVENTS - 1, Piece::EVENTS),
+            intdiv(max($events, $openings) + Piece::EVENTS - 1, Piece::EVENTS),
         );
+    }
+
+    public static function pagesOf(Record $account): int
+    {
+        return self::pagesFor(count($account->contacts), count($account->parts ?? []), count($account->openings ?? []));
     }
 
     public function add(Record $account): void
     {
-        $own = self::pagesFor(count($account->contacts), count($account->parts ?? []));
+        $own = self::pagesOf($account);
         $this->set(Piece::FIRST, $this->page, $this->pages);
         $this->contactsAt[$this->page] = count($account->contacts);
         for ($page = $this->page; $page < $this->page + $own; $page++) {
@@ -92,6 +97,9 @@ final class Indexer
                     $this->set(Piece::known(Piece::of(Entity::Account, 'near')), $page, $this->pages);
                 }
             }
+            if ($account->openings !== null) {
+                $this->set(Piece::partsKnown(Entity::Opening), $page, $this->pages);
+            }
             if ($own > 1) {
                 $this->set(Piece::SEVERAL, $page, $this->pages);
             }
@@ -101,6 +109,11 @@ final class Indexer
             $place = $this->placeOfEvent($i);
             $this->set(Piece::all(Entity::Event), $place, Piece::EVENTS * $this->pages);
             $this->describe(Entity::Event, $event, $place, Piece::EVENTS * $this->pages);
+        }
+        foreach ($account->openings ?? [] as $i => $opening) {
+            $place = $this->placeOfEvent($i);
+            $this->set(Piece::all(Entity::Opening), $place, Piece::EVENTS * $this->pages);
+            $this->describe(Entity::Opening, $opening, $place, Piece::EVENTS * $this->pages);
         }
         $owned = [];
         foreach ($account->parts ?? [] as $i => $event) {

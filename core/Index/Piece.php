@@ -10,11 +10,11 @@ use Luftig\Core\Search\Entity;
  * The format of an index: which pieces it has, how each is named, and what its bytes are. Whoever writes and whoever
  * reads an index name pieces by what stands here.
  *
- * An account has as many *pages* as it needs for its contacts, LEVELS on each, and its signals, EVENTS on each. Contact
- * j of a page stands at place j · pages + page, and so does signal j; position k that a contact had before stands at
- * k · LEVELS · pages + the contact's place, and so does signal k of the contact's own. So a set of pages becomes the
- * set of all their contacts by repeating it once a level, and a set of signals becomes the set of their pages by laying
- * the levels over each other.
+ * An account has as many *pages* as it needs for its contacts, LEVELS on each, and its signals and openings, EVENTS on
+ * each. Contact j of a page stands at place j · pages + page, and so does signal j, or opening j; position k that a
+ * contact had before stands at k · LEVELS · pages + the contact's place, and so does signal k of the contact's own. So
+ * a set of pages becomes the set of all their contacts by repeating it once a level, and a set of signals becomes the
+ * set of their pages by laying the levels over each other.
  *
  * A *set* is a bit a place, the lowest in the lowest bit of the first byte; whatever may follow is 0. Numbers are of
  * four bytes and ids of contacts likewise, the lowest byte first. Texts are lines, parted by line feeds.
@@ -84,7 +84,7 @@ final class Piece
         return "{$of->value}:band#$number";
     }
 
-    /** The set of those of whose signals, or positions before, anything is known. */
+    /** The set of those of whose signals, positions before, or openings anything is known. */
     public static function partsKnown(Entity $of): string
     {
         return self::known(self::of($of, 'parts'));

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Luftig\Core\Index;
 
 /**
- * What the Finder knows of one account or contact, or of one of their signals or positions. A field that is absent is
- * unknown; a list of values that is empty is known to be empty. A field that stands for several is named as
+ * What the Finder knows of one account or contact, or of one of their signals, positions or openings. A field that is
+ * absent is unknown; a list of values that is empty is known to be empty. A field that stands for several is named as
  * Condition::named does.
  *
  * Values that lie in others (a class of industry in its division) are given with all they lie in.
@@ -22,6 +22,7 @@ final readonly class Record
      * @param  float  $order  −2,000 to 20,000; the higher, the sooner it is shown
      * @param  list<self>|null  $parts  signals of an account, each with the id of the contact whose own it is, or 0;
      *     positions that a contact had before; null: unknown
+     * @param  list<self>|null  $openings  of an account; null: it is not known whom they seek
      */
     public function __construct(
         public int $id,
@@ -32,6 +33,7 @@ final readonly class Record
         public array $contacts = [],
         public float $order = 0.0,
         public ?array $parts = null,
+        public ?array $openings = null,
     ) {
     }
 }

@@ -18,8 +18,8 @@ final readonly class Condition
      * @param  list<string>  $any  values, or the names of sets
      * @param  bool  $all  all of the values, and not any of them
      * @param  array{float, float}|null  $of  latitude and longitude
-     * @param  list<self>  $parts  that hold of one and the same signal or position
-     * @param  int  $times  how many signals or positions there must be
+     * @param  list<self>  $parts  that hold of one and the same signal, position or opening
+     * @param  int  $times  how many of these there must be
      */
     private function __construct(
         public Field $field,

@@ -16,6 +16,9 @@ enum Entity: string
     /** A position that a contact had before. */
     case PositionBefore = 'b';
 
+    /** An opening of an account. */
+    case Opening = 'o';
+
     /** A signal of a contact's own. */
     case OwnEvent = 's';
 }

@@ -39,6 +39,12 @@ enum Field: string
     case EventRound = 'event_round';
     case EventAmount = 'event_amount';
     case EventText = 'event_text';
+    case Opening = 'opening';
+    case OpeningTitle = 'opening_title';
+    case OpeningText = 'opening_text';
+    case OpeningPlace = 'opening_place';
+    case OpeningAge = 'opening_age';
+    case OpeningType = 'opening_type';
     case State = 'state';
     case Fit = 'fit';
     case Coverage = 'coverage';
@@ -83,12 +89,12 @@ enum Field: string
             self::KnownContacts, self::NewestSignal, self::LastApproach, self::Fit, self::Coverage, self::Timing,
             self::Access, self::Priority,
             self::InPosition, self::InCompany, self::AtWork, self::Engaged, self::EventAge, self::EventStrength,
-            self::EventAmount, self::BeforeEnded => Comparison::Range,
+            self::EventAmount, self::BeforeEnded, self::OpeningAge => Comparison::Range,
             self::Name, self::Words, self::Title, self::About, self::EventText, self::BeforeTitle,
-            self::BeforeCompany => Comparison::Query,
+            self::BeforeCompany, self::OpeningTitle, self::OpeningText, self::OpeningPlace => Comparison::Query,
             self::Near => Comparison::Near,
             self::Work, self::ListOf, self::Tag, self::KeptOut, self::Approached, self::Reach => Comparison::Sets,
-            self::Event, self::Before => Comparison::Parts,
+            self::Event, self::Before, self::Opening => Comparison::Parts,
             default => Comparison::Any,
         };
     }
@@ -99,6 +105,8 @@ enum Field: string
         return match ($this) {
             self::EventKind, self::EventAge, self::EventStage, self::EventStrength, self::EventRound, self::EventAmount,
             self::EventText => Entity::Event,
+            self::OpeningTitle, self::OpeningText, self::OpeningPlace, self::OpeningAge,
+            self::OpeningType => Entity::Opening,
             self::BeforeTitle, self::BeforeCompany, self::BeforeEnded => Entity::PositionBefore,
             self::Title, self::Before, self::About, self::Seniority, self::BusinessFunction, self::BuyerRole,
             self::Part, self::InPosition, self::InCompany, self::AtWork, self::Arrival, self::Origin,
@@ -120,7 +128,7 @@ enum Field: string
     }
 
     /**
-     * The fields that are asked together, of one and the same signal or position.
+     * The fields that are asked together, of one and the same signal, position or opening.
      *
      * @return list<self>
      */
@@ -132,6 +140,9 @@ enum Field: string
                 self::EventAmount, self::EventText,
             ],
             self::Before => [self::BeforeTitle, self::BeforeCompany, self::BeforeEnded],
+            self::Opening => [
+                self::OpeningTitle, self::OpeningText, self::OpeningPlace, self::OpeningAge, self::OpeningType,
+            ],
             default => [],
         };
     }
@@ -205,7 +216,7 @@ enum Field: string
             $this,
             [
                 self::InPosition, self::InCompany, self::AtWork, self::Engaged, self::NewestSignal, self::LastApproach,
-                self::EventAge, self::BeforeEnded,
+                self::EventAge, self::BeforeEnded, self::OpeningAge,
             ],
             true,
         );
@@ -239,6 +250,12 @@ enum Field: string
                 'event_stage' => 'state', 'event_strength' => 'strength', 'event_round' => 'funding round',
                 'event_amount' => 'amount (EUR)',
             ][$this->value],
+            self::Opening => 'an opening',
+            self::OpeningTitle => 'title sought',
+            self::OpeningText => 'words of the posting',
+            self::OpeningPlace => 'place sought for',
+            self::OpeningAge => 'newest posting, days ago',
+            self::OpeningType => 'employment type',
             self::LastApproach => 'last approach (months ago)',
             self::Reach => 'in reach',
             self::Before => 'a position before',

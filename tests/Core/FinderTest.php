@@ -180,7 +180,7 @@ final class FinderTest extends TestCase
             $random = new Randomizer(new Mt19937($seed));
             $accounts = $this->world($random);
             $indexer = new Indexer(array_map(
-                fn (Record $account): int => Indexer::pagesFor(count($account->contacts), count($account->parts ?? [])),
+                Indexer::pagesOf(...),
                 $accounts,
             ));
             array_map($indexer->add(...), $accounts);
@@ -336,9 +336,7 @@ final class FinderTest extends TestCase
             $asked = $expected = [];
             foreach (array_chunk($accounts, max(1, intdiv(count($accounts), 2))) as $part) {
                 $indexer = new Indexer(array_map(
-                    fn (Record $account): int => Indexer::pagesFor(count($account->contacts), count(
-                        $account->parts ?? [],
-                    )),
+                    Indexer::pagesOf(...),
                     $part,
                 ));
                 array_map($indexer->add(...), $part);
@@ -422,10 +420,25 @@ final class FinderTest extends TestCase
                     ['event_age' => self::TODAY - $random->getInt(-20, 400)]
                         + $this->maybe($random, ['event_amount' => $random->getInt(0, 9) * 1e6]),
                     ['event_text' => Fold::line(['A fourth line', 'Seeks a planner'][$random->getInt(0, 1)])],
-                )));
+                )),
+                $random->getInt(0, 2) === 0 ? null : $this->openings($random));
         }
 
         return $accounts;
+    }
+
+    /** @return list<Record> of which there may be more than a page has room for */
+    private function openings(Randomizer $random): array
+    {
+        return $this->some($random, $random->getInt(0, 3) === 0 ? 70 : 3, fn (): Record => new Record(
+            0,
+            $this->maybe($random, [
+                'opening_type' => [['full time'], ['part time', 'temporary']][$random->getInt(0, 1)],
+            ]),
+            ['opening_age' => self::TODAY - $random->getInt(0, 200)],
+            ['opening_title' => Fold::line(['Maintenance planner', 'Cook'][$random->getInt(0, 1)])]
+                + $this->maybe($random, ['opening_place' => Fold::line(['Hobro', 'Halden'][$random->getInt(0, 1)])]),
+        ));
     }
 
     /**
@@ -497,7 +510,7 @@ final class FinderTest extends TestCase
         $unknown = [null, true, false][$random->getInt(0, 2)];
         $low = $random->getInt(0, 900);
 
-        return match ($random->getInt(0, 12)) {
+        return match ($random->getInt(0, 13)) {
             0 => Condition::any(
                 Field::Country, array_slice(['SE', 'DE', 'XX'], 0, $random->getInt(1, 3)), $exclude, $unknown,
             ),
@@ -552,6 +565,12 @@ final class FinderTest extends TestCase
                 fn (): Condition => Condition::query(Field::EventText, 'line'),
             ][($i + $low) % 5]()) ?: [Condition::any(Field::EventKind, ['hiring'])], $random->getInt(1, 3), $exclude,
                 $unknown, ['', '', 'account', 'person'][$random->getInt(0, 3)]),
+            13 => Condition::together(Field::Opening, $this->some($random, 3, fn (int $i): Condition => [
+                fn (): Condition => Condition::range(Field::OpeningAge, null, (float) intdiv($low, 4)),
+                fn (): Condition => Condition::any(Field::OpeningType, ['temporary', 'intern']),
+                fn (): Condition => Condition::query(Field::OpeningPlace, '-halden'),
+            ][($i + $low) % 3]()) ?: [Condition::query(Field::OpeningTitle, 'planner')], $random->getInt(1, 3),
+                $exclude, $unknown),
             11 => Condition::together(
                 Field::Before,
                 [Condition::query(Field::BeforeTitle, 'shift'), ...$this->some(

@@ -79,7 +79,7 @@ final class LargeIndexTest extends TestCase
                 $events);
         }
         $indexer = new Indexer(array_map(
-            fn (Record $account): int => Indexer::pagesFor(count($account->contacts), count($account->parts ?? [])),
+            Indexer::pagesOf(...),
             self::$accounts,
         ));
         array_map($indexer->add(...), self::$accounts);

@@ -102,16 +102,17 @@ final class Plain
     }
 
     /**
-     * Of one and the same signal or position: as many as are asked for, for sure or perhaps. What is a contact's own
-     * counts for no other contact.
+     * Of one and the same signal, opening or position: as many as are asked for, for sure or perhaps. What is a
+     * contact's own counts for no other contact.
      */
     private static function together(int $today, Condition $condition, Record $of, Record $who): ?bool
     {
-        if ($of->parts === null) {
+        $parts = $condition->field === Field::Opening ? $of->openings : $of->parts;
+        if ($parts === null) {
             return null;
         }
         $sure = $maybe = 0;
-        foreach ($of->parts as $record) {
+        foreach ($parts as $record) {
             if ($record->id !== 0 && $who !== $of && $record->id !== $who->id) {
                 continue;
             }

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Feeds\DecideMention;
 use App\Feeds\HiringSignals;
+use App\Finder\Search;
 use App\Models\Account;
 use App\Models\Candidate;
 use App\Models\Feed;
@@ -21,7 +22,6 @@ use Illuminate\Support\Facades\DB;
 use Luftig\Core\Signal\Aboutness;
 use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Kind;
-use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
 /** What feeds bring, and what it becomes. */
@@ -338,6 +338,49 @@ final class FeedsTest extends TestCase
         self::assertSame(0, $this->ask($feed)->signals);
     }
 
+    public function test_what_the_months_say_is_searched_by_and_fills_what_nobody_said(): void
+    {
+        $this->bring(IntakeKind::Accounts, "domain;name;industry\nny.example;Ny Glas;glass\n");
+        (new Standings)->refresh();
+        $months = fn (int ...$heads): array => array_combine(
+            array_map(fn (int $i): string => sprintf('2026-%02d', $i + 12 - count($heads)), array_keys($heads)),
+            array_map(fn (int $one): array => ['' => $one, 'maintenance' => intdiv($one, 10)], $heads),
+        );
+        $feed = $this->feed('headcounts', 'register/headcounts.csv');
+        $tell = function (array $tunhede, array $ny) use ($feed): void {
+            $this->world('headcounts', [
+                ['domain' => 'tunhede.example', 'months' => $tunhede], ['domain' => 'ny.example', 'months' => $ny],
+            ]);
+            $this->ask($feed);
+        };
+        $of = fn (string $domain): array => array_values((array) DB::table('accounts')->where('domain', $domain)
+            ->first(['headcount', 'growth']));
+        $found = function (string $step): array {
+            (new Standings)->refresh();
+            parse_str($step, $row);
+            $search = Search::from($this->offer, ['on' => 'accounts', 'c' => [$row]]);
+
+            return Account::query()->whereKey($search->ids())->orderBy('name')->pluck('name')->all();
+        };
+        $tell($months(400, 400, 400, 440), $months(100, 100, 100, 100, 100, 100, 120));
+        self::assertSame([420, null], $of('tunhede.example'), 'what a file said stays');
+        self::assertSame([120, null], $of('ny.example'));
+        self::assertSame(['Glasverk Tunhede A/S'], $found('f=growth&w=3&lo=10 %&hi=10 %'));
+        self::assertSame(['Ny Glas'], $found('f=growth&w=6&lo=20 %'));
+        self::assertSame([], $found('f=growth&w=12&lo=-90 %'), 'too little is known, and nothing is guessed');
+        self::assertSame(['Glasverk Tunhede A/S'], $found('f=headcount&w=maintenance&lo=44'));
+        self::assertSame(['Ny Glas'], $found('f=growth&w=6 maintenance&lo=20 %&hi=20 %'));
+        // What the months said is followed by the months; what a person says in between stays.
+        $tell($months(400, 400, 400, 440), $months(100, 100, 100, 100, 100, 100, 130));
+        self::assertSame([130, null], $of('ny.example'));
+        Account::query()->where('domain', 'ny.example')->update(['headcount' => 90]);
+        $tell($months(400, 400, 400, 440), $months(100, 100, 100, 100, 100, 100, 140));
+        self::assertSame([90, null], $of('ny.example'));
+        $page = $this->actingAs($this->rep)
+            ->get('/finder?on=accounts&c[0][f]=growth&c[0][w]=3&c[0][lo]=10 %25')->assertOk();
+        $page->assertSee('over 3 months')->assertSee('from 10 %');
+    }
+
     public function test_a_round_that_does_not_hold_to_the_schema_is_refused_with_its_reason(): void
     {
         $this->world('rounds', [
@@ -349,67 +392,6 @@ final class FeedsTest extends TestCase
         $run = $this->ask($this->feed('funding-rounds', 'register/rounds.json'));
         self::assertSame([2, 2, 0], [$run->came, $run->refused, Signal::query()->count()]);
         self::assertStringStartsWith('It does not hold to the schema:', (string) FeedItem::query()->firstOrFail()->why);
-    }
-
-    /** @return array<string, array{string, string, string}> */
-    public static function faults(): array
-    {
-        $all = [];
-        $says = [
-            'slow' => 'It is too slow', 'cut' => 'cut in the middle', '500' => 'a fault of its own (answer 500)',
-            '429' => 'asks us to come later', 'redirect' => 'a private network, which is not asked',
-            'garbage' => '', 'charset' => '', 'repeated' => '', 'scripts' => '',
-            'future' => '', 'giant' => '', 'endless' => '', 'entities' => '',
-        ];
-        foreach (['jobs', 'press', 'register'] as $source) {
-            foreach ($says as $fault => $sentence) {
-                $all["$fault, $source"] = [$source, (string) $fault, $sentence];
-            }
-        }
-
-        return $all;
-    }
-
-    #[DataProvider('faults')]
-    public function test_after_a_fault_nothing_is_lost_or_double(string $source, string $fault, string $says): void
-    {
-        $this->world('postings', [$this->posting(1), $this->posting(2, ['title' => 'Utilities engineer'])]);
-        $this->world('reports', [
-            $this->report(1, 'Glasverk Tunhede builds a new hall in Ålborg – soon'),
-            $this->report(2, 'Papir Sverkhult: hiring stopped', ['text' => 'No more.']),
-        ]);
-        $this->world('rounds', array_map(fn (int $i): array => [
-            'id' => "r$i", 'domain' => ['tunhede.example', 'sverkhult.example'][$i], 'at' => '2026-11-20T00:00:00Z',
-            'round' => 'B', 'amount' => 12e6, 'currency' => 'EUR',
-        ], [0, 1]));
-        $feed = match ($source) {
-            'jobs' => $this->feed('posting-pages', 'jobs/sitemap.xml'),
-            'press' => $this->feed('press', 'press/posten/atom.xml'),
-            default => $this->feed('funding-rounds', 'register/rounds.json'),
-        };
-        $this->fault($source, $fault);
-        $bad = $this->ask($feed);
-        if ($says !== '') {
-            self::assertStringContainsString($says, (string) $bad->problem);
-            self::assertSame(0, Signal::query()->count());
-        }
-        self::assertSame($bad->problem, $feed->refresh()->problem);
-        if ($fault === '429') {
-            self::assertSame('2026-11-23 09:10:00', $feed->next_at?->toDateTimeString());
-        }
-        self::assertStringNotContainsString('root:', (string) json_encode(DB::table('feed_items')->pluck('facts')));
-        $this->fault($source, null);
-        $good = $this->ask($feed);
-        self::assertNull($good->problem, "$source after $fault");
-        self::assertSame(0, $feed->refresh()->failures);
-        $titles = Signal::query()->orderBy('title')->pluck('title')->all();
-        self::assertCount(2, $titles, implode(' · ', $titles));
-        self::assertStringNotContainsString('<script', implode('', $titles));
-        if ($source === 'press') {
-            self::assertStringContainsString('Ålborg – soon', implode('', $titles));
-        }
-        $this->ask($feed);
-        self::assertSame($titles, Signal::query()->orderBy('title')->pluck('title')->all());
     }
 
     public function test_a_run_that_ends_in_the_middle_is_gone_on_with(): void

@@ -23,6 +23,7 @@ use App\Models\IntakeKind;
 use App\Models\KeepOut;
 use App\Models\KeptList;
 use App\Models\Offer;
+use App\Models\Opening;
 use App\Models\Place;
 use App\Models\Relation;
 use App\Models\Reservation;
@@ -213,6 +214,25 @@ final class FinderTest extends TestCase
             ]],
             ['contacts', 'f=tag&v=TAG', ['Olav', 'Pernille']], ['accounts', 'f=tag&v=TAG', ['Glasverk Tunhede']],
             ['accounts', 'f=state&v=ranked', ['Glasverk Tunhede', 'Papir Sverkhult']],
+            ['accounts', 'f=opening', ['Glasverk Tunhede', 'Papir Sverkhult']],
+            ['accounts', 'f=opening&q=planner', ['Glasverk Tunhede']], ['accounts', 'f=opening&q=electrician', []],
+            ['accounts', 'f=opening&q2="compressed air"', ['Papir Sverkhult']],
+            ['accounts', 'f=opening&q2=planner', ['Glasverk Tunhede']],
+            ['accounts', 'f=opening&pl=hobro', ['Glasverk Tunhede']],
+            ['accounts', 'f=opening&q=planner&pl=halden', []],
+            ['accounts', 'f=opening&v=part time,temporary', ['Papir Sverkhult']],
+            ['accounts', 'f=opening&hi=10', ['Papir Sverkhult']], ['accounts', 'f=opening&lo=10', ['Glasverk Tunhede']],
+            ['accounts', 'f=opening&n=2', ['Papir Sverkhult']],
+            ['accounts', 'f=opening&x=1', ['Ostholz Platten', 'Rival Luft']],
+            // Of whom no posting was ever seen it is not known that they seek nobody.
+            ['accounts', 'f=opening&x=1&u=0', []],
+            ['accounts', 'f=opening&q=planner&x=1&u=0', ['Papir Sverkhult']],
+            ['contacts', 'f=opening&q=planner', ['Olav', 'Pernille']],
+            ['accounts', 'f=growth&w=3&lo=10 %', ['Glasverk Tunhede']],
+            ['accounts', 'f=growth&w=6&lo=1 %', []],
+            ['accounts', 'f=growth&w=3 maintenance&hi=-20 %', ['Glasverk Tunhede']],
+            ['accounts', 'f=headcount&w=maintenance&lo=12&hi=12', ['Glasverk Tunhede']],
+            ['accounts', 'f=headcount&w=maintenance&lo=13', []],
             ['accounts', 'f=kept_out', ['Rival Luft']],
             ['accounts', 'f=headcount&lo=100', ['Glasverk Tunhede']],
         ];
@@ -260,6 +280,24 @@ final class FinderTest extends TestCase
             'contact_id' => $id('Olav'), 'account_id' => $tunhede->id, 'user_id' => $this->rep->id,
             'until' => today()->addDay(), 'offer_id' => $this->offer->id,
         ]);
+        $opening = ['postings' => 1, 'since' => '2026-10-01', 'type' => 'FULL_TIME'];
+        foreach ([
+            ['title' => 'Maintenance planner (m/w/d)', 'place' => 'Hobro', 'newest_at' => '2026-11-01'],
+            ['title' => 'Shift electrician', 'newest_at' => '2026-11-20', 'closed_at' => '2026-11-22'],
+        ] as $i => $one) {
+            Opening::query()->create($one + $opening + ['account_id' => $tunhede->id, 'mark' => sha1("$i")]);
+        }
+        $sverkhult = Account::query()->where('domain', 'sverkhult.example')->sole();
+        foreach ([['title' => 'Cook', 'type' => 'PART_TIME, TEMPORARY'], ['title' => 'Driver', 'text' => 'By compressed'
+            .' air.']] as $i => $one) {
+            Opening::query()->create(
+                $one + ['newest_at' => '2026-11-20', 'account_id' => $sverkhult->id, 'mark' => sha1("$i")] + $opening,
+            );
+        }
+        DB::table('trends')->insert(['account_id' => $tunhede->id, 'says' => json_encode([
+            '' => ['heads' => 420, 'changes' => ['3' => .1, '12' => .2]],
+            'maintenance' => ['heads' => 12, 'changes' => ['3' => -.2]],
+        ])]);
         $list = KeptList::factory()->create(['offer_id' => $this->offer->id, 'subject' => 'contacts']);
         $list->addMember($id('Maren'));
         $tag = Tag::query()->create(['name' => 'spring']);

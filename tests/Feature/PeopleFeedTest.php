@@ -74,6 +74,27 @@ final class PeopleFeedTest extends TestCase
         self::assertSame(2, Position::query()->count(), 'a second run brings nothing twice');
     }
 
+    public function test_a_position_without_a_day_gets_one_and_is_no_second_one(): void
+    {
+        $this->bring(IntakeKind::Contacts, "domain;first name;last name;title;email\n"
+            ."tunhede.example;Ida;Lie;Planner;ida@tunhede.example\n");
+        $tells = fn (array ...$positions): array => [[
+            'id' => 'm7', 'name' => 'Ida Lie', 'email' => 'ida@tunhede.example', 'at' => '2026-11-20T08:00:00Z',
+            'positions' => $positions,
+        ]];
+        $planner = ['title' => 'Planner', 'domain' => 'tunhede.example'];
+        // She was there before, and came again: the one she holds is not the one she held.
+        $this->world('moves', $tells($planner + ['since' => '2022-05-01'], $planner + [
+            'since' => '2010-01-01', 'until' => '2014-01-01',
+        ]));
+        $this->ask($this->feed);
+        $held = fn (): array => Position::query()->where('title', 'Planner')->orderBy('since')->get()
+            ->map(fn (Position $one): array => [$one->since?->year, $one->until?->year])->all();
+        self::assertSame([[2010, 2014], [2022, null]], $held());
+        $this->ask($this->feed);
+        self::assertSame([[2010, 2014], [2022, null]], $held());
+    }
+
     public function test_somebody_new_at_an_account_becomes_a_contact_as_sure_as_the_source(): void
     {
         $this->world('moves', [$this->torunn([

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Feeds\Formats;
 
 use App\Feeds\Found;
+use App\Feeds\PlainText;
 use Carbon\CarbonImmutable;
 use Luftig\Core\Company\Domain;
 
@@ -23,8 +24,9 @@ final class Person
         ?string $changed,
         string $raw,
     ): Found {
+        $name = PlainText::of($name);
         $held = array_values(array_filter(array_map(self::position(...), $positions)));
-        if (trim($name) === '' || $held === []) {
+        if ($name === '' || $held === []) {
             return self::refused($raw, self::WRONG);
         }
         usort($held, fn (array $a, array $b): int => [! isset($b['until']), $b['since'] ?? '']
@@ -59,13 +61,13 @@ final class Person
      */
     private static function position(array $one): array
     {
-        if (trim($one['title'] ?? '') === '') {
+        $title = PlainText::of($one['title'] ?? '');
+        if ($title === '') {
             return [];
         }
 
         return array_filter([
-            'title' => mb_substr(trim($one['title']), 0, 190),
-            'company' => mb_substr(trim($one['company'] ?? ''), 0, 190),
+            'title' => mb_substr($title, 0, 190), 'company' => mb_substr(PlainText::of($one['company'] ?? ''), 0, 190),
             'domain' => Domain::from($one['domain'] ?? '')->name ?? '',
             'since' => self::day($one['since'] ?? ''), 'until' => self::day($one['until'] ?? ''),
         ], static fn (string $value): bool => $value !== '');

@@ -14,11 +14,14 @@ use App\Support\AccountIds;
 use App\Support\Bulk;
 use App\Support\Format;
 use App\Support\FunctionNames;
+use App\Support\Same;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
 use Luftig\Core\Person\BusinessFunction;
 use Luftig\Core\Signal\Headcounts;
 use Luftig\Core\Signal\Kind;
 use Luftig\Core\Signal\Strength;
+use Luftig\Core\Signal\Trend;
 use stdClass;
 
 /**
@@ -55,8 +58,63 @@ final class Heads implements Understanding
             }
         }
         Bulk::replace('headcounts', ['account_id', 'function', 'month', 'heads'], $rows);
+        $this->follow(array_values(array_unique(array_column($rows, 0))));
 
         return KeepSignals::keep($wanted);
+    }
+
+    /**
+     * What the months say by now of each function and of all; the account's own headcount and growth follow where
+     * nobody said them otherwise.
+     *
+     * @param  list<int>  $accounts
+     */
+    private function follow(array $accounts): void
+    {
+        $months = [];
+        foreach (DB::table('headcounts')->whereIn('account_id', $accounts)->get() as $row) {
+            $months[$row->account_id][$row->function][$row->month] = (int) $row->heads;
+        }
+        $there = DB::table('accounts')->leftJoin('trends', 'account_id', '=', 'accounts.id')
+            ->whereIn('accounts.id', $accounts)->get(['accounts.id', 'headcount', 'growth', 'says'])
+            ->keyBy('id');
+        $rows = $changed = [];
+        foreach ($months as $account => $functions) {
+            $trends = array_filter(array_map(
+                fn (array $own): ?Trend => Trend::of(new Headcounts($own)),
+                $functions,
+            ));
+            $says = json_encode($trends, JSON_THROW_ON_ERROR);
+            $before = $there[$account] ?? null;
+            if ($before === null) {
+                continue;
+            }
+            if (! Same::json($says, (string) $before->says)) {
+                $rows[] = [$account, $says];
+                $changed[] = $account;
+            }
+            $this->state($before, $trends[''] ?? null);
+        }
+        Bulk::replace('trends', ['account_id', 'says'], $rows);
+        AccountIds::markStale($changed);
+    }
+
+    private function state(stdClass $account, ?Trend $all): void
+    {
+        $was = json_decode($account->says ?? '[]', true)[''] ?? [];
+        $before = ['headcount' => $was['heads'] ?? null, 'growth' => $was['changes'][12] ?? null];
+        $is = array_filter(
+            ['headcount' => $all?->heads, 'growth' => $all->changes[12] ?? null],
+            fn (int|float|null $value, string $field): bool => $value !== null
+                && ! Same::value($value, $account->$field)
+                // Not known, or what the months said before.
+                && ($account->$field === null || Same::value($before[$field], $account->$field)),
+            ARRAY_FILTER_USE_BOTH,
+        );
+        if ($is !== []) {
+            DB::table('accounts')->where('id', $account->id)->update($is + ['updated_at' => now()]);
+            AccountIds::markStale([$account->id]);
+        }
     }
 
     private function signal(

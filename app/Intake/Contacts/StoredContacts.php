@@ -215,14 +215,22 @@ final class StoredContacts
                 in_array('title', $byHand, true) ? array_diff_key($record, ['title' => 0]) : $record,
             ) as $position
         ) {
-            $known = array_filter(
+            $same = array_filter(
                 $person['positions'],
                 fn (stdClass $there): bool => $there->title === $position['title'] && (
                     $there->account_id === $position['account_id'] && $position['account_id'] !== null
                     || $there->company === $position['company']
-                ) && ($position['since'] === null || $there->since === $position['since']),
+                ),
             );
-            if ($known === []) {
+            $known = array_filter(
+                $same,
+                fn (stdClass $there): bool => $position['since'] === null || $there->since === $position['since'],
+            );
+            $undated = array_filter($same, fn (stdClass $there): bool => $there->since === null
+                && ($there->until === null) === ($position['until'] === null));
+            if ($known === [] && $undated !== []) {
+                $changed = $this->date(reset($undated), $position, $ledger) || $changed;
+            } elseif ($known === []) {
                 if ($position['until'] === null) {
                     $this->endPresent($person, $position['since'] ?? now()->toDateString(), $ledger);
                 }
@@ -236,6 +244,22 @@ final class StoredContacts
         return $changed;
     }
 
+    /**
+     * A position of which nobody knew since when.
+     *
+     * @param  array<string, mixed>  $position
+     */
+    private function date(stdClass $there, array $position, Ledger $ledger): bool
+    {
+        $after = ['since' => $position['since'], 'until' => $position['until'] ?? $there->until];
+        $before = ['since' => $there->since, 'until' => $there->until];
+        DB::table('positions')->where('id', $there->id)->update($after);
+        $ledger->changed('position', $there->id, $before, $after);
+        [$there->since, $there->until] = [$after['since'], $after['until']];
+
+        return true;
+    }
+
     /** @param  array<string, mixed>  $person  as it is there */
     private function endPresent(array $person, string $until, Ledger $ledger): void
     {
@@ -243,6 +267,7 @@ final class StoredContacts
             if ($there->until === null) {
                 DB::table('positions')->where('id', $there->id)->update(['until' => $until]);
                 $ledger->changed('position', $there->id, ['until' => null], ['until' => $until]);
+                $there->until = $until;
             }
         }
     }

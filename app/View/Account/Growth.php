@@ -10,6 +10,7 @@ use App\Support\FunctionNames;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Person\BusinessFunction;
 use Luftig\Core\Signal\Headcounts;
+use Luftig\Core\Signal\Trend;
 
 /** How an account grows: heads by month, all and by function, and how far they went over 3, 6 and 12 months. */
 final readonly class Growth
@@ -17,8 +18,6 @@ final readonly class Growth
     public const WIDTH = 220;
 
     public const HEIGHT = 40;
-
-    private const SPANS = [3, 6, 12];
 
     /** @param  array<string, array<string, int>>  $months  function → month → heads */
     private function __construct(private array $months)
@@ -50,7 +49,7 @@ final readonly class Growth
             $counts = new Headcounts($months);
             $is = BusinessFunction::tryFrom((string) $function);
             $name = $is === null ? 'all' : FunctionNames::of($is);
-            $says = implode(' · ', array_map(fn (int $span): string => $this->change($counts, $span), self::SPANS));
+            $says = implode(' · ', array_map(fn (int $span): string => $this->change($counts, $span), Trend::SPANS));
             $lines[] = [
                 'name' => $name, 'heads' => Format::number($months[(string) $counts->latest()] ?? 0), 'says' => $says,
                 'points' => self::points(array_values($months)), 'label' => "Heads, $name, by month: $says",

@@ -6,6 +6,7 @@ namespace App\View\Finder;
 
 use App\Finder\Options;
 use App\Finder\Pasted;
+use App\Finder\Spans;
 use App\Finder\StepForm;
 use App\Finder\ValueLabel;
 use App\Support\Format;
@@ -62,6 +63,7 @@ final readonly class StepInputs
                 Control::note('Customers, competitors, agencies, and who stands on the keep-out.'),
             ],
             $this->field === Field::Event => $this->event(),
+            $this->field === Field::Opening => $this->opening(),
             $this->field === Field::Before => $this->before(),
             $this->field === Field::Reach => $this->reach(),
             $this->field === Field::Spending => $this->spending(),
@@ -142,21 +144,32 @@ final readonly class StepInputs
     /** @return list<Control> */
     private function range(): array
     {
-        $roles = $this->field === Field::KnownContacts ? $this->options->which($this->field) : [];
-
         return [
-            ...$roles === [] ? [] : [
-                Control::select(
-                    $this->name('w'),
-                    'In the buyer role',
-                    ['' => 'in any or none'] + self::same($roles),
-                    mb_strtolower($this->given('w')),
-                ),
-            ],
+            ...$this->whichNumber(),
             Control::text($this->name('lo'), 'From', $this->given('lo'), first: true),
             Control::text($this->name('hi'), 'To', $this->given('hi')),
             ...$this->field === Field::Revenue ? [$this->currency()] : [],
         ];
+    }
+
+    /** @return list<Control> which of several numbers of the name is meant, where there are several */
+    private function whichNumber(): array
+    {
+        $which = in_array($this->field, [Field::KnownContacts, Field::Headcount, Field::Growth], true)
+            ? $this->options->which($this->field) : [];
+        if ($which === []) {
+            return [];
+        }
+        [$label, $choices] = match ($this->field) {
+            Field::KnownContacts => ['In the buyer role', ['' => 'in any or none'] + self::same($which)],
+            Field::Headcount => ['Of', ['' => 'the whole account'] + array_combine($which, array_map(
+                fn (string $one): string => ValueLabel::of(Field::BusinessFunction, $one),
+                $which,
+            ))],
+            default => ['Over', Spans::choices($which)],
+        };
+
+        return [Control::select($this->name('w'), $label, $choices, mb_strtolower($this->given('w')))];
     }
 
     /** @return list<Control> */
@@ -220,6 +233,26 @@ final readonly class StepInputs
                 'Words in it, as a query, or phrases, one a line',
                 Pasted::text($this->given('q')),
                 placeholder: 'planner OR "energy manager"'),
+        ];
+    }
+
+    /** @return list<Control> */
+    private function opening(): array
+    {
+        return [
+            Control::note('All of it holds of one and the same role that is sought now; with nothing said, any.'),
+            Control::query($this->name('q'), 'Title, as a query, or phrases, one a line',
+                Pasted::text($this->given('q')), first: true, placeholder: 'planner OR "energy manager"'),
+            Control::query($this->name('q2'), 'Words of the posting, as a query, or phrases, one a line',
+                Pasted::text($this->given('q2'))),
+            Control::query($this->name('pl'), 'Place, as a query', $this->given('pl')),
+            Control::ticks(
+                $this->name('v'), 'Employment', $this->options->of(Field::OpeningType) ?? [],
+                $this->step?->values() ?? [],
+            ),
+            Control::text($this->name('lo'), 'Newest posting, days ago, from', $this->given('lo'), 3),
+            Control::text($this->name('hi'), 'to', $this->given('hi'), 3),
+            Control::text($this->name('n'), 'At least so many', $this->given('n'), 3, placeholder: '1'),
         ];
     }
 
