@@ -8,6 +8,7 @@ use App\Models\StruckSignal;
 use App\Support\AccountIds;
 use App\Support\Bulk;
 use App\Support\Same;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Signal\Story;
 use stdClass;
@@ -88,6 +89,21 @@ final class KeepSignals
         AccountIds::markStale([...$touched, ...self::surer($joined)]);
 
         return count($ids);
+    }
+
+    /**
+     * Signals that only feeds told of, and that nothing tells of any more, go.
+     *
+     * @param  Builder  $told  signals that would be told again
+     * @param  list<Wanted>  $wanted
+     */
+    public static function withdraw(Builder $told, array $wanted): void
+    {
+        $marks = array_fill_keys(array_map(fn (Wanted $one): string => $one->mark, $wanted), true);
+        $gone = $told->where('fed', true)->get(['id', 'account_id', 'fingerprint'])
+            ->reject(fn (stdClass $row): bool => isset($marks[$row->fingerprint]));
+        DB::table('signals')->whereIn('id', $gone->pluck('id'))->delete();
+        AccountIds::markStale($gone->pluck('account_id')->all());
     }
 
     /**

@@ -14,7 +14,7 @@ final class Spans
     {
         [$months, $function] = explode(' ', "$which ", 2);
 
-        return $which === '' ? 'over a year, as it states itself' : "over $months months"
+        return $which === '' ? 'over a year' : "over $months months"
             .(trim($function) === '' ? '' : ', in '.ValueLabel::of(Field::BusinessFunction, trim($function)));
     }
 

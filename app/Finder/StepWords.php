@@ -69,7 +69,7 @@ final readonly class StepWords
             $this->step->field === Field::KnownContacts && $which !== '' => "$said in the role $which",
             $this->step->field === Field::Headcount && $which !== '' => "$said in "
                 .ValueLabel::of(Field::BusinessFunction, $which),
-            $this->step->field === Field::Growth && $which !== '' => "$said ".Spans::says($which),
+            $this->step->field === Field::Growth => "$said ".Spans::says($which),
             default => $said,
         };
     }

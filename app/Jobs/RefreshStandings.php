@@ -7,8 +7,11 @@ namespace App\Jobs;
 use App\Contacts\CareerSignals;
 use App\Contacts\OpeningFunctions;
 use App\Feeds\HiringSignals;
+use App\Feeds\TechnologySignals;
+use App\Feeds\Understanding\Deeds;
 use App\Finder\Indexes;
 use App\Models\Offer;
+use App\Models\RuleSet;
 use App\Standings\Standings;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -51,11 +54,26 @@ final class RefreshStandings implements ShouldBeUniqueUntilProcessing, ShouldQue
             (new OpeningFunctions)->refreshAll();
             (new CareerSignals)->refreshAll();
             HiringSignals::renewAll();
+            if ($this->isNew('technologies')) {
+                TechnologySignals::renewAll();
+            }
+            if ($this->isNew('topics')) {
+                Deeds::renewAll();
+            }
         }
         $this->all
             ? $standings->all($this->offer === null ? null : Offer::query()->findOrFail($this->offer))
             : $standings->refresh();
         // So that nobody's first search of the morning waits for it.
         Offer::query()->get()->each(Indexes::renew(...));
+    }
+
+    /** Whether a part of the rules is another than in the version before. */
+    private function isNew(string $part): bool
+    {
+        $versions = RuleSet::query()->where('offer_id', $this->offer)->latest('id')->limit(2)->get()
+            ->map(fn (RuleSet $rules): mixed => $rules->getAttribute($part));
+
+        return $versions->count() < 2 || $versions[0] !== $versions[1];
     }
 }

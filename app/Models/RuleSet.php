@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property array<string, array<string, mixed>> $kinds
  * @property list<array<string, mixed>> $buyer_roles
  * @property list<array<string, mixed>> $roles_of_interest
+ * @property array{completes?: list<string>, replaces?: list<string>} $technologies
+ * @property list<array<string, mixed>> $topics
  * @property int $id
  * @property int $offer_id
  * @property int $version
@@ -28,11 +30,14 @@ final class RuleSet extends Model
 {
     protected $guarded = [];
 
-    protected $attributes = ['buyer_roles' => '[]', 'roles_of_interest' => '[]'];
+    protected $attributes = [
+        'buyer_roles' => '[]', 'roles_of_interest' => '[]', 'technologies' => '{}', 'topics' => '[]',
+    ];
 
     /** @var array<string, string> */
     protected $casts = [
         'criteria' => 'array', 'kinds' => 'array', 'buyer_roles' => 'array', 'roles_of_interest' => 'array',
+        'technologies' => 'array', 'topics' => 'array',
     ];
 
     /** @return BelongsTo<Offer, $this> */

@@ -31,6 +31,7 @@ final class NewRules
             'offer_id' => $offer->id, 'version' => ($inForce->version ?? 0) + 1, 'author_id' => $by->id,
             'note' => $note, 'criteria' => $inForce->criteria ?? [], 'kinds' => $inForce->kinds ?? [],
             'buyer_roles' => $inForce->buyer_roles ?? [], 'roles_of_interest' => $inForce->roles_of_interest ?? [],
+            'technologies' => $inForce->technologies ?? [], 'topics' => $inForce->topics ?? [],
         ]), $offer);
     }
 }

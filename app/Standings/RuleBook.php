@@ -14,14 +14,20 @@ use Luftig\Core\Mistake;
 use Luftig\Core\Rules\Criteria;
 use Luftig\Core\Rules\Input;
 use Luftig\Core\Rules\Kinds;
+use Luftig\Core\Rules\Outside;
 use Luftig\Core\Rules\Roles;
 use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\RoleOfInterest;
+use Luftig\Core\Signal\TechnologyStance;
+use Luftig\Core\Signal\Topic;
 
 /** A saved version of an offer's rules, as the core takes it. */
 final readonly class RuleBook
 {
-    /** @param  list<RoleOfInterest>  $interests */
+    /**
+     * @param  list<RoleOfInterest>  $interests
+     * @param  list<Topic>  $topics
+     */
     private function __construct(
         public int $offer,
         public int $ruleSet,
@@ -29,6 +35,8 @@ final readonly class RuleBook
         public Catalogue $catalogue,
         public BuyerRoles $roles,
         public array $interests,
+        public TechnologyStance $technologies,
+        public array $topics,
     ) {
     }
 
@@ -42,6 +50,8 @@ final readonly class RuleBook
             self::catalogueOf($rules),
             new BuyerRoles(self::each($rules->buyer_roles, 'buyer_roles', Roles::buyer(...))),
             self::each($rules->roles_of_interest, 'roles_of_interest', Roles::ofInterest(...)),
+            Outside::technologies(Input::of($rules->technologies, 'technologies')),
+            self::each($rules->topics, 'topics', Outside::topic(...)),
         );
     }
 

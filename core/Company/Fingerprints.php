@@ -57,6 +57,12 @@ final readonly class Fingerprints
         return array_filter(array_column($this->all, 'group', 'name'), is_string(...));
     }
 
+    /** @return list<string> */
+    public function names(): array
+    {
+        return array_column($this->all, 'name');
+    }
+
     /** @return list<array{string, Shown}> technologies, and what shows each; by several ways several times */
     public function found(PageTraces $page): array
     {

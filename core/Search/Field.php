@@ -230,7 +230,6 @@ enum Field: string
             self::Near => 'near a place',
             self::Revenue => 'revenue (EUR)',
             self::Spending => 'affordable',
-            self::Growth => 'growth over a year',
             self::Parent => 'parent',
             self::Attribute => 'extra attribute',
             self::Words => 'words they use',

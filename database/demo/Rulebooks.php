@@ -12,7 +12,8 @@ final class Rulebooks
     /**
      * @return array<string, array{question: string, about: string, criteria: list<array<string, mixed>>,
      *     kinds: array<string, array<string, mixed>>, buyer_roles: list<array<string, mixed>>,
-     *     roles_of_interest: list<array<string, mixed>>}>
+     *     roles_of_interest: list<array<string, mixed>>, technologies: array<string, list<string>>,
+     *     topics: list<array<string, string>>}>
      */
     public static function all(): array
     {
@@ -67,6 +68,13 @@ final class Rulebooks
                         'neighbours' => ['maintenance', 'engineering', 'supply_chain'], 'weight' => .8,
                     ],
                 ],
+                // Plans come from a maintenance system; a logger is what a survey makes needless.
+                'technologies' => ['completes' => Words::SYSTEMS, 'replaces' => Words::LOGGERS],
+                'topics' => [
+                    ['name' => 'Power prices', 'query' => 'power price* OR electricity price*'],
+                    ['name' => 'Leak surveys', 'query' => 'leak* OR "compressed air"'],
+                    ['name' => 'Energy audits', 'query' => 'audit*'],
+                ],
                 'roles_of_interest' => [
                     [
                         'name' => 'Maintenance planner',
@@ -115,6 +123,8 @@ final class Rulebooks
                         'weight' => .8,
                     ],
                 ],
+                'technologies' => ['completes' => ['Ordvika', 'Vedliko Plan']],
+                'topics' => [['name' => 'Purity', 'query' => 'nitrogen OR purity OR clean room*']],
                 'roles_of_interest' => [[
                     'name' => 'Quality engineer',
                     'title_query' => 'quality OR validation',

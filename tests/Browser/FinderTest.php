@@ -19,7 +19,7 @@ final class FinderTest extends BrowserTestCase
         'title', 'words they use', 'industry', 'technology', 'city', 'domain', 'school',
         'near a place',
         'a signal', 'a position before', 'in reach', 'channel', 'function', 'live signal', 'owner', 'tag', 'kept out',
-        'new, kept, in work', 'headcount', 'revenue (EUR)', 'affordable', 'growth over a year', 'contacts known',
+        'new, kept, in work', 'headcount', 'revenue (EUR)', 'affordable', 'growth', 'contacts known',
         'in the position (months)', 'priority',
     ];
 

@@ -14,9 +14,11 @@ use App\Models\FeedItem;
 use App\Models\IntakeKind;
 use App\Models\ItemState;
 use App\Models\Mention;
+use App\Models\Offer;
 use App\Models\Opening;
 use App\Models\Signal;
 use App\Models\StruckSignal;
+use App\Standings\NewRules;
 use App\Standings\Standings;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Signal\Aboutness;
@@ -293,6 +295,104 @@ final class FeedsTest extends TestCase
         $this->itIs('2026-12-22T10:00:00Z');
         $this->ask($feed);
         self::assertSame(2, Signal::query()->count());
+    }
+
+    public function test_an_offer_says_which_technologies_say_something_and_signals_follow(): void
+    {
+        $site = fn (array $runs): mixed => $this->world('sites', [
+            ['domain' => 'tunhede.example', 'name' => 'Tunhede', 'text' => 'Glass.', 'runs' => $runs],
+        ]);
+        $feed = $this->feed('site-pages', 'sites/{domain}/');
+        $site([['Tryklog', '2024-01-01T00:00:00Z', null]]);
+        $this->ask($feed);
+        $site([
+            ['Tryklog', '2024-01-01T00:00:00Z', '2026-11-28T00:00:00Z'], ['Skiftara', '2026-11-28T00:00:00Z', null],
+            ['Ordvika', '2026-11-28T00:00:00Z', null],
+        ]);
+        foreach (['2026-11-30T10:00:00Z', '2026-12-07T11:00:00Z'] as $week) {
+            $this->itIs($week);
+            $this->ask($feed);
+        }
+        $told = fn (): array => Signal::query()->orderBy('title')->get()
+            ->map(fn (Signal $one): array => [$one->title, $one->offer_id])->all();
+        // Nobody has said what says something: each is told, to all offers alike.
+        self::assertSame([
+            ['Ordvika appeared on their page', null], ['Skiftara appeared on their page', null],
+            ['Tryklog is gone from their page', null],
+        ], $told());
+        $other = Offer::factory()->create(['name' => 'Purity']);
+        $other->ruleSets()->create(['version' => 1, 'criteria' => [], 'kinds' => [],
+            'technologies' => ['completes' => ['ordvika 3']]]);
+        NewRules::change($this->offer, ['technologies' => [
+            'completes' => ['Skiftara', 'Ordvika'], 'replaces' => ['Tryklog'],
+        ]], $this->lead, 'what completes us');
+        self::assertSame([
+            ['Ordvika appeared on their page', null], ['Skiftara appeared on their page', $this->offer->id],
+            ['Tryklog is gone from their page', $this->offer->id],
+        ], $told());
+        $this->offer->refresh();
+        NewRules::change($this->offer, ['technologies' => ['replaces' => ['Tryklog']]], $this->lead, 'only what goes');
+        self::assertSame([
+            ['Ordvika appeared on their page', $other->id], ['Tryklog is gone from their page', $this->offer->id],
+        ], $told());
+        $names = $this->tunhede->technologies()->pluck('name')->sort()->values()->all();
+        self::assertSame(['Ordvika', 'Skiftara'], $names, 'what runs is a fact, whatever it says');
+        $this->actingAs($this->rep)->get("/accounts/{$this->tunhede->id}")->assertSee('since 30 November 2026');
+    }
+
+    public function test_postings_name_what_runs(): void
+    {
+        $this->world('postings', [
+            $this->posting(1, [
+                'text' => 'You plan in Vedliko Plan, and read TRYKLOG.', 'at' => '2026-11-02T08:00:00Z',
+            ]),
+            $this->posting(2, ['text' => 'You know Tryklogs.', 'title' => 'Cook', 'at' => '2026-11-12T08:00:00Z']),
+            $this->posting(3, ['domain' => 'sverkhult.example', 'employer' => 'Papir Sverkhult',
+                'text' => 'On behalf of our client: Skiftara is known to you.']),
+        ]);
+        $this->ask($this->feed('posting-lines', 'jobs/feed.jsonl'));
+        self::assertSame(['Tryklog', 'Vedliko Plan'], $this->tunhede->technologies()->pluck('name')->sort()->values()
+            ->all());
+        self::assertSame(2, DB::table('account_technology')->count(), 'what an agency names is not its client’s');
+        self::assertSame(0, Signal::query()->whereIn('kind', ['tech_adopted', 'tech_dropped'])->count());
+        $this->actingAs($this->rep)->get("/accounts/{$this->tunhede->id}")
+            ->assertSee('since 2 November 2026 · 60 % sure');
+    }
+
+    public function test_posts_count_for_the_offers_whose_topics_they_are_on(): void
+    {
+        $this->bring(
+            IntakeKind::Contacts,
+            "domain;first name;last name;profile\ntunhede.example;Ida;Lie;https://people.example/ida\n",
+        );
+        $deed = fn (int $id, string $topic, string $text, string $deed = 'commented'): array => [
+            'id' => $id, 'topic' => $topic, 'post' => "https://posts.example/$id", 'deed' => $deed,
+            'at' => '2026-11-22T08:00:00Z', 'profile' => 'https://people.example/ida', 'name' => 'Ida Lie',
+            'company' => 'Glasverk Tunhede', 'title' => 'Planner', 'text' => $text,
+        ];
+        $this->world('deeds', [
+            $deed(1, 'leak-surveys', 'Well said.'), $deed(2, 'leak-surveys', 'Nitrogen is dear.'),
+            $deed(3, 'leak-surveys', 'x', 'reacted'),
+        ]);
+        $feed = $this->feed('activities', 'topics/leak-surveys/outbox');
+        $this->ask($feed);
+        $told = fn (): array => Signal::query()->where('kind', 'post_engagement')->orderBy('link')->orderBy('offer_id')
+            ->get()->map(fn (Signal $one): array => [basename((string) $one->link), $one->offer_id])->all();
+        self::assertSame([['1', null], ['2', null], ['3', null]], $told(), 'no topic said: each post counts');
+        $other = Offer::factory()->create(['name' => 'Purity']);
+        $other->ruleSets()->create(['version' => 1, 'criteria' => [], 'kinds' => [],
+            'topics' => [['name' => 'Purity', 'query' => 'nitrogen']]]);
+        NewRules::change($this->offer, ['topics' => [['name' => 'Leaks', 'query' => 'leak*']]], $this->lead, 'topics');
+        self::assertSame([['1', $this->offer->id], ['2', null], ['3', $this->offer->id]], $told());
+        $this->offer->refresh();
+        NewRules::change($this->offer, ['topics' => [['name' => 'Air', 'query' => 'air']]], $this->lead, 'topics');
+        self::assertSame([['2', $other->id]], $told());
+        self::assertSame(
+            'The post is on none of our topics.',
+            FeedItem::query()->where('link', 'https://posts.example/1')->sole()->why,
+        );
+        $this->ask($feed);
+        self::assertSame([['2', $other->id]], $told());
     }
 
     public function test_heads_by_month_tell_of_growth_while_it_lasts(): void

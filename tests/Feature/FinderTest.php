@@ -624,7 +624,7 @@ final class FinderTest extends TestCase
             [['lo' => '5', 'hi' => '10'], ['lo' => '5 %', 'hi' => '10%'], ['lo' => '.05', 'hi' => '.1']] as $step
         ) {
             self::assertSame(['Glasverk Tunhede'], $found(['f' => 'growth'] + $step));
-            self::assertSame('5 % – 10 %', $says(['f' => 'growth'] + $step));
+            self::assertSame('5 % – 10 % over a year', $says(['f' => 'growth'] + $step));
         }
         self::assertSame([], $found(['f' => 'growth', 'lo' => '9']));
         self::assertSame('from −6 %', $says(['f' => 'growth', 'lo' => '-6']));

@@ -88,6 +88,7 @@ final class Activities implements Format
                 'title' => self::text($actor['summary'] ?? null), 'deed' => $deed, 'post' => $post,
                 'topic' => self::text($object['name'] ?? null) ?? $topic,
                 'quote' => in_array($deed, ['wrote', 'commented'], true) ? $words : null,
+                'about' => $deed === 'wrote' ? null : self::about($object),
             ], static fn (?string $value): bool => $value !== null && $value !== ''),
             $raw,
             $post,
@@ -100,6 +101,19 @@ final class Activities implements Format
                 default => null,
             },
         );
+    }
+
+    /**
+     * What is said in the post that somebody did something with, where the source sends it along.
+     *
+     * @param  array<mixed>  $object
+     */
+    private static function about(array $object): ?string
+    {
+        $post = is_array($object['inReplyTo'] ?? null) ? $object['inReplyTo'] : $object;
+        $says = isset($object['inReplyTo']) && $post === $object ? null : self::text($post['content'] ?? null);
+
+        return $says === null ? null : mb_strimwidth(PlainText::of($says), 0, self::QUOTE, '…');
     }
 
     /** An address, or that of an object. */

@@ -9,11 +9,11 @@ use App\Feeds\Fetched;
 use App\Feeds\Found;
 use App\Feeds\PlainText;
 use App\Feeds\Portion;
+use App\Feeds\TechnologiesOf;
 use App\Feeds\Visits;
 use App\Models\ItemKind;
 use Carbon\CarbonImmutable;
 use Luftig\Core\Company\Domain;
-use Luftig\Core\Company\Fingerprints;
 use Luftig\Core\Company\PageTraces;
 use Masterminds\HTML5;
 use Symfony\Component\DomCrawler\Crawler;
@@ -22,8 +22,6 @@ use Symfony\Component\DomCrawler\Crawler;
 final class SitePages implements Visits
 {
     private const RAW = 200_000;
-
-    private ?Fingerprints $fingerprints = null;
 
     public static function name(): string
     {
@@ -51,7 +49,7 @@ final class SitePages implements Visits
         // Of the page itself nothing is kept but how it is made: who is named on it is nobody's business here.
         return new Portion([$this->visit($answer->address, true, array_map(
             static fn (array $one): array => [$one[0], $one[1]->value],
-            $this->fingerprints()->found($traces),
+            TechnologiesOf::fingerprints()->found($traces),
         ), mb_strcut((string) json_encode([
             'scripts' => $traces->scripts, 'metas' => $traces->metas, 'headers' => $traces->headers,
             'cookies' => $traces->cookies,
@@ -61,20 +59,6 @@ final class SitePages implements Visits
     public function missed(string $address, string $why): Found
     {
         return $this->visit($address, false, [], $why);
-    }
-
-    /** Those that ship, and the team's own. */
-    private function fingerprints(): Fingerprints
-    {
-        if ($this->fingerprints === null) {
-            $all = [];
-            foreach (config()->array('luftig.fingerprints') as $file) {
-                $all = [...$all, ...(array) json_decode((string) @file_get_contents((string) $file), true)];
-            }
-            $this->fingerprints = Fingerprints::of(array_values($all));
-        }
-
-        return $this->fingerprints;
     }
 
     /** @param  list<array{string, string}>  $found */

@@ -9,6 +9,8 @@ use App\Feeds\Brought;
 use App\Feeds\CandidateCompanies;
 use App\Feeds\HiringSignals;
 use App\Feeds\OpeningsOf;
+use App\Feeds\TechnologiesOf;
+use App\Feeds\TechnologySignals;
 use App\Feeds\Understanding;
 use App\Models\Feed;
 use App\Models\ItemState;
@@ -68,6 +70,7 @@ final class Postings implements Understanding
         $this->own($items);
         $touched = array_values(array_unique($touched));
         OpeningsOf::renew($touched);
+        TechnologySignals::renew(TechnologiesOf::named($items));
 
         return HiringSignals::renew($touched);
     }

@@ -37,6 +37,9 @@ final class RulesRequest extends FormRequest
             'roles_of_interest' => ['array', 'max:30'],
             'roles_of_interest.*.name' => ['nullable', 'string', 'max:60'],
             'roles_of_interest.*.*' => ['nullable', 'max:2000'],
+            'technologies' => ['array:completes,replaces'], 'technologies.*' => ['nullable', 'string', 'max:2000'],
+            'topics' => ['array', 'max:30'], 'topics.*.name' => ['nullable', 'string', 'max:60'],
+            'topics.*.*' => ['nullable', 'max:2000'],
             'kinds' => ['array'],
             'kinds.*.weight' => ['required', 'numeric', 'between:0,1'],
             'kinds.*.ramp' => ['required', 'numeric', 'between:0,365'],
@@ -65,7 +68,8 @@ final class RulesRequest extends FormRequest
             'offer_id' => $offer->id, 'version' => $this->integer('version') + 1, 'author_id' => $this->user()?->id,
             'note' => $this->input('note'),
             'criteria' => $this->criteria(), 'kinds' => $this->kinds(), 'buyer_roles' => $this->buyerRoles(),
-            'roles_of_interest' => $this->interests(),
+            'roles_of_interest' => $this->interests(), 'technologies' => $this->technologies(),
+            'topics' => $this->topics(),
         ]);
     }
 
@@ -92,13 +96,14 @@ final class RulesRequest extends FormRequest
     {
         if (
             ! is_string($mistake->at)
-            || preg_match('/(criteria|buyer_roles|roles_of_interest)\[(\d+)\]/', $mistake->at, $found) !== 1
+            || preg_match('/(criteria|buyer_roles|roles_of_interest|topics)\[(\d+)\]/', $mistake->at, $found) !== 1
         ) {
             return $mistake->inWords();
         }
         $rows = match ($found[1]) {
             'criteria' => $this->criteria(),
             'buyer_roles' => $this->buyerRoles(),
+            'topics' => $this->topics(),
             default => $this->interests(),
         };
 
@@ -167,6 +172,30 @@ final class RulesRequest extends FormRequest
         }
 
         return $roles;
+    }
+
+    /** @return array<string, list<string>> what completes us, and what we replace */
+    private function technologies(): array
+    {
+        $names = fn (string $which): array => array_values(array_unique(preg_split(
+            '/\s*[,;\n]\s*/', trim($this->string("technologies.$which")->toString()), -1, PREG_SPLIT_NO_EMPTY,
+        ) ?: []));
+
+        return array_filter(['completes' => $names('completes'), 'replaces' => $names('replaces')]);
+    }
+
+    /** @return list<array{name: string, query: string}> */
+    private function topics(): array
+    {
+        $topics = [];
+        foreach (array_filter((array) $this->input('topics', []), is_array(...)) as $row) {
+            $text = fn (string $key): string => is_scalar($row[$key] ?? null) ? trim((string) $row[$key]) : '';
+            if ($text('name') !== '' || $text('query') !== '') {
+                $topics[] = ['name' => $text('name') ?: mb_substr($text('query'), 0, 60), 'query' => $text('query')];
+            }
+        }
+
+        return $topics;
     }
 
     /** @return array<array-key, Mode> row of the form → mode, of those that are criteria, in their order */

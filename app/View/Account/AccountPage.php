@@ -192,9 +192,9 @@ final readonly class AccountPage
         return $count > self::EARLIER ? self::EARLIER.' of '.Format::number($count).' earlier' : "$count earlier";
     }
 
-    public function technologies(): string
+    public function technologies(): Technologies
     {
-        return $this->account->technologies->pluck('name')->implode(', ') ?: 'Unknown';
+        return Technologies::of($this->account, $this->offer);
     }
 
     /** @return array<int|string, string> */

@@ -250,7 +250,7 @@ final readonly class StepInputs
                 $this->name('v'), 'Employment', $this->options->of(Field::OpeningType) ?? [],
                 $this->step?->values() ?? [],
             ),
-            Control::text($this->name('lo'), 'Newest posting, days ago, from', $this->given('lo'), 3),
+            Control::text($this->name('lo'), 'Days ago, from', $this->given('lo'), 3),
             Control::text($this->name('hi'), 'to', $this->given('hi'), 3),
             Control::text($this->name('n'), 'At least so many', $this->given('n'), 3, placeholder: '1'),
         ];

@@ -8,6 +8,7 @@ use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\OwnFunction;
 use App\Models\RuleSet;
+use App\Models\Technology;
 use App\Models\TitleLesson;
 use App\Standings\RuleBook;
 use App\Support\Format;
@@ -107,6 +108,26 @@ final readonly class RulesPage
     public function rolesOfInterest(): array
     {
         return $this->roles('roles_of_interest');
+    }
+
+    /** @return list<RoleRow> */
+    public function topics(): array
+    {
+        return $this->roles('topics');
+    }
+
+    /** What completes us, or what we replace, as it is typed. */
+    public function technologies(string $which): string
+    {
+        $typed = old("technologies.$which");
+
+        return is_string($typed) ? $typed : implode(', ', $this->rules->technologies[$which] ?? []);
+    }
+
+    /** @return list<string> */
+    public function knownTechnologies(): array
+    {
+        return array_values(Technology::query()->orderBy('name')->pluck('name')->all());
     }
 
     /**

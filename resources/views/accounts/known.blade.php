@@ -3,7 +3,14 @@
         :remark="$page->points->remark()" />
     @else<x-empty>Not computed yet; that takes a few seconds.</x-empty>@endif
 </x-section>
-<x-section title="What they run"><p class="mt-2">{{ $page->technologies() }}</p></x-section>
+<x-section title="What they run">
+    @forelse ($page->technologies()->lines() as $one)
+        <p class="mb-0 py-1"><span @class(['fw-semibold' => $one['says'] !== ''])>{{ $one['name'] }}</span>
+            @if ($one['says'] !== '')<span class="badge border border-primary text-primary">{{ $one['says'] }}</span>
+                @endif
+            <span class="small text-body-secondary">{{ $one['seen'] }}</span></p>
+    @empty<p class="mt-2">Unknown</p>@endforelse
+</x-section>
 <x-notes :notes="$page->account->notes" :account="$page->account" />
 @if ($page->facts() !== [])
     <x-more says="What is known of it, and from where"><x-facts :facts="$page->facts()" class="mt-2" /></x-more>

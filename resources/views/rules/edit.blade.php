@@ -39,6 +39,7 @@
                 <template x-ref="one"><x-rules.interest :row="new RoleRow('roles_of_interest', 'NEW')" /></template>
                 <x-button class="mt-3" type="button" @click="add">Add a role of interest</x-button>
             </x-section>
+            @include('rules.outside')
         </div>
         <div class="col-lg-4">@include('rules.saving')</div>
     </x-form>
