@@ -31,6 +31,7 @@ use App\Http\Controllers\OwnFunctionController;
 use App\Http\Controllers\PaceController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PositionController;
+use App\Http\Controllers\PostController;
 use App\Http\Controllers\PressController;
 use App\Http\Controllers\ReadsController;
 use App\Http\Controllers\ReasonController;
@@ -290,12 +291,16 @@ Route::middleware('auth')->group(function (): void {
     Route::put('/press/{class}', [PressController::class, 'update'])->name('press.update')->can('update', 'class');
     Route::delete('/press/{class}', [PressController::class, 'destroy'])->name('press.destroy')
         ->can('update', 'class');
+    Route::get('/posts', [PostController::class, 'show'])->name('posts.show')->can('viewAny', Feed::class);
+    Route::post('/posts', [PostController::class, 'store'])->name('posts.store')->can('viewAny', Feed::class);
     Route::get('/candidates', [CandidateController::class, 'index'])->name('candidates')
         ->can('viewAny', CandidateCompany::class);
     Route::post('/candidates', [CandidateController::class, 'decide'])->name('candidates.decide')
         ->can('create', CandidateCompany::class);
     Route::delete('/candidates/{company}', [CandidateController::class, 'reopen'])->name('candidates.reopen')
         ->can('update', 'company');
+    Route::patch('/candidates/{company}', [CandidateController::class, 'match'])->whereNumber('company')
+        ->name('candidates.match')->can('update', 'company');
     Route::patch('/candidates/people/{candidate}', [CandidateController::class, 'person'])->name('candidates.person')
         ->can('update', 'candidate');
 

@@ -11,6 +11,9 @@ final readonly class People extends Source
 
     public function answer(array $path, array $query): ?Answer
     {
+        if (count($path) === 1) {
+            return $this->post($path[0]);
+        }
         if (count($path) !== 2 || $path[1] !== 'outbox') {
             return null;
         }
@@ -30,6 +33,21 @@ final readonly class People extends Source
                 $this->activity(...),
                 array_slice($all, ($page - 1) * self::PAGE, self::PAGE),
             ),
+        ], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+    }
+
+    /** Everyone under one post. */
+    private function post(string $id): ?Answer
+    {
+        $all = array_values(array_filter(
+            $this->world->deeds(),
+            static fn (array $one): bool => basename((string) $one['post']) === $id,
+        ));
+
+        return $all === [] ? null : Answer::of('application/activity+json', (string) json_encode([
+            '@context' => 'https://www.w3.org/ns/activitystreams', 'type' => 'OrderedCollection',
+            'summary' => ucfirst(str_replace('-', ' ', $all[0]['topic'])),
+            'orderedItems' => array_map($this->activity(...), $all),
         ], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
     }
 

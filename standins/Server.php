@@ -19,10 +19,13 @@ final readonly class Server
         if ($parts[0] === 'faults') {
             return $this->fault($method, $parts[1] ?? '', is_string($query['fault'] ?? null) ? $query['fault'] : '');
         }
+        if ($parts === ['robots.txt']) {
+            return Answer::of('text/plain', "User-agent: *\nDisallow: /sites/*/intern\n");
+        }
         $source = match ($parts[0]) {
             'jobs' => new Jobs($this->world, $this->faults, $this->root),
             'press' => new Press($this->world, $this->faults, $this->root),
-            'topics' => new People($this->world, $this->faults, $this->root),
+            'topics', 'posts' => new People($this->world, $this->faults, $this->root),
             'people' => new Moves($this->world, $this->faults, $this->root),
             'sites' => new Sites($this->world, $this->faults, $this->root),
             'register' => new Register($this->world, $this->faults, $this->root),

@@ -26,11 +26,22 @@ final readonly class Sites extends Source
             return null;
         }
         $now = gmdate('Y-m-d\TH:i:s\Z', $this->world->now);
-        $head = '';
-        foreach ($site['runs'] as [$name, $from, $until]) {
-            $head .= $from <= $now && ($until === null || $until > $now) ? self::SHOWS[$name] ?? '' : '';
+        $pages = ['' => '', 'about' => '', 'intern' => '<script src="https://tryklog.example/t.js"></script>'];
+        foreach ($site['runs'] as $i => [$name, $from, $until]) {
+            $isThere = $from <= $now && ($until === null || $until > $now);
+            // Not all of it shows on the first page.
+            $pages[$i % 2 === 0 ? '' : 'about'] .= $isThere ? self::SHOWS[$name] ?? '' : '';
+        }
+        $page = $path[1] ?? '';
+        if (! isset($pages[$page])) {
+            return null;
         }
 
-        return self::page(['title' => $site['name']], $head, '<p>'.self::escape($site['text']).'</p>');
+        return self::page(['title' => $site['name']], $pages[$page], match ($page) {
+            '' => '<p>'.self::escape($site['text']).'</p><p><a href="about/">About us</a> <a href="intern/">Intern</a> '
+                .'<a href="price-list.pdf">Prices</a></p>',
+            'about' => '<p>'.self::escape($site['about'] ?? '').'</p><p><a href="../">Home</a></p>',
+            default => '<p>Shift plan of the week.</p>',
+        });
     }
 }

@@ -65,7 +65,7 @@ final class World
         return $all;
     }
 
-    /** @return array{name: string, text: string, runs: list<array{string, string, string|null}>}|null */
+    /** @return array{name: string, text: string, about: string, runs: list<array{string, string, string|null}>}|null */
     public function site(string $domain): ?array
     {
         foreach (@file("$this->folder/sites.jsonl", FILE_IGNORE_NEW_LINES) ?: [] as $line) {
@@ -73,7 +73,10 @@ final class World
             if (str_contains($line, "\"$domain\"")) {
                 $one = (array) json_decode($line, true);
                 if ($one['domain'] === $domain) {
-                    return ['name' => (string) $one['name'], 'text' => (string) $one['text'], 'runs' => $one['runs']];
+                    return [
+                        'name' => (string) $one['name'], 'text' => (string) $one['text'],
+                        'about' => (string) ($one['about'] ?? ''), 'runs' => $one['runs'],
+                    ];
                 }
             }
         }

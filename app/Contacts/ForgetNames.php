@@ -25,7 +25,7 @@ final readonly class ForgetNames
         'accounts' => ['description', 'keywords'], 'contacts' => ['about', 'interests'], 'rule_sets' => ['note'],
         'keep_outs' => ['reason'], 'candidate_deeds' => ['quote', 'topic'],
         'feed_items' => ['title', 'why'], 'mentions' => ['because'], 'signal_sources' => ['because'],
-        'openings' => ['title', 'text'], 'struck_signals' => ['reason'],
+        'openings' => ['title', 'text'], 'site_texts' => ['text'], 'struck_signals' => ['reason'],
     ];
 
     /** Values within values. */
@@ -36,6 +36,7 @@ final readonly class ForgetNames
 
     /** Where a row has no id of its own. */
     private const KEYS = [
+        'site_texts' => ['account_id'],
         'watch_finds' => ['watch_id', 'record_id'], 'signal_sources' => ['signal_id', 'feed_item_id'],
     ];
 

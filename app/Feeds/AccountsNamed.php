@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Models\City;
+use App\Support\AccountIds;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Company\CompanyName;
+use Luftig\Core\Company\Domain;
 use Luftig\Core\Company\Industries;
 use Luftig\Core\Signal\About;
 use Luftig\Core\Signal\Item;
@@ -56,6 +58,15 @@ final class AccountsNamed
         return (new About($named, self::common(array_column($accounts, 0))))->of($item);
     }
 
+    /** The account that somebody means who types its domain, or its name where no other has it. */
+    public static function meant(string $typed): ?int
+    {
+        $domain = Domain::from($typed)?->name;
+        $id = $domain === null ? null : AccountIds::of([['domain' => $domain]])[$domain] ?? null;
+
+        return $id ?? self::byNames([$typed])[$typed] ?? null;
+    }
+
     /**
      * Accounts that are of one name, by the name of an employer; a name that several have is nobody's.
      *
@@ -78,8 +89,12 @@ final class AccountsNamed
                 $found[(string) $name] = $account->id;
             }
         }
+        // Of a candidate somebody may have said which account it is.
+        $marks = array_map(CandidateCompanies::markOfName(...), array_diff_key($keys, $found));
+        $said = DB::table('candidate_companies')->whereIn('mark', $marks)->whereNotNull('account_id')
+            ->pluck('account_id', 'mark');
 
-        return $found;
+        return $found + array_filter(array_map(fn (string $mark): ?int => $said[$mark] ?? null, $marks));
     }
 
     /**

@@ -11,6 +11,7 @@ use App\Models\CandidateCompany;
 use App\Models\CandidateState;
 use App\Models\FeedItem;
 use App\Models\User;
+use App\Support\AccountIds;
 use App\Support\Bulk;
 use App\Support\Together;
 use Illuminate\Support\Facades\DB;
@@ -29,7 +30,7 @@ final class CandidateCompanies
             if ($name === '') {
                 continue;
             }
-            $mark = sha1($domain ?? 'name '.CompanyName::of($name)->key());
+            $mark = $domain === null ? self::markOfName(CompanyName::of($name)->key()) : sha1($domain);
             $of[$item->id] = $mark;
             $seen[$mark] = [
                 'mark' => $mark, 'name' => mb_substr($name, 0, 190), 'domain' => $domain,
@@ -50,6 +51,12 @@ final class CandidateCompanies
         Bulk::set('feed_items', 'candidate_company_id', array_map(fn (string $mark): int => $ids[$mark], $of));
     }
 
+    /** By which a company without a domain is told. */
+    public static function markOfName(string $key): string
+    {
+        return sha1("name $key");
+    }
+
     /** It becomes an account, and what was seen of it counts. */
     public static function accept(CandidateCompany $candidate, User $by): Account
     {
@@ -68,6 +75,20 @@ final class CandidateCompanies
         }, $candidate);
     }
 
+    /**
+     * It is an account that is there under another name, or with another domain: what was seen of it counts there, and
+     * what comes of it from now on too.
+     */
+    public static function match(CandidateCompany $candidate, Account $account, User $by): void
+    {
+        Together::write(function () use ($candidate, $account, $by): void {
+            $candidate->update([
+                'state' => CandidateState::Accepted, 'user_id' => $by->id, 'account_id' => $account->id,
+            ]);
+            self::again($candidate);
+        }, $candidate);
+    }
+
     public static function aside(CandidateCompany $candidate, User $by): void
     {
         $candidate->update(['state' => CandidateState::Aside, 'user_id' => $by->id]);
@@ -78,6 +99,8 @@ final class CandidateCompanies
     {
         Together::write(function () use ($candidate): void {
             [$intake, $account] = [$candidate->intake, $candidate->account_id];
+            $intake !== null || $account === null ?: self::gather($candidate, $account);
+            $items = $candidate->items()->pluck('id');
             $candidate->update([
                 'state' => CandidateState::Open, 'user_id' => null, 'account_id' => null, 'intake_id' => null,
             ]);
@@ -85,9 +108,27 @@ final class CandidateCompanies
                 // What feeds told of it is told anew of a candidate.
                 DB::table('signals')->where('account_id', $account)->where('fed', true)->delete();
                 (new UndoIntake)->run($intake);
+            } elseif ($account !== null) {
+                DB::table('signals')->where('account_id', $account)->where('fed', true)
+                    ->whereIn('id', DB::table('signal_sources')->whereIn('feed_item_id', $items)->select('signal_id'))
+                    ->whereNotIn('id', DB::table('signal_sources')->whereNotIn('feed_item_id', $items)
+                        ->select('signal_id'))->delete();
+                AccountIds::markStale([$account]);
             }
             self::again($candidate);
         }, $candidate);
+    }
+
+    /** What came of it while it was matched. */
+    private static function gather(CandidateCompany $candidate, int $account): void
+    {
+        DB::table('feed_items')->where('account_id', $account)->whereNull('candidate_company_id')
+            ->whereRaw(
+                $candidate->domain === null
+                    ? "JSON_VALUE(facts, '$.domain') IS NULL AND JSON_VALUE(facts, '$.employer') = ?"
+                    : "JSON_VALUE(facts, '$.domain') = ?",
+                [$candidate->domain ?? $candidate->name],
+            )->update(['candidate_company_id' => $candidate->id]);
     }
 
     private static function again(CandidateCompany $candidate): void

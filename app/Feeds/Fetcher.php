@@ -137,6 +137,6 @@ final class Fetcher
             $status === 404 || $status === 410 => "There is nothing at this address (answer $status).",
             $status >= 500 => "It has a fault of its own (answer $status).",
             default => "It answers with $status, which is no answer to this.",
-        }, $seconds === null ? null : min($seconds, self::LONGEST_WAIT));
+        }, $seconds === null ? null : min($seconds, self::LONGEST_WAIT), $status === 404 || $status === 410);
     }
 }

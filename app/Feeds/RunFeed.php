@@ -116,15 +116,12 @@ final class RunFeed
     private function visits(Feed $feed, Visits $format, Cursor $cursor, FeedRun $run): void
     {
         $keep = new KeepItems($feed, $format::kind());
+        $visit = new VisitSite($this->fetcher, $format);
         $cursor->queue = $cursor->queue ?: SitesToVisit::of($feed);
         while ($cursor->queue !== []) {
             $found = [];
             foreach (array_slice($cursor->queue, 0, self::VISITS) as $address) {
-                try {
-                    array_push($found, ...$format->read($this->fetcher->get($address), $cursor)->items);
-                } catch (Unreachable $e) {
-                    $found[] = $format->missed($address, $e->getMessage());
-                }
+                $found[] = $visit->at($address);
             }
             $this->store($keep, $found, $run);
             $cursor->queue = array_slice($cursor->queue, self::VISITS);

@@ -29,8 +29,13 @@ final class TryFeed
     public function look(Feed $feed): array
     {
         $format = Formats::named($feed->format);
-        $queue = $format instanceof Visits
-            ? array_slice(SitesToVisit::of($feed), 0, self::PAGES) : [$feed->address];
+        if ($format instanceof Visits) {
+            return $this->become($feed, array_map(
+                (new VisitSite($this->fetcher, $format))->at(...),
+                array_slice(SitesToVisit::of($feed), 0, self::PAGES),
+            ));
+        }
+        $queue = [$feed->address];
         $found = [];
         for ($page = 0; $page < self::PAGES && $queue !== [] && count($found) < self::ITEMS; $page++) {
             $portion = $format->read($this->fetcher->get(array_shift($queue)), new Cursor);

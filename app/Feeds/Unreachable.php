@@ -9,9 +9,15 @@ use RuntimeException;
 /** A source that does not answer as it should; the message is a sentence for people. */
 final class Unreachable extends RuntimeException
 {
-    /** @param  int|null  $wait  seconds for which the source asks to be left alone */
-    public function __construct(string $sentence, public readonly ?int $wait = null)
-    {
+    /**
+     * @param  int|null  $wait  seconds for which the source asks to be left alone
+     * @param  bool  $isMissing  whether the source is there, and has nothing at this address
+     */
+    public function __construct(
+        string $sentence,
+        public readonly ?int $wait = null,
+        public readonly bool $isMissing = false,
+    ) {
         parent::__construct($sentence);
     }
 }

@@ -8,4 +8,11 @@ namespace App\Feeds;
 interface Visits extends Format
 {
     public function missed(string $address, string $why): Found;
+
+    /**
+     * What several pages of one site tell, as one visit.
+     *
+     * @param  non-empty-list<Found>  $pages  the one that it begins with first
+     */
+    public function together(array $pages): Found;
 }

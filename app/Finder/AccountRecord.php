@@ -107,7 +107,9 @@ final class AccountRecord
             $numbers,
             [
                 Field::Name->value => Fold::line($row['name']),
-                Field::Words->value => Passage::line($row['name'], $row['keywords'], $row['description']),
+                Field::Words->value => Passage::line(
+                    $row['name'], $row['keywords'], $row['description'], $row['site'],
+                ),
             ],
             $coordinates === [] ? null : $coordinates,
             $contacts,

@@ -38,7 +38,7 @@ final class Indexes
     private const ALONE = 5000;
 
     /** Counted up when the fields change; an index of another shape is built anew. */
-    private const SHAPE = '8';
+    private const SHAPE = '9';
 
     /** @return list<Index> to be asked together */
     public static function of(Offer $offer): array

@@ -185,10 +185,12 @@ final class Matched
     private function words(StepForm $step, Condition $condition, Account $account): ?string
     {
         $passages = Passage::named($step->which()) ?: Passage::cases();
-        foreach ([Passage::Description, Passage::Keywords] as $passage) {
-            $text = in_array($passage, $passages, true)
-                ? (string) ($passage === Passage::Description ? $account->description : $account->keywords)
-                : '';
+        foreach ([Passage::Description, Passage::Keywords, Passage::Site] as $passage) {
+            $text = in_array($passage, $passages, true) ? (string) match ($passage) {
+                Passage::Description => $account->description,
+                Passage::Keywords => $account->keywords,
+                default => DB::table('site_texts')->where('account_id', $account->id)->value('text'),
+            } : '';
             $quote = $this->quote($condition->query, $text);
             if ($quote !== null) {
                 return $quote;

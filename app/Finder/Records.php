@@ -33,6 +33,9 @@ final class Records
     /** Of a posting so much is looked into. */
     private const TEXT = 4000;
 
+    /** Of what their pages say. */
+    private const SITE = 8000;
+
     private readonly int $today;
 
     private readonly float $now;
@@ -258,11 +261,12 @@ final class Records
             ['id', 'name', 'domain', 'owner_id', 'revenue', ...array_keys(AccountField::all())],
         ));
         $statement = $this->asked(
-            "SELECT $own, parent.name AS parent, trends.says AS trends, state, fit, coverage, push, access, points, "
-                .'priority, `lines`, s.contacts, (SELECT TO_DAYS(MAX(made_at)) - 719528 FROM approaches WHERE '
-                .'account_id = a.id AND '
+            "SELECT $own, parent.name AS parent, trends.says AS trends, LEFT(site_texts.text, ".self::SITE
+                .') AS site, state, fit, coverage, push, access, points, priority, `lines`, s.contacts, '
+                .'(SELECT TO_DAYS(MAX(made_at)) - 719528 FROM approaches WHERE account_id = a.id AND '
                 ."offer_id = {$this->offer->id}) AS approached FROM accounts a LEFT JOIN accounts parent ON "
-                .'parent.id = a.parent_id LEFT JOIN trends ON trends.account_id = a.id LEFT JOIN standings s ON '
+                .'parent.id = a.parent_id LEFT JOIN trends ON trends.account_id = a.id LEFT JOIN site_texts ON '
+                .'site_texts.account_id = a.id LEFT JOIN standings s ON '
                 ."s.account_id = a.id AND s.offer_id = {$this->offer->id} WHERE $which AND a.merged_into IS NULL "
                 .'ORDER BY a.id',
         );

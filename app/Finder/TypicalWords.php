@@ -132,7 +132,8 @@ final class TypicalWords
                 $subject === Subject::Accounts
                     ? $ids
                     : DB::table('contacts')->whereIn('id', $ids)->select('account_id'),
-            )->selectRaw("CONCAT_WS('; ', keywords, description) AS text")->pluck('text');
+            )->leftJoin('site_texts', 'account_id', '=', 'accounts.id')
+                ->selectRaw("CONCAT_WS('; ', keywords, description, site_texts.text) AS words")->pluck('words');
 
         return array_values($texts->all());
     }

@@ -21,9 +21,17 @@ final class AccountIds
             $domains[$record['domain'] ?? ''] = true;
         }
 
-        // What comes in for an account that was merged belongs to the one that was kept.
-        return DB::table('accounts')->whereIn('domain', array_keys($domains))
+        // What comes in for an account that was merged belongs to the one that was kept; and what was a candidate, to
+        // the account that somebody said it is.
+        $ids = DB::table('accounts')->whereIn('domain', array_keys($domains))
             ->selectRaw('COALESCE(merged_into, id) AS id, domain')->pluck('id', 'domain')->all();
+        $others = array_keys(array_diff_key($domains, $ids, ['' => 0]));
+
+        return $others === [] ? $ids : $ids + DB::table('candidate_companies')
+            ->whereIn('candidate_companies.domain', $others)
+            ->join('accounts', 'accounts.id', '=', 'account_id')
+            ->selectRaw('COALESCE(merged_into, accounts.id) AS id, candidate_companies.domain')
+            ->pluck('id', 'domain')->all();
     }
 
     /** @param  array<int>  $ids */

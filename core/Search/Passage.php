@@ -14,15 +14,20 @@ enum Passage: string
     case Name = 'name';
     case Keywords = 'keywords';
     case Description = 'description';
+    case Site = 'site';
 
     private const BETWEEN = "\x1F";
 
     /** All texts as one line, in which each keeps its place. */
-    public static function line(?string $name, ?string $keywords, ?string $description): string
-    {
+    public static function line(
+        ?string $name,
+        ?string $keywords,
+        ?string $description,
+        ?string $site = null,
+    ): string {
         return implode(self::BETWEEN, array_map(
             static fn (?string $text): string => Fold::line((string) $text),
-            [$name, $keywords, $description],
+            [$name, $keywords, $description, $site],
         ));
     }
 
@@ -63,6 +68,7 @@ enum Passage: string
             self::Name => 'name',
             self::Keywords => 'keywords',
             self::Description => 'description',
+            self::Site => 'what their pages say',
         };
     }
 

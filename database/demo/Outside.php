@@ -36,6 +36,19 @@ final class Outside
         'Accountant', 'Cook', 'Sales assistant', 'Receptionist', 'Payroll clerk', 'Forklift driver', 'Designer',
     ];
 
+    private const POSTS = [
+        'power-prices' => 'Power prices at noon were a tenth of those at seven. Who shifts what they can?',
+        'leak-surveys' => 'We found forty leaks in a hall that was said to have none. How often do you look?',
+        'energy-audits' => 'The duty to audit comes in January. What did your last audit miss?',
+    ];
+
+    /** What firms say of themselves on a second page. */
+    private const ABOUT = [
+        'We run round the clock, on three shifts.', 'A family firm in its third generation.',
+        'We buy our power by the hour, and watch what we use.', 'Our works have compressed air in every hall.',
+        'Certified for energy management since last year.', 'We deliver to all of the north.',
+    ];
+
     private const NOISE = [
         'New bridge over the river opens in spring', 'Council quarrels over parking', 'Storm fells trees',
         'School choir sings at the town hall', 'Prices of power rise again, says the ministry',
@@ -128,6 +141,7 @@ final class Outside
         $this->noise(count($signals));
         $this->heads($signals);
         $this->strangers($authors);
+        $this->authors();
         $this->sites();
         $this->ahead($authors);
 
@@ -388,6 +402,24 @@ final class Outside
         }
     }
 
+    /** Each post has somebody who wrote it, before the first who did something with it. */
+    private function authors(): void
+    {
+        $first = [];
+        foreach ($this->deeds as $one) {
+            $before = $first[$one['post']] ?? $one;
+            $first[$one['post']] = $one['at'] < $before['at'] ? $one : $before;
+        }
+        foreach ($first as $post => $one) {
+            $this->did($one['topic'], $post, 'wrote', CarbonImmutable::parse($one['at'])->subHours(3), [
+                'profile' => 'https://people.example/writes-'.basename($post),
+                'name' => $this->dice->pick(['Ragnvald', 'Solveig', 'Kunibert', 'Halina', 'Joris']).' '
+                    .$this->dice->pick(['Stokkebæk', 'Lindrothen', 'Ährenbach', 'Wilkowska', 'Duinmeer']),
+                'company' => 'Kraftverk Nord', 'title' => 'Writes on energy',
+            ], self::POSTS[$one['topic']] ?? 'What does an hour of air cost you?');
+        }
+    }
+
     /** What each runs since when; of some it appears, or goes, in the weeks to come; a few have no page. */
     private function sites(): void
     {
@@ -406,6 +438,7 @@ final class Outside
             if ($this->dice->chance(.97)) {
                 $this->sites[] = [
                     'domain' => (string) $domain, 'name' => $company['name'], 'text' => $company['description'],
+                    'about' => $this->dice->pick(self::ABOUT),
                     'runs' => $runs,
                 ];
             }

@@ -402,6 +402,7 @@ final class FinderTest extends TestCase
                         ['Shift Works', 'Glasverk'][$random->getInt(0, 1)],
                         ['three shifts, glass', 'compressed air', null][$random->getInt(0, 2)],
                         [null, 'Air for every shift'][$random->getInt(0, 1)],
+                        [null, 'Three lines of glass'][$random->getInt(0, 1)],
                     ),
                 ]),
                 $random->getInt(0, 3) === 0 ? null : $this->some($random, 3, fn (int $i): array => [
@@ -548,7 +549,7 @@ final class FinderTest extends TestCase
                 ['shift*', 'three -air', '-glass', '"works three"', 'works AND three'][$random->getInt(0, 4)],
                 $exclude,
                 $unknown,
-                ['', 'keywords', 'keywords,description', 'name', 'description'][$random->getInt(0, 4)],
+                ['', 'keywords', 'keywords,description', 'name', 'site'][$random->getInt(0, 4)],
             ),
             6 => Condition::range(Field::InPosition, $random->getInt(0, 1) ? 100 : null, 500, $exclude, $unknown),
             7 => Condition::near(

@@ -149,7 +149,7 @@ final class Plain
     private static function reads(Condition $condition, ?string $line): ?bool
     {
         if ($line !== null && $condition->which !== '') {
-            $passages = array_combine(['name', 'keywords', 'description'], explode("\x1F", $line));
+            $passages = array_combine(['name', 'keywords', 'description', 'site'], explode("\x1F", $line));
             $line = implode('|', array_filter(
                 array_map(fn (string $passage): string => $passages[$passage], explode(',', $condition->which)),
                 fn (string $text): bool => trim($text) !== '',

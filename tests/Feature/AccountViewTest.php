@@ -165,8 +165,8 @@ final class AccountViewTest extends TestCase
         $account = Account::factory()->create(['name' => 'Glasverk', 'domain' => 'glasverk.example']);
         $page = AccountPage::of($this->offer, $account, $this->rep, []);
         self::assertSame('glasverk.example · industry unknown · place unknown · heads unknown', $page->about());
-        self::assertSame([null, null, [], 'Unknown', '0 earlier', false], [
-            $page->state(), $page->decided(), $page->facts(), $page->technologies(), $page->saysEarlier(),
+        self::assertSame([null, null, [], [], '0 earlier', false], [
+            $page->state(), $page->decided(), $page->facts(), $page->technologies()->lines(), $page->saysEarlier(),
             $page->isKeptOut(),
         ]);
         self::assertNull($page->ways, 'nobody is written to before it was computed');
@@ -208,7 +208,7 @@ final class AccountViewTest extends TestCase
             ['trade register · seen 20 November 2026'],
             array_values(array_unique(array_column($page->facts(), 1))),
         );
-        self::assertSame('Tryklog, Vedliko', $page->technologies());
+        self::assertSame(['Tryklog', 'Vedliko'], array_column($page->technologies()->lines(), 'name'));
     }
 
     /** @return array<string, array{string, string|null, string|null}> */

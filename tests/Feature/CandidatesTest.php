@@ -9,6 +9,7 @@ use App\Models\Candidate;
 use App\Models\CandidateCompany;
 use App\Models\Contact;
 use App\Models\IntakeKind;
+use App\Models\Opening;
 use App\Models\Signal;
 use App\Standings\Standings;
 use Tests\TestCase;
@@ -73,6 +74,72 @@ final class CandidatesTest extends TestCase
         self::assertSame(0, Account::query()->where('domain', 'hvitmo.example')->count());
         self::assertSame(1, Signal::query()->count(), 'that of Tunhede');
         $this->get('/candidates')->assertSeeText('Hvitmo Glas');
+    }
+
+    public function test_one_that_is_an_account_already_is_matched_and_the_match_can_be_undone(): void
+    {
+        $hvitmo = CandidateCompany::query()->where('domain', 'hvitmo.example')->sole();
+        $this->actingAs($this->rep)->patch(route('candidates.match', $hvitmo), ['is' => 'Nobody'])
+            ->assertSessionHasErrors(['is' => 'No account has the domain or the name “Nobody”, or several have the '
+                .'name; its domain would tell.']);
+        $this->patch(route('candidates.match', $hvitmo), ['is' => ''])->assertSessionHasErrors('is');
+        $tunhede = Account::query()->where('domain', 'tunhede.example')->sole();
+        $told = fn (): array => [
+            Opening::query()->where('account_id', $tunhede->id)->orderBy('title')->pluck('title')->all(),
+            Signal::query()->where('account_id', $tunhede->id)->pluck('title')->all(),
+        ];
+        self::assertSame([['Maintenance planner'], ['Maintenance planner sought']], $told());
+        $this->patch(route('candidates.match', $hvitmo), ['is' => 'https://www.tunhede.example/jobs'])
+            ->assertSessionHas('said', 'Hvitmo Glas is Glasverk Tunhede.');
+        self::assertSame('Cook', $told()[0][0]);
+        $this->get('/candidates')->assertSeeText('Hvitmo Glas is Glasverk Tunhede.');
+        $this->get('/candidates')->assertDontSeeText('Hvitmo Glas');
+        // What comes of it from now on counts there too.
+        $this->world('postings', [$this->posting(9, [
+            'employer' => 'Hvitmo Glas', 'domain' => 'hvitmo.example', 'title' => 'Driver',
+        ])]);
+        $this->ask($this->feed('posting-lines', 'jobs/feed.jsonl?again'));
+        self::assertContains('Driver', $told()[0]);
+        $this->delete(route('candidates.reopen', $hvitmo));
+        self::assertSame([['Maintenance planner'], ['Maintenance planner sought']], $told());
+        $this->get('/candidates')->assertSeeText('Hvitmo Glas');
+    }
+
+    public function test_one_without_a_domain_is_matched_by_its_name_from_then_on(): void
+    {
+        $this->world('postings', [$this->posting(7, ['employer' => 'Glas Tunhede Nord', 'domain' => ''])]);
+        $feed = $this->feed('posting-lines', 'jobs/feed.jsonl?names');
+        $this->ask($feed);
+        $company = CandidateCompany::query()->where('name', 'Glas Tunhede Nord')->sole();
+        $this->actingAs($this->rep)->patch(route('candidates.match', $company), ['is' => 'glasverk tunhede'])
+            ->assertSessionHas('undo');
+        $this->world('postings', [
+            $this->posting(8, ['employer' => 'Glas Tunhede Nord', 'domain' => '', 'title' => 'Smith']),
+        ]);
+        $this->ask($feed);
+        self::assertSame(
+            Account::query()->where('domain', 'tunhede.example')->value('id'),
+            Opening::query()->where('title', 'Smith')->value('account_id'),
+        );
+    }
+
+    public function test_whoever_put_a_posting_up_is_a_lead_to_a_contact(): void
+    {
+        $this->world('postings', [
+            $this->posting(6, [
+                'title' => 'Smith', 'author' => ['name' => 'Ida Maria Lie', 'email' => 'i@tunhede.example'],
+            ]),
+        ]);
+        $this->ask($this->feed('posting-lines', 'jobs/feed.jsonl?lead'));
+        $tunhede = Account::query()->where('domain', 'tunhede.example')->sole();
+        $page = $this->actingAs($this->rep)->get("/accounts/{$tunhede->id}")->assertSee('put up by Ida Maria Lie')
+            ->assertSee('add them as a contact');
+        preg_match('~href="([^"]+#new-person)"~', (string) $page->getContent(), $link);
+        $this->get(html_entity_decode($link[1]))->assertSee('value="Ida Maria"', false)
+            ->assertSee('value="Lie"', false)->assertSee('value="i@tunhede.example"', false);
+        self::assertSame(0, Contact::query()->count(), 'the lead is no contact by itself');
+        $this->post(route('contacts.store', $tunhede), ['first_name' => 'Ida Maria', 'last_name' => 'Lie']);
+        $this->get("/accounts/{$tunhede->id}")->assertDontSee('add them as a contact');
     }
 
     public function test_one_put_aside_does_not_come_up_again(): void

@@ -297,6 +297,36 @@ final class FeedsTest extends TestCase
         self::assertSame(2, Signal::query()->count());
     }
 
+    public function test_a_few_pages_of_a_site_are_read_as_far_as_it_lets_us_and_searched_by(): void
+    {
+        $this->world('sites', [[
+            'domain' => 'tunhede.example', 'name' => 'Tunhede', 'text' => 'Glass for bottles.',
+            'about' => 'We watch our power by the hour.', 'runs' => [
+                ['Vedliko Plan', '2024-01-01T00:00:00Z', null], ['Ordvika', '2024-01-01T00:00:00Z', null],
+            ],
+        ]]);
+        (new Standings)->refresh();
+        self::assertNull($this->ask($this->feed('site-pages', 'sites/{domain}/'))->problem);
+        // What only the page shows that programs are asked not to look at is not known.
+        self::assertSame(
+            ['Ordvika', 'Vedliko Plan'],
+            $this->tunhede->technologies()->pluck('name')->sort()->values()->all(),
+        );
+        $says = (string) DB::table('site_texts')->where('account_id', $this->tunhede->id)->value('text');
+        self::assertStringContainsString('Glass for bottles.', $says);
+        self::assertStringContainsString('We watch our power by the hour.', $says);
+        self::assertStringNotContainsString('Shift plan', $says);
+        (new Standings)->refresh();
+        $found = fn (string $which): array => Search::from($this->offer, ['on' => 'accounts', 'c' => [
+            ['f' => 'words', 'q' => '"power by the hour"', 'w' => $which],
+        ]])->ids();
+        self::assertSame([[$this->tunhede->id], [$this->tunhede->id], []], [
+            $found(''), $found('site'), $found('description,keywords'),
+        ]);
+        $this->actingAs($this->rep)->get('/finder?on=accounts&c[0][f]=words&c[0][q]="power by the hour"')
+            ->assertSee('We watch our power by the hour.');
+    }
+
     public function test_an_offer_says_which_technologies_say_something_and_signals_follow(): void
     {
         $site = fn (array $runs): mixed => $this->world('sites', [

@@ -627,7 +627,7 @@ final class FinderTest extends TestCase
             self::assertSame('5 % – 10 % over a year', $says(['f' => 'growth'] + $step));
         }
         self::assertSame([], $found(['f' => 'growth', 'lo' => '9']));
-        self::assertSame('from −6 %', $says(['f' => 'growth', 'lo' => '-6']));
+        self::assertSame('from −6 % over a year', $says(['f' => 'growth', 'lo' => '-6']));
         self::assertSame(
             ['Glasverk Tunhede'],
             $found(['f' => 'near', 'q' => '56.64, 9.79', 'km' => '25 km']),

@@ -6,6 +6,7 @@ namespace App\Feeds\Formats;
 
 use App\Feeds\Cursor;
 use App\Feeds\Fetched;
+use App\Feeds\Fetcher;
 use App\Feeds\Found;
 use App\Feeds\PlainText;
 use App\Feeds\Portion;
@@ -18,10 +19,22 @@ use Luftig\Core\Company\PageTraces;
 use Masterminds\HTML5;
 use Symfony\Component\DomCrawler\Crawler;
 
-/** The pages of accounts, each looked at once a week: what runs there, by its fingerprints (rule 24). */
+/**
+ * The pages of accounts, a few of each looked at once a week: what runs there, by its fingerprints (rule 24), and what
+ * they say of themselves.
+ */
 final class SitePages implements Visits
 {
     private const RAW = 200_000;
+
+    /** Of what they say of themselves so much is kept. */
+    private const TEXT = 20_000;
+
+    /** Pages that tell most of a company. */
+    private const TELLING = '~about|company|products?|services|career|jobs|om-|om_|/om|unternehmen|ueber|uber|produkt|'
+        .'karriere|over-ons|virksomhed|foretag|firma|o-nas|yritys|entreprise~i';
+
+    private const FILES = '~\.(?:pdf|jpe?g|png|gif|svg|webp|zip|docx?|xlsx?|mp4|css|js|xml|ico)$~i';
 
     public static function name(): string
     {
@@ -44,16 +57,41 @@ final class SitePages implements Visits
         if (stripos($html, '<html') === false) {
             return new Portion([$this->missed($answer->address, 'It is no page.')]);
         }
-        $traces = self::traces($html, $answer->headers);
+        $crawler = new Crawler((new HTML5(['disable_html_ns' => true]))->loadHTML($html));
+        $traces = self::traces($crawler, $html, $answer->headers);
 
-        // Of the page itself nothing is kept but how it is made: who is named on it is nobody's business here.
-        return new Portion([$this->visit($answer->address, true, array_map(
+        $found = array_map(
             static fn (array $one): array => [$one[0], $one[1]->value],
             TechnologiesOf::fingerprints()->found($traces),
-        ), mb_strcut((string) json_encode([
+        );
+        // As it came it is not kept: who is named on it is nobody's business here.
+        $raw = (string) json_encode([
             'scripts' => $traces->scripts, 'metas' => $traces->metas, 'headers' => $traces->headers,
             'cookies' => $traces->cookies,
-        ], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE), 0, self::RAW))]);
+        ], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE);
+
+        return new Portion(
+            [$this->visit($answer->address, true, $found, mb_strcut($raw, 0, self::RAW), $traces->text)],
+            self::links($crawler, $answer->address),
+        );
+    }
+
+    public function together(array $pages): Found
+    {
+        $first = $pages[0];
+        $found = $raw = [];
+        $text = '';
+        foreach ($pages as $page) {
+            foreach ($page->facts['reached'] === true ? $page->facts['found'] : [] as $one) {
+                $found[implode('|', $one)] = $one;
+            }
+            $raw[] = $page->raw;
+            $text .= "\n".($page->facts['text'] ?? '');
+        }
+
+        return $this->visit(
+            (string) $first->link, $first->facts['reached'], array_values($found), implode("\n", $raw), trim($text),
+        );
     }
 
     public function missed(string $address, string $why): Found
@@ -62,7 +100,7 @@ final class SitePages implements Visits
     }
 
     /** @param  list<array{string, string}>  $found */
-    private function visit(string $address, bool $isReached, array $found, string $raw): Found
+    private function visit(string $address, bool $isReached, array $found, string $raw, string $text = ''): Found
     {
         $domain = self::domain($address);
 
@@ -71,7 +109,7 @@ final class SitePages implements Visits
             'The page of '.($domain ?? $address),
             // Each day is a visit of its own.
             ['domain' => $domain, 'day' => CarbonImmutable::today()->toDateString(), 'reached' => $isReached,
-                'found' => $found],
+                'found' => $found] + ($text === '' ? [] : ['text' => mb_strcut($text, 0, self::TEXT)]),
             $raw,
             $address,
             CarbonImmutable::now(),
@@ -92,10 +130,32 @@ final class SitePages implements Visits
         return Domain::from((string) parse_url($address, PHP_URL_HOST))?->name;
     }
 
-    /** @param  array<string, string>  $headers */
-    private static function traces(string $html, array $headers): PageTraces
+    /**
+     * Other pages of the site that lie below the page, those first that tell of the company.
+     *
+     * @return list<string>
+     */
+    private static function links(Crawler $crawler, string $from): array
     {
-        $crawler = new Crawler((new HTML5(['disable_html_ns' => true]))->loadHTML($html));
+        $below = (string) preg_replace('~[^/]*$~', '', strtok($from, '?#') ?: $from);
+        $links = [];
+        foreach ($crawler->filterXPath('//a[@href]')->extract(['href']) as $href) {
+            $link = strtok(Fetcher::absolute(trim((string) $href), $from), '#');
+            if (
+                $link !== false && $link !== $from && $link !== $below && str_starts_with($link, $below)
+                && preg_match(self::FILES, $link) !== 1
+            ) {
+                $links[$link] = preg_match(self::TELLING, substr($link, strlen($below) - 1)) === 1 ? 0 : 1;
+            }
+        }
+        asort($links);
+
+        return array_map(strval(...), array_keys($links));
+    }
+
+    /** @param  array<string, string>  $headers */
+    private static function traces(Crawler $crawler, string $html, array $headers): PageTraces
+    {
         $metas = [];
         foreach ($crawler->filterXPath('//meta[@name]')->extract(['name', 'content']) as [$name, $content]) {
             $metas[mb_strtolower($name)] = $content;

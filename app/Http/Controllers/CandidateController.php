@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Feeds\AccountsNamed;
 use App\Feeds\CandidateCompanies;
 use App\Feeds\CandidatePeople;
 use App\Http\Requests\CandidatesRequest;
@@ -54,6 +55,27 @@ final class CandidateController extends Controller
             ->withErrors($wrong === [] ? [] : ['ids' => implode(' ', $wrong)]);
     }
 
+    /** It is an account that is there. */
+    public function match(Request $request, CandidateCompany $company): RedirectResponse
+    {
+        $account = self::meant($request);
+        CandidateCompanies::match($company, $account, self::user($request));
+
+        return back()->with('said', "{$company->name} is {$account->name}.")
+            ->with('undo', Undo::by('delete', route('candidates.reopen', $company)));
+    }
+
+    /** @throws ValidationException where that is not one account */
+    private static function meant(Request $request): Account
+    {
+        $typed = trim($request->string('is')->toString());
+        $account = Account::query()->find($typed === '' ? null : AccountsNamed::meant($typed));
+
+        return $account ?? throw ValidationException::withMessages(['is' => $typed === ''
+            ? 'Type the domain or the name of the account.'
+            : "No account has the domain or the name “{$typed}”, or several have the name; its domain would tell."]);
+    }
+
     public function reopen(CandidateCompany $company): RedirectResponse
     {
         CandidateCompanies::reopen($company);
@@ -68,7 +90,8 @@ final class CandidateController extends Controller
 
             return back()->with('said', "{$candidate->name} is put aside for good.");
         }
-        $account = Account::query()->findOrFail($request->integer('account'));
+        $account = $request->filled('account')
+            ? Account::query()->findOrFail($request->integer('account')) : self::meant($request);
         $why = CandidatePeople::accept($candidate, $account, self::user($request));
 
         return $why === null

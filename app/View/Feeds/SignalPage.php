@@ -96,6 +96,13 @@ final readonly class SignalPage
         return $this->others;
     }
 
+    /** Where everyone stands who did something with the same post. */
+    public function post(): ?string
+    {
+        return $this->signal->kind === Kind::PostEngagement && $this->signal->link !== null
+            ? route('posts.show', ['of' => $this->signal->link]) : null;
+    }
+
     private function sure(): string
     {
         $many = $this->signal->items->count();

@@ -15,13 +15,19 @@
                     @if ($row['sought'] !== [])<br><span class="small">seeks {{ implode(', ', $row['sought'])
                         }}</span>@endif</td>
                 <td class="small">{{ $row['says'] }}</td>
-                <td class="small">@if ($row['item'])<a href="{{ route('items.show', $row['item']) }}">{{ $row['seen']
+                <td class="small">@if ($page->tab !== 'aside')<span class="hstack gap-2 mb-1"><input
+                    class="form-control form-control-sm" name="is" form="match-{{ $row['company']->id }}" required
+                    maxlength="190" placeholder="domain or name" aria-label="Which account {{ $row['company']->name
+                    }} is"><x-button small form="match-{{ $row['company']->id }}">Match</x-button></span>@endif
+                    @if ($row['item'])<a href="{{ route('items.show', $row['item']) }}">{{ $row['seen']
                     }}</a>@endif @if ($page->tab === 'aside')<x-button small kind="link" form="reopen-{{
                     $row['company']->id }}" aria-label="Make {{ $row['company']->name }} a candidate again">Candidate
                     again</x-button>@endif</td></tr>
         @endforeach
     </x-table>
 </x-form>
+@foreach ($page->tab === 'aside' ? [] : $page->rows as $row)<x-form :to="route('candidates.match', $row['company'])"
+    method="patch" id="match-{{ $row['company']->id }}" />@endforeach
 @if ($page->tab === 'aside')
     @foreach ($page->rows as $row)<x-form :to="route('candidates.reopen', $row['company'])" method="delete"
         id="reopen-{{ $row['company']->id }}" />@endforeach

@@ -10,8 +10,10 @@
             <td><x-form :to="route('candidates.person', $row['person']->id)" method="patch" class="hstack gap-2
                 justify-content-end">
                 @if ($row['account'])<input type="hidden" name="account" value="{{ $row['account']->id }}">
-                    <x-button small name="do" value="accept" aria-label="Take {{ $row['person']->name }} into the
-                        base">Take in</x-button>@endif
+                @else<input class="form-control form-control-sm" name="is" maxlength="190"
+                    placeholder="domain or name" aria-label="The account of {{ $row['person']->name }}">@endif
+                <x-button small name="do" value="accept" aria-label="Take {{ $row['person']->name }} into the
+                    base">Take in</x-button>
                 <x-button small name="do" value="aside" aria-label="Put {{ $row['person']->name }} aside">Put
                     aside</x-button></x-form></td></tr>
     @endforeach

@@ -23,6 +23,7 @@
                     href="{{ $page->signal->link }}" rel="noreferrer noopener" target="_blank">Source
                     page</a>.@endif</x-empty>@endforelse
             </x-section>
+            @if ($page->post())<p><a href="{{ $page->post() }}">Everyone under this post</a></p>@endif
             @if ($page->others()->isNotEmpty())
                 <x-section title="Who else has it">
                     @foreach ($page->others() as $other)

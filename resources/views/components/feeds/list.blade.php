@@ -15,6 +15,10 @@
         </x-table>
     @endif
     <p class="small mt-3"><a href="{{ route('press') }}">What the press tells, and by which words</a></p>
+    <x-form :to="route('posts.store')" class="hstack gap-2 align-items-end mt-2">
+        <x-field small label="A post, by its address" name="of" maxlength="500" required :value="old('of')"
+            placeholder="https://" class="flex-grow-1" />
+        <x-button small>Who is under it</x-button></x-form>
     @can('create', App\Models\Feed::class)<p class="mt-3"><x-button :href="route('feeds.create')">Add a
         feed</x-button> <x-button :href="route('webhooks.create')">Add a webhook</x-button></p>@endcan
 </x-section>
