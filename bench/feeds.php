@@ -7,13 +7,19 @@ declare(strict_types=1);
 use App\Feeds\Cursor;
 use App\Feeds\Fetched;
 use App\Feeds\Formats\PostingLines;
+use App\Feeds\Found;
 use App\Feeds\KeepItems;
 use App\Feeds\TakeEvents;
+use App\Models\Alert;
 use App\Models\Feed;
 use App\Models\FeedRun;
 use App\Models\ItemKind;
 use App\Models\Offer;
+use App\Models\User;
+use App\Standings\Standings;
 use App\Support\Bulk;
+use App\View\Today\JustIn;
+use App\View\Today\TodayPage;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
@@ -67,7 +73,30 @@ function feeds(int $postings): void
     say(sprintf('%s postings: %.1f s, %s signals', number_format($postings), $took, number_format($run->signals)));
     limit('seconds for 100,000 postings read, understood and stored', $took * 100_000 / $postings, 300);
     limit('MB of memory for it', memory_get_peak_usage(true) / 1048576, 128);
+    today($feed, $run, $offer);
     webhook($feed);
+}
+
+/** One more posting, once it was fetched: understood, ranked, and on Today, of so many accounts with signals. */
+function today(Feed $feed, FeedRun $run, Offer $offer): void
+{
+    (new Standings)->all();
+    $rep = User::query()->create(['name' => 'Bench', 'email' => 'bench@example.example', 'role' => 'rep'])->refresh();
+    Alert::query()->create(['user_id' => $rep->id, 'offer_id' => $offer->id, 'about' => 'everyone']);
+    $item = new Found('https://board.example/new', 'Energy manager', [
+        'employer' => 'Bench 6', 'domain' => 'feed6.example', 'text' => 'You know steam.', 'type' => 'FULL_TIME',
+    ], '{}', 'https://board.example/new', CarbonImmutable::now());
+    $took = seconds(function () use ($feed, $run, $item, $offer, $rep): void {
+        DB::transaction(fn () => (new KeepItems($feed, ItemKind::Posting))->keep([$item], $run));
+        (new Standings)->refresh();
+        TodayPage::of($offer, $rep, 0);
+        $isIn = array_filter(
+            JustIn::of($rep)->signals,
+            fn (array $one): bool => $one['says'] === 'Energy manager sought',
+        );
+        $isIn === [] && say('It is not on Today.');
+    });
+    limit('seconds from an item that was fetched to Today', $took, 5);
 }
 
 /** Four processes that post batches of fifty, as the web's workers take them in. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverKeys;
+
 /** A source that is asked by itself: added, tried, run, failed and recovered; what it brings, decided and struck. */
 final class FeedsTest extends BrowserTestCase
 {
@@ -77,5 +79,50 @@ final class FeedsTest extends BrowserTestCase
         $this->see('It counts again.');
         $this->press('Glasverk Tunhede');
         self::assertSame($before, (float) $this->until($points, 'There is no priority.'));
+    }
+
+    public function test_the_people_under_a_post_go_onto_a_list(): void
+    {
+        $this->signIn('Mira');
+        $this->open('/intake');
+        $this->fill('input[name=of]', self::outside('posts/power-prices-1'));
+        $this->keys(WebDriverKeys::ENTER);
+        $this->see('A post on “Power prices”');
+        $this->see('Power prices at noon were a tenth of those at seven.');
+        $this->see('Whom we know');
+        $known = count($this->all('tbody td a'));
+        $this->press('Narrow in the Finder');
+        $this->see("$known contact");
+        $this->press('Keep as list');
+        $name = uniqid('Under a post ');
+        $this->dialog('input[name=name]')->sendKeys($name.WebDriverKeys::ENTER);
+        $this->see($name);
+        $this->open('/lists');
+        $this->see($name);
+    }
+
+    public function test_an_alert_is_made_tells_on_today_once_and_is_ticked_off(): void
+    {
+        $this->signIn('Anton');
+        $this->keys('g', 'm');
+        $this->see('My alerts');
+        $this->press('Tell me');
+        $this->see('You will be told: all that counts of all accounts that I may approach, on Today.');
+        $title = uniqid('New hall ');
+        $this->open('/accounts?q=Tunhede');
+        $this->press('Glasverk Tunhede');
+        $this->press('Add a signal');
+        $this->find('#new-signal select[name=kind] option[value=expansion]')->click();
+        $this->fill('#new-signal input[name=title]', $title);
+        $this->press($this->dialog('.btn-primary'));
+        $this->see($title);
+        $this->keys('g', 't');
+        $this->see('Just in');
+        $this->see($title);
+        $this->press('Seen');
+        $this->until('!document.body.textContent.includes("Just in")', 'It is not ticked off.');
+        $this->keys('g', 'm');
+        $this->see('Told lately');
+        $this->see($title);
     }
 }
