@@ -73,12 +73,12 @@ function feeds(int $postings): void
     say(sprintf('%s postings: %.1f s, %s signals', number_format($postings), $took, number_format($run->signals)));
     limit('seconds for 100,000 postings read, understood and stored', $took * 100_000 / $postings, 300);
     limit('MB of memory for it', memory_get_peak_usage(true) / 1048576, 128);
-    today($feed, $run, $offer);
+    toToday($feed, $run, $offer);
     webhook($feed);
 }
 
 /** One more posting, once it was fetched: understood, ranked, and on Today, of so many accounts with signals. */
-function today(Feed $feed, FeedRun $run, Offer $offer): void
+function toToday(Feed $feed, FeedRun $run, Offer $offer): void
 {
     (new Standings)->all();
     $rep = User::query()->create(['name' => 'Bench', 'email' => 'bench@example.example', 'role' => 'rep'])->refresh();

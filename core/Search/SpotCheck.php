@@ -11,9 +11,6 @@ use Random\Randomizer;
 /** How good a list is, estimated from a judged sample (rule 13). */
 final readonly class SpotCheck
 {
-    /** 95 % of a normal distribution lie within so many standard deviations. */
-    private const Z = 1.959963984540054;
-
     /** Half the width of an interval that is narrow enough. */
     private const ENOUGH = .10;
 
@@ -129,12 +126,8 @@ final readonly class SpotCheck
         if ($judged === $population) {
             return [$p, $p];
         }
-        $n = $judged * ($population - 1) / ($population - $judged);
-        $square = self::Z ** 2 / $n;
-        $middle = ($p + $square / 2) / (1 + $square);
-        $half = self::Z / (1 + $square) * sqrt($p * (1 - $p) / $n + $square / (4 * $n));
 
-        return [max(0.0, $middle - $half), min(1.0, $middle + $half)];
+        return Wilson::ofShare($p, $judged * ($population - 1) / ($population - $judged));
     }
 
     private static function more(float $p, int $judged, int $population): int

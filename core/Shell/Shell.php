@@ -16,7 +16,9 @@ final class Shell
         TimingOperation::class, FitOperation::class, AccessOperation::class, PriorityOperation::class,
         MatchOperation::class, TitleOperation::class, ContactsOperation::class, DomainOperation::class,
         IdentityOperation::class, SpotCheckOperation::class, RelationOperation::class, OpeningsOperation::class,
-        TechnologiesOperation::class, AboutOperation::class, SameStoryOperation::class,
+        TechnologiesOperation::class, AboutOperation::class, SameStoryOperation::class, PlanOperation::class,
+        LearnOperation::class, LookBackOperation::class, StoryOperation::class, AngleOperation::class,
+        DraftOperation::class,
     ];
 
     private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION;
