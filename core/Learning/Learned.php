@@ -74,11 +74,15 @@ final readonly class Learned
         $same = static fn (float $points): Line => new Line($points, $points, $points, $points);
         if (min($yes, count($answered) - $yes) < self::LEAST) {
             return new self(
-                $same($fit), $same($access), array_map($same, $kinds), null, null, null, null, [], false, null, $weights,
+                $same($fit), $same($access), array_map($same, $kinds), null, null, null, null, [], false, null,
+                $weights,
             );
         }
         $names = array_keys($kinds);
-        $means = array_map(static fn (float $points): float => $points / self::POINTS, [$fit, $access, ...array_values($kinds)]);
+        $means = array_map(
+            static fn (float $points): float => $points / self::POINTS,
+            [$fit, $access, ...array_values($kinds)],
+        );
         $tried = $models = [];
         foreach ([false, true] as $shape) {
             $features = array_map(

@@ -19,16 +19,18 @@ final readonly class Matrix
     {
         $lower = [];
         foreach ($rows as $i => $row) {
+            $own = [];
             for ($j = 0; $j <= $i; $j++) {
                 $sum = $row[$j];
                 for ($k = 0; $k < $j; $k++) {
-                    $sum -= $lower[$i][$k] * $lower[$j][$k];
+                    $sum -= $own[$k] * ($i === $j ? $own[$k] : $lower[$j][$k]);
                 }
                 if ($i === $j && $sum <= 0) {
                     throw new LogicException('A matrix of curvatures is positive definite.');
                 }
-                $lower[$i][$j] = $i === $j ? sqrt($sum) : $sum / $lower[$j][$j];
+                $own[] = $i === $j ? sqrt($sum) : $sum / $lower[$j][$j];
             }
+            $lower[] = $own;
         }
 
         return new self($lower);

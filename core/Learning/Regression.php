@@ -44,7 +44,7 @@ final readonly class Regression
                 }
             }
             $lines = $next;
-            if (max(array_map(abs(...), $change)) < self::EXACT) {
+            if (max([0.0, ...array_map(abs(...), $change)]) < self::EXACT) {
                 break;
             }
         }
@@ -109,7 +109,7 @@ final readonly class Regression
             }
         }
 
-        return [array_values($gradient), array_values(array_map(array_values(...), $hessian))];
+        return [array_values($gradient), array_map(array_values(...), $hessian)];
     }
 
     /**

@@ -41,7 +41,8 @@ final readonly class DayPlan
         int $usedThisWeek,
         array $candidates,
     ): self {
-        foreach (['day' => $day, 'week' => $week, 'used_today' => $usedToday, 'used_week' => $usedThisWeek] as $at => $n) {
+        $pace = ['day' => $day, 'week' => $week, 'used_today' => $usedToday, 'used_week' => $usedThisWeek];
+        foreach ($pace as $at => $n) {
             if ($n < 0) {
                 throw Mistake::at("pace.$at", 'A pace is a number of approaches, from 0.');
             }
@@ -59,30 +60,29 @@ final readonly class DayPlan
         usort($hurried, self::by(static fn (PlanCandidate $one): float => (float) $one->priority));
         usort($ranked, self::by(static fn (PlanCandidate $one): float => $one->score()));
         $waiting = array_filter($candidates, static fn (PlanCandidate $one): bool => $one->priority === null);
+        $turns = [
+            ...array_map(
+                static fn (PlanCandidate $one): array => [$one, min($left, intdiv($day, self::SHARE))],
+                $hurried,
+            ),
+            ...array_map(static fn (PlanCandidate $one): array => [$one, $left], [...$ranked, ...$waiting]),
+        ];
         $taken = $leftOut = $ofAccount = [];
-        $take = static function (PlanCandidate $one, int $most) use (&$taken, &$leftOut, &$ofAccount, $limit): void {
-            $many = ($ofAccount[$one->account] ?? 0) + $one->approached;
+        foreach ($turns as [$one, $most]) {
             if (isset($taken[$one->id])) {
-                return;
+                continue;
             }
-            if ($many >= $one->most) {
-                $leftOut[$one->id] = [$one->id, LeftOut::AccountFull];
-            } elseif (count($taken) >= $most) {
-                $leftOut[$one->id] = [$one->id, $limit];
-            } else {
-                $taken[$one->id] = $one->id;
-                $ofAccount[$one->account] = ($ofAccount[$one->account] ?? 0) + 1;
+            $isFull = ($ofAccount[$one->account] ?? 0) + $one->approached >= $one->most;
+            if ($isFull || count($taken) >= $most) {
+                $leftOut[$one->id] = [$one->id, $isFull ? LeftOut::AccountFull : $limit];
+
+                continue;
             }
-        };
-        foreach ($hurried as $one) {
-            $take($one, min($left, intdiv($day, self::SHARE)));
-        }
-        $leftOut = [];
-        foreach ([...$ranked, ...$waiting] as $one) {
-            $take($one, $left);
+            $taken[$one->id] = $one->id;
+            $ofAccount[$one->account] = ($ofAccount[$one->account] ?? 0) + 1;
         }
 
-        return new self(array_values($taken), array_values($leftOut));
+        return new self(array_values($taken), array_values(array_diff_key($leftOut, $taken)));
     }
 
     /** The day so many working days after one. */
@@ -103,7 +103,8 @@ final readonly class DayPlan
      */
     private static function by(callable $score): callable
     {
-        return static fn (PlanCandidate $a, PlanCandidate $b): int => [$score($b), $a->actBy ?? PHP_INT_MAX, (string) $a->id]
-            <=> [$score($a), $b->actBy ?? PHP_INT_MAX, (string) $b->id];
+        return static fn (PlanCandidate $a, PlanCandidate $b): int => [
+            $score($b), $a->actBy ?? PHP_INT_MAX, (string) $a->id,
+        ] <=> [$score($a), $b->actBy ?? PHP_INT_MAX, (string) $b->id];
     }
 }

@@ -73,7 +73,7 @@ final readonly class Template
                 $hidden += $isShown ? 0 : 1;
             } elseif ($hidden === 0) {
                 $text .= $isFilled ? trim($slots[$name]) : "[$name]";
-                $isFilled || $lacking[] = $name;
+                array_push($lacking, ...$isFilled ? [] : [$name]);
             }
         }
 

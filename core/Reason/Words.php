@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Luftig\Core\Reason;
 
 /**
- * Words for one kind of approach, filled and measured (rule 21). A mail begins with a line “Subject: …” of at most seven
- * words; a call has at most three points to say, a line each after a dash, and one question.
+ * Words for one kind of approach, filled and measured (rule 21). A mail begins with a line “Subject: …” of at most
+ * seven words; a call has at most three points to say, a line each after a dash, and one question.
  */
 final readonly class Words
 {
@@ -58,7 +58,11 @@ final readonly class Words
         );
     }
 
-    /** How it reads: words, questions, and seconds to read it, at 200 words a minute. */
+    /**
+     * How it reads.
+     *
+     * @return array{words: int, questions: int, seconds: int} at 200 words a minute
+     */
     public function reads(): array
     {
         $words = self::words($this->text);

@@ -32,10 +32,10 @@ final class AngleOperation implements Operation
     {
         return [
             'now' => 'ISO 8601, UTC',
-            'contact' => '{id, position_since?, signals [{id, kind, whose: own, colleague or account, text?, role?, live, '
-                .'push}], facts? [{type, value}]}',
-            'angles[]' => '{id, needed [part], welcome? [part]}; a part is {kind?, whose?, role?, query?, live? (true)} '
-                .'or {fact, value?}; the fact new_in_position asks for less than so many days',
+            'contact' => '{id, position_since?, signals [{id, kind, whose: own, colleague or account, text?, role?, '
+                .'live, push}], facts? [{type, value}]}',
+            'angles[]' => '{id, needed [part], welcome? [part]}; a part is {kind?, whose?, role?, query?, live? '
+                .'(true)} or {fact, value?}; the fact new_in_position asks for less than so many days',
             'used[]' => '{angle, contact, at}: of the contact and of colleagues there; may be absent',
             'answer' => '[{id, weight, rests_on [signal ids], facts [{type, value}]}]',
         ];
@@ -72,7 +72,10 @@ final class AngleOperation implements Operation
 
         return array_map(static fn (Holding $one): array => [
             'id' => $one->angle, 'weight' => $one->weight, 'rests_on' => $one->restsOn,
-            'facts' => array_map(static fn (array $fact): array => ['type' => $fact[0], 'value' => $fact[1]], $one->facts),
+            'facts' => array_map(
+                static fn (array $fact): array => ['type' => $fact[0], 'value' => $fact[1]],
+                $one->facts,
+            ),
         ], Angle::holding($angles, $contact, $used));
     }
 

@@ -27,8 +27,8 @@ final class DraftOperation implements Operation
     {
         return [
             'approach' => implode(', ', self::APPROACHES),
-            'template' => 'words with slots: {{slot}}, {{#slot}}…{{/slot}}, {{^slot}}…{{/slot}}; of a mail a first line '
-                .'“Subject: …” may be the subject',
+            'template' => 'words with slots: {{slot}}, {{#slot}}…{{/slot}}, {{^slot}}…{{/slot}}; of a mail a first '
+                .'line “Subject: …” may be the subject',
             'slots' => '{name: text}',
             'answer: text' => 'an open slot stands in brackets',
             'answer: open[]' => 'slots that could not be filled',
@@ -40,7 +40,8 @@ final class DraftOperation implements Operation
     public static function example(): array
     {
         return [
-            'approach' => 'connect', 'template' => 'Hello {{first_name}}, you seek a {{role}}.{{#story}} {{story}}{{/story}}',
+            'approach' => 'connect',
+            'template' => 'Hello {{first_name}}, you seek a {{role}}.{{#story}} {{story}}{{/story}}',
             'slots' => ['first_name' => 'Pernille', 'role' => 'maintenance planner'],
         ];
     }

@@ -32,7 +32,7 @@ final class LearnOperation implements Operation
             'answer: points' => 'as given, each {before, after, low, high}; of 90 %',
             'answer: shape' => '{fit_above_half, reachable, whatever_the_fit}, each {before, after, low, high}; null '
                 .'where they were not chosen',
-            'answer: intercept, width, evidence' => 'of the model that was chosen; null where there are too few results',
+            'answer: intercept, width, evidence' => 'of the model that was chosen; null where results are too few',
             'answer: tried[]' => '{width, shape (true or false), evidence}',
             'answer: enough' => 'whether there are 15 results of either sort',
         ];

@@ -57,7 +57,8 @@ final class LearningTest extends TestCase
                     $sum += log($answered[$row] ? $p : 1 - $p);
                 }
                 foreach ($means as $k => $mean) {
-                    $sum += log(exp(-(($lines[$k + 1] - $mean) / $widths[$k]) ** 2 / 2) / ($widths[$k] * sqrt(2 * M_PI)));
+                    $z = ($lines[$k + 1] - $mean) / $widths[$k];
+                    $sum += log(exp(-$z ** 2 / 2) / ($widths[$k] * sqrt(2 * M_PI)));
                 }
 
                 return $sum;

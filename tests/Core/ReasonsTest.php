@@ -115,9 +115,8 @@ final class ReasonsTest extends TestCase
         self::assertEqualsWithDelta(.2, $weight(new Angle('by its role', [$utilities])), 1e-12);
         self::assertEqualsWithDelta(.33, $weight(new Angle('both rest on one', [$hiring, $planner])), 1e-12);
         self::assertEqualsWithDelta(.55, $weight(new Angle('a fact adds', [$leader], [$new])), 1e-12);
-        self::assertEqualsWithDelta(
-            .35, $weight(new Angle('a fact of a value', [$hiring], [AnglePart::fact('technology', 'vedliko plan')])), 1e-12,
-        );
+        $vedliko = AnglePart::fact('technology', 'vedliko plan');
+        self::assertEqualsWithDelta(.35, $weight(new Angle('of a value', [$hiring], [$vedliko])), 1e-12);
         self::assertSame(.3, $weight(new Angle('not that one', [$hiring], [AnglePart::fact('technology', 'Ordvika')])));
         self::assertNull($weight(new Angle('spent', [AnglePart::signal(Kind::Funding)])));
         self::assertSame(.9, $weight(new Angle('spent all the same', [
@@ -137,7 +136,8 @@ final class ReasonsTest extends TestCase
             $this->signal(1, Kind::Hiring, 'account', .3), $this->signal(2, Kind::NewLeader, 'own', .2),
         ]);
         $angles = [
-            new Angle('hiring', [AnglePart::signal(Kind::Hiring)]), new Angle('leader', [AnglePart::signal(Kind::NewLeader)]),
+            new Angle('hiring', [AnglePart::signal(Kind::Hiring)]),
+            new Angle('leader', [AnglePart::signal(Kind::NewLeader)]),
             new Angle('both', [AnglePart::signal(Kind::Hiring), AnglePart::signal(Kind::NewLeader)]),
         ];
         $ids = fn (array $used): array => array_map(

@@ -33,7 +33,7 @@ final class GatesTest extends TestCase
     /** What everybody who is signed in does for themselves. */
     private const ONES_OWN = [
         'sign-out', 'offer.choose', 'go', 'reads', 'today', 'today.narrow', 'pace.edit', 'pace.update',
-        'password.update',
+        'password.update', 'alerts.digest', 'alerts.address', 'alerts.end-address', 'alerts.just-in', 'alerts.seen',
     ];
 
     public function test_every_door_names_its_gate_and_every_gate_is_one(): void

@@ -49,7 +49,8 @@ final class StepTest extends TestCase
             ['f=near&q=Hobro&km=25&w=any', '25 km around Hobro, any site'],
             ['f=title&q=a OR b', 'a OR b'],
             ['f=words&q=pump&w=keywords,name', 'pump, in keywords or name'],
-            ['f=words&q=pump&w=keywords,name,description', 'pump'],
+            ['f=words&q=pump&w=keywords,name,description,site', 'pump'],
+            ['f=words&q=pump&w=site', 'pump, in what their pages say'],
             ['f=technology&v=A,B&all=1', 'A and B'],
             ['f=known_contacts&w=Plant&lo=2', 'from 2 in the role plant'],
             ['f=seniority&v=head,manager', 'head, manager'],
@@ -107,7 +108,7 @@ final class StepTest extends TestCase
             ['f=reach&w=nobody', 'Choose through whom.'],
             ['f=reach&n=9', 'Choose in how many steps, from 1 to 3.'],
             ['f=revenue&lo=1&cur=XXX', 'No rate is stated for the currency “XXX”.'],
-            ['f=words&q=a&w=soul', 'Words are looked for in name, keywords, description.'],
+            ['f=words&q=a&w=soul', 'Words are looked for in name, keywords, description, site.'],
         ];
     }
 
