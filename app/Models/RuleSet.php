@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property list<array<string, mixed>> $roles_of_interest
  * @property array{completes?: list<string>, replaces?: list<string>} $technologies
  * @property list<array<string, mixed>> $topics
+ * @property list<array<string, mixed>> $angles with their words; none: those that ship
  * @property int $id
  * @property int $offer_id
  * @property int $version
@@ -32,12 +33,13 @@ final class RuleSet extends Model
 
     protected $attributes = [
         'buyer_roles' => '[]', 'roles_of_interest' => '[]', 'technologies' => '{}', 'topics' => '[]',
+        'angles' => '[]',
     ];
 
     /** @var array<string, string> */
     protected $casts = [
         'criteria' => 'array', 'kinds' => 'array', 'buyer_roles' => 'array', 'roles_of_interest' => 'array',
-        'technologies' => 'array', 'topics' => 'array',
+        'technologies' => 'array', 'topics' => 'array', 'angles' => 'array',
     ];
 
     /** @return BelongsTo<Offer, $this> */

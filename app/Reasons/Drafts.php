@@ -4,74 +4,148 @@ declare(strict_types=1);
 
 namespace App\Reasons;
 
+use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Standings\SignalLine;
-use Luftig\Core\Reason\Draft;
-use Luftig\Core\Reason\Evidence;
+use Carbon\CarbonImmutable;
+use Luftig\Core\Person\Title;
+use Luftig\Core\Reason\Angle;
+use Luftig\Core\Reason\AngleContact;
+use Luftig\Core\Reason\AngleSignal;
+use Luftig\Core\Reason\Holding;
 
-/** Gives the core what a draft is made of. */
+/** Proposes what to say: the heaviest angle that holds and of which no slot is open (rule 21). */
 final class Drafts
 {
-    private const MOST = 2;
+    /** What somebody else's deed, and what concerns no function of theirs, counts of its push (rule 8). */
+    private const HALF = .5;
+
+    private const QUARTER = .25;
+
+    /** Languages by country. */
+    private const LANGUAGES = [
+        'SE' => 'sv', 'DE' => 'de', 'AT' => 'de', 'CH' => 'de', 'DK' => 'da', 'NO' => 'no', 'FI' => 'fi', 'NL' => 'nl',
+        'PL' => 'pl', 'FR' => 'fr',
+    ];
 
     /**
      * From what is fresh; where nothing is, a plan may be led by what fades, a reason not.
      *
      * @param  list<SignalLine>  $lines
+     * @param  string|null  $angle  another one than the heaviest, by its name
+     * @param  list<array{string, int|string, float}>  $used  angles used there: which, on whom, how many days ago
      */
-    public static function of(Offer $offer, string $account, ?Contact $to, array $lines, bool $onlyFresh = false): Draft
-    {
-        $sayable = self::sayable($to, $lines);
+    public static function of(
+        Offer $offer,
+        Account $account,
+        ?Contact $to,
+        array $lines,
+        bool $onlyFresh = false,
+        ?string $angle = null,
+        array $used = [],
+    ): Proposal {
+        $set = AngleSet::of($offer);
+        $sayable = array_values(array_filter($lines, fn (SignalLine $line): bool => $line->mayBeSaid()));
         $fresh = array_values(array_filter($sayable, fn (SignalLine $line): bool => $line->isFresh()));
-        $evidence = array_map(fn (SignalLine $line): Evidence => new Evidence(
-            $line->kind,
-            $line->signal->title,
-            $line->signal->contact?->first_name,
-            $to !== null && $line->signal->contact_id === $to->id,
-        ), $fresh !== [] || $onlyFresh ? $fresh : $sayable);
-
-        return Draft::of($account, $to?->first_name, $evidence, $offer->question);
-    }
-
-    /**
-     * What the words of a reason rest on: the first of each kind that is fresh, at most two.
-     *
-     * @param  list<SignalLine>  $lines
-     * @return list<SignalLine>
-     */
-    public static function restsOn(?Contact $to, array $lines): array
-    {
-        $kinds = [];
-        foreach (self::sayable($to, $lines) as $line) {
-            if ($line->isFresh()) {
-                $kinds[$line->kind->value] ??= $line;
+        $byId = [];
+        foreach ($fresh !== [] || $onlyFresh ? $fresh : $sayable as $line) {
+            $byId[$line->signal->id] = $line;
+        }
+        $contact = new AngleContact(
+            $to->id ?? 0, self::days($to), array_map(
+                fn (SignalLine $line): AngleSignal => self::signal($line, $to),
+                array_values($byId),
+            ), self::facts($account),
+        );
+        $proposals = [];
+        foreach (Angle::holding($set->angles, $contact, $used) as $holding) {
+            $proposal = self::proposal($offer, $set, $account, $to, $holding, $byId);
+            // One that cannot be said whole is not proposed.
+            if ($proposal->of('message')->open === []) {
+                $proposals[$proposal->angle] = $proposal;
             }
         }
+        $chosen = $proposals[$angle ?? ''] ?? (reset($proposals) ?: self::last($offer, $account, $to));
 
-        return array_slice(array_values($kinds), 0, self::MOST);
+        return $chosen->beside(array_values(array_diff(array_keys($proposals), [$chosen->angle])));
     }
 
-    /**
-     * Of their own first; what happened to a colleague last.
-     *
-     * @param  list<SignalLine>  $lines
-     * @return list<SignalLine>
-     */
-    private static function sayable(?Contact $to, array $lines): array
+    /** Where none of the team's own can be said: what can be said of any house that fits. */
+    private static function last(Offer $offer, Account $account, ?Contact $to): Proposal
     {
-        $sayable = array_values(array_filter($lines, fn (SignalLine $line): bool => $line->mayBeSaid()));
-        usort($sayable, fn (SignalLine $a, SignalLine $b): int => self::distance($a, $to) <=> self::distance($b, $to));
+        $set = AngleSet::neutral();
+        $name = $set->angles[count($set->angles) - 1]->id;
 
-        return $sayable;
+        return self::proposal($offer, $set, $account, $to, new Holding($name, 0.0, [], []), []);
     }
 
-    private static function distance(SignalLine $line, ?Contact $to): int
+    private static function days(?Contact $to): ?float
     {
-        return match ($line->signal->contact_id) {
-            null => 1,
-            $to?->id => 0,
-            default => 2,
+        $since = $to !== null && $to->relationLoaded('positions')
+            ? $to->positions->whereNull('until')->max('since') : null;
+
+        return $since instanceof CarbonImmutable ? $since->diffInDays(CarbonImmutable::now()) : null;
+    }
+
+    private static function signal(SignalLine $line, ?Contact $to): AngleSignal
+    {
+        $signal = $line->signal;
+        $isOwn = $to !== null && $signal->contact_id === $to->id;
+        $concerns = $to !== null && ($signal->concerns & Title::unpacked($to->reading)->functions) !== 0;
+        $part = match (true) {
+            $isOwn || $signal->contact_id === null && $concerns => 1.0,
+            $signal->contact_id !== null && $line->kind->isEngagement() => self::QUARTER,
+            default => self::HALF,
         };
+
+        return new AngleSignal(
+            $signal->id,
+            $line->kind,
+            match (true) {
+                $isOwn => 'own', $signal->contact_id === null => 'account', default => 'colleague',
+            },
+            trim("{$signal->title} ".($signal->facts['topic'] ?? '')." {$signal->quote}"),
+            $signal->facts['role'] ?? null,
+            true,
+            $part * $line->push,
+        );
+    }
+
+    /** @return list<array{string, string}> */
+    private static function facts(Account $account): array
+    {
+        $facts = [['fits', '']];
+        foreach ($account->relationLoaded('technologies') ? $account->technologies->pluck('name') : [] as $name) {
+            $facts[] = ['technology', (string) $name];
+        }
+
+        return $facts;
+    }
+
+    /** @param  array<int, SignalLine>  $lines */
+    private static function proposal(
+        Offer $offer,
+        AngleSet $set,
+        Account $account,
+        ?Contact $to,
+        Holding $holding,
+        array $lines,
+    ): Proposal {
+        $restsOn = array_map(fn (int|string $id): SignalLine => $lines[$id], $holding->restsOn);
+        [$language, $words] = $set->words((string) $holding->angle, self::languages($account, $to));
+
+        return new Proposal(
+            (string) $holding->angle, $set->say((string) $holding->angle), $language, $words,
+            Slots::of($offer, $account, $to, $restsOn), $restsOn,
+        );
+    }
+
+    /** @return list<string> */
+    private static function languages(Account $account, ?Contact $to): array
+    {
+        $country = $to->country ?? ($account->relationLoaded('places') ? $account->headquarters()?->country : null);
+
+        return isset(self::LANGUAGES[$country]) ? [self::LANGUAGES[$country]] : [];
     }
 }

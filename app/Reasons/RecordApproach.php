@@ -65,14 +65,16 @@ final class RecordApproach
             return null;
         }
         $signals = Signal::query()->with('contact')->where('account_id', $account->id)->ofOffer($offer)->get();
-        $lines = Drafts::restsOn(
-            $contact,
+        $draft = Drafts::of(
+            $offer, $account, $contact,
             SignalLine::of($standing, $signals, RuleBook::catalogueOf($standing->ruleSet)),
+            onlyFresh: true,
         );
+        $lines = $draft->restsOn;
         $facts = $lines === [] ? array_slice(UndatedFacts::of($account), 0, 1) : [];
 
         return $lines === [] && $facts === [] ? null : RecordReason::record(
-            $offer, $account, $contact, $by, $standing, $words, $channel, $lines, $facts,
+            $offer, $account, $contact, $by, $standing, $words, $channel, $lines, $facts, $draft->angle,
         );
     }
 }

@@ -22,6 +22,7 @@ final class RecordReason
     /**
      * @param  list<SignalLine>  $lines  the signals that the words mention
      * @param  list<string>  $facts  facts that the words mention
+     * @param  string|null  $angle  by which they were proposed
      */
     public static function record(
         Offer $offer,
@@ -33,6 +34,7 @@ final class RecordReason
         ?string $channel,
         array $lines,
         array $facts,
+        ?string $angle = null,
     ): Reason {
         $catalogue = RuleBook::catalogueOf(
             $offer->rules ?? throw new \LogicException('An offer without rules has no reasons.'),
@@ -60,7 +62,7 @@ final class RecordReason
                     'freshness' => $line->freshness, 'push' => $line->push,
                     'fresh_until' => $line->freshUntil($catalogue)->toDateString(),
                 ], $lines),
-                'facts' => $facts,
+                'facts' => $facts, 'angle' => $angle,
             ],
         ]);
     }

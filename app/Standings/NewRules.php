@@ -32,6 +32,7 @@ final class NewRules
             'note' => $note, 'criteria' => $inForce->criteria ?? [], 'kinds' => $inForce->kinds ?? [],
             'buyer_roles' => $inForce->buyer_roles ?? [], 'roles_of_interest' => $inForce->roles_of_interest ?? [],
             'technologies' => $inForce->technologies ?? [], 'topics' => $inForce->topics ?? [],
+            'angles' => $inForce->angles ?? [],
         ]), $offer);
     }
 }

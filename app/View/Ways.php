@@ -9,6 +9,7 @@ use App\KeepOut\EntriesInForce;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Reason;
+use App\Reasons\Proposal;
 use Illuminate\Support\Str;
 use Luftig\Core\Reach\ChannelType;
 
@@ -33,22 +34,28 @@ final readonly class Ways
     public static function toAccount(
         Account $account,
         ?Contact $contact,
-        string $words,
-        string $subject,
+        Proposal $draft,
         EntriesInForce $barred,
     ): self {
-        return self::of($contact, $words, $subject, $barred, route('accounts.approach', $account), $contact?->id);
+        return self::of(
+            $contact, $draft->words(), $draft->subject(), $draft->of('email')->text, $barred,
+            route('accounts.approach', $account), $contact?->id,
+        );
     }
 
     public static function byReason(Reason $reason, string $subject, EntriesInForce $barred): self
     {
-        return self::of($reason->contact, $reason->words, $subject, $barred, route('approaches.store', $reason), null);
+        return self::of(
+            $reason->contact, $reason->words, $subject, $reason->words, $barred, route('approaches.store', $reason),
+            null,
+        );
     }
 
     private static function of(
         ?Contact $contact,
         string $words,
         string $subject,
+        string $body,
         EntriesInForce $barred,
         string $records,
         ?int $to,
@@ -61,7 +68,7 @@ final readonly class Ways
             $words,
             $email === null
                 ? null
-                : 'mailto:'.rawurlencode($email).'?subject='.rawurlencode($subject).'&body='.rawurlencode($words),
+                : 'mailto:'.rawurlencode($email).'?subject='.rawurlencode($subject).'&body='.rawurlencode($body),
             $phone === null ? null : 'tel:'.preg_replace('/[^\d+]/', '', $phone),
             $reach === null ? null : self::page($contact->profile ?? null),
             $records,

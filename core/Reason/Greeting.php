@@ -7,7 +7,7 @@ namespace Luftig\Core\Reason;
 /** How words begin: with somebody's first name, or with nobody's. */
 final readonly class Greeting
 {
-    private const GREETED = '/^\s*Hello ([^,\n]{1,60}),/u';
+    private const GREETED = '/^\s*(?:Hello|Hej) ([^,\n]{1,60}),/u';
 
     public static function of(?string $firstName): string
     {

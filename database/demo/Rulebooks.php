@@ -13,7 +13,7 @@ final class Rulebooks
      * @return array<string, array{question: string, about: string, criteria: list<array<string, mixed>>,
      *     kinds: array<string, array<string, mixed>>, buyer_roles: list<array<string, mixed>>,
      *     roles_of_interest: list<array<string, mixed>>, technologies: array<string, list<string>>,
-     *     topics: list<array<string, string>>}>
+     *     topics: list<array<string, string>>, angles?: list<array<string, mixed>>}>
      */
     public static function all(): array
     {
@@ -68,6 +68,7 @@ final class Rulebooks
                         'neighbours' => ['maintenance', 'engineering', 'supply_chain'], 'weight' => .8,
                     ],
                 ],
+                'angles' => json_decode((string) file_get_contents(__DIR__.'/angles-leak-survey.json'), true),
                 // Plans come from a maintenance system; a logger is what a survey makes needless.
                 'technologies' => ['completes' => Words::SYSTEMS, 'replaces' => Words::LOGGERS],
                 'topics' => [

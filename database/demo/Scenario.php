@@ -165,6 +165,7 @@ final class Scenario
                 'offer_id' => $offer->id, 'version' => 1, 'criteria' => $rules['criteria'], 'kinds' => $rules['kinds'],
                 'buyer_roles' => $rules['buyer_roles'], 'roles_of_interest' => $rules['roles_of_interest'],
                 'technologies' => $rules['technologies'], 'topics' => $rules['topics'],
+                'angles' => $rules['angles'] ?? [],
                 'author_id' => $lead->id, 'note' => 'first rules',
             ]);
         }

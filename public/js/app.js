@@ -12,7 +12,7 @@ import rows from './rows.js?2dea24571a';
 import sends from './sends.js?990c1ebd72';
 import theme from './theme.js?77d2f74124';
 import ticks from './ticks.js?d61b561e94';
-import words from './words.js?6b2d566b75';
+import words from './words.js?9c35db3ea8';
 import zone from './zone.js?3b73647705';
 import './fragments.js?c4b3147256';
 

@@ -11,7 +11,9 @@ export default () => ({
     greet(event) {
         const name = JSON.parse(this.$root.dataset.names)[event.target.value] ?? '';
         const field = this.field();
-        field.value = field.value.replace(/^\s*Hello( [^,\n]{1,60})?,/u, name === '' ? 'Hello,' : `Hello ${name},`);
+        field.value = field.value.replace(
+            /^\s*(Hello|Hej)( [^,\n]{1,60})?,/u, (all, hello) => (name === '' ? `${hello},` : `${hello} ${name},`),
+        );
         this.count();
     },
     count() {

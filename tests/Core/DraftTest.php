@@ -4,34 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Luftig\Core\Reason\Draft;
-use Luftig\Core\Reason\Evidence;
 use Luftig\Core\Reason\Greeting;
 use Luftig\Core\Reason\Limit;
-use Luftig\Core\Signal\Kind;
 use Luftig\Core\Signal\Strength;
 use PHPUnit\Framework\TestCase;
 
 final class DraftTest extends TestCase
 {
-    public function test_it_says_nothing_that_they_would_not_expect_us_to_know(): void
-    {
-        $draft = Draft::of('Tunhede', 'Pernille', [
-            new Evidence(Kind::OwnEngagement, 'looked at our page'),
-            new Evidence(Kind::TopicInterest, 'reads about leaks'),
-            new Evidence(Kind::Hiring, 'Planner sought'),
-        ]);
-
-        self::assertStringContainsString('“Planner sought”', $draft->words());
-        self::assertStringEndsWith(' May I ask who looks after that with you?', $draft->words());
-        self::assertStringEndsWith(
-            ' How do you find leaks?',
-            Draft::of('Tunhede', null, [], 'How do you find leaks?')->words(),
-        );
-        self::assertStringNotContainsString('page', $draft->words());
-        self::assertStringNotContainsString('reads about', $draft->words());
-    }
-
     public function test_words_fit_their_kind(): void
     {
         $says = fn (string $kind, string $text): ?string => Limit::of($kind)?->exceeded($text);
@@ -52,24 +31,11 @@ final class DraftTest extends TestCase
         foreach (['Pernille', 'Anne-Sophie', 'Åsa', 'Jan Willem'] as $name) {
             self::assertSame($name, Greeting::readFrom(Greeting::of($name).' how are you?'));
         }
+        self::assertSame('Åsa', Greeting::readFrom('Hej Åsa, hur mår du?'));
         self::assertSame('Hello,', Greeting::of(null));
         self::assertSame('Hello,', Greeting::of(''));
         self::assertNull(Greeting::readFrom('Hello, how are you?'));
         self::assertNull(Greeting::readFrom('I said Hello Pernille, once.'));
-    }
-
-    public function test_every_kind_has_its_words_and_none_tells_time_or_leaves_a_slot(): void
-    {
-        $seen = [];
-        foreach (Kind::cases() as $kind) {
-            $draft = Draft::of('Tunhede', null, [new Evidence($kind, 'it happened')]);
-            self::assertDoesNotMatchRegularExpression(
-                '/[\[\]{}]|\b(today|yesterday|ago|recently|last week)\b/',
-                $draft->words().$draft->headline(),
-            );
-            $seen[] = $draft->headline();
-        }
-        self::assertGreaterThan(14, count(array_unique($seen)));
     }
 
     public function test_strength_follows_the_catalogue(): void

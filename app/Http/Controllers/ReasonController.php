@@ -52,6 +52,7 @@ final class ReasonController extends Controller
         return view('reasons.create', [
             'page' => new NewReasonPage(
                 $offer, $account, $lines, $contacts, $contact, UndatedFacts::of($account), EntriesInForce::now(),
+                self::text($request, 'angle') ?: null,
             ),
         ]);
     }

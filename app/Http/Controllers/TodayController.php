@@ -16,10 +16,11 @@ final class TodayController extends Controller
     {
         $focus = $request->integer('focus');
         $to = $request->integer('to');
+        $angle = self::text($request, 'angle');
         if ($request->header('HX-Target') === 'focus') {
-            return view('today.focus', ['page' => TodayFocus::of($offer, self::user($request), $focus, $to)]);
+            return view('today.focus', ['page' => TodayFocus::of($offer, self::user($request), $focus, $to, $angle)]);
         }
 
-        return view('today.index', ['page' => TodayPage::of($offer, self::user($request), $focus, $to)]);
+        return view('today.index', ['page' => TodayPage::of($offer, self::user($request), $focus, $to, $angle)]);
     }
 }

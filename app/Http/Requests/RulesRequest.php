@@ -69,7 +69,7 @@ final class RulesRequest extends FormRequest
             'note' => $this->input('note'),
             'criteria' => $this->criteria(), 'kinds' => $this->kinds(), 'buyer_roles' => $this->buyerRoles(),
             'roles_of_interest' => $this->interests(), 'technologies' => $this->technologies(),
-            'topics' => $this->topics(),
+            'topics' => $this->topics(), 'angles' => $offer->rules->angles ?? [],
         ]);
     }
 

@@ -15,6 +15,7 @@ use App\Models\Standing;
 use App\Models\StandingState;
 use App\Models\Tag;
 use App\Models\User;
+use App\Reasons\AngleUse;
 use App\Reasons\Drafts;
 use App\Standings\RuleBook;
 use App\Standings\SignalLine;
@@ -78,7 +79,7 @@ final readonly class AccountPage
         $lines = $book === null ? [] : SignalLine::of($standing, $account->signals, $book->catalogue);
         $group = $standing === null ? null : BuyingGroup::of($offer, $account, $standing, $rep);
         $to = $group->chosen[0]->contact ?? null;
-        $draft = Drafts::of($offer, $account->name, $to, $lines);
+        $draft = Drafts::of($offer, $account, $to, $lines, used: AngleUse::at([$account->id])[$account->id] ?? []);
         $barred = EntriesInForce::now();
 
         return new self(
@@ -95,7 +96,7 @@ final readonly class AccountPage
             Decision::query()->with('user')->where('offer_id', $offer->id)->where('account_id', $account->id)->first(),
             RecordTags::of('accounts', $account->id),
             $standing === null || $barred->account($account->id, $account->domain) !== null ? null
-                : Ways::toAccount($account, $to, $draft->words(), $draft->subject(), $barred),
+                : Ways::toAccount($account, $to, $draft, $barred),
             $to?->name(),
         );
     }

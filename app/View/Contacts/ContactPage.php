@@ -20,6 +20,7 @@ use App\Models\Tag;
 use App\Models\TitleLesson;
 use App\Models\User;
 use App\Network\Ties;
+use App\Reasons\AngleUse;
 use App\Reasons\Drafts;
 use App\Standings\RuleBook;
 use App\Standings\SignalLine;
@@ -92,7 +93,7 @@ final readonly class ContactPage
         $catalogue = $standing === null ? null : RuleBook::catalogueOf($standing->ruleSet);
         $all = $standing === null ? [] : Ranking::lines($offer, $standing->newCollection([$standing]))[$account->id];
         $barred = EntriesInForce::now();
-        $draft = Drafts::of($offer, $account->name, $contact, $all);
+        $draft = Drafts::of($offer, $account, $contact, $all, used: AngleUse::at([$account->id])[$account->id] ?? []);
         $isOut = $barred->contact($contact->id) !== null || $barred->account($account->id, $account->domain) !== null;
 
         return new self(
@@ -114,7 +115,7 @@ final readonly class ContactPage
             self::affiliations($contact),
             RecordTags::of('contacts', $contact->id),
             TitleLesson::query()->with('user')->where('title', $contact->title)->first(),
-            $isOut ? null : Ways::toAccount($account, $contact, $draft->words(), $draft->subject(), $barred),
+            $isOut ? null : Ways::toAccount($account, $contact, $draft, $barred),
             $barred,
         );
     }

@@ -43,7 +43,7 @@ final class WhyNow
 
                 return [
                     self::says($own),
-                    Drafts::of($offer, $standing->account->name, $to, $own)->words(),
+                    Drafts::of($offer, $standing->account, $to, $own)->words(),
                 ];
             };
         };

@@ -10,16 +10,17 @@ use App\Models\Account;
 use App\Models\ApproachKind;
 use App\Models\Contact;
 use App\Models\Offer;
+use App\Reasons\AngleUse;
 use App\Reasons\Drafts;
+use App\Reasons\Proposal;
 use App\Standings\SignalLine;
 use App\View\Choices;
 use Illuminate\Support\Collection;
-use Luftig\Core\Reason\Draft;
 
 /** The form of a reason: to whom, in which words, and what these rest on. */
 final readonly class NewReasonPage
 {
-    public Draft $draft;
+    public Proposal $draft;
 
     /** @var list<int> signals that the words rest on */
     private array $said;
@@ -37,9 +38,13 @@ final readonly class NewReasonPage
         public ?Contact $contact,
         public array $facts,
         private EntriesInForce $barred,
+        ?string $angle = null,
     ) {
-        $this->draft = Drafts::of($offer, $account->name, $contact, $lines, onlyFresh: true);
-        $this->said = array_map(fn (SignalLine $line): int => $line->signal->id, Drafts::restsOn($contact, $lines));
+        $this->draft = Drafts::of(
+            $offer, $account, $contact, $lines, onlyFresh: true, angle: $angle,
+            used: AngleUse::at([$account->id])[$account->id] ?? [],
+        );
+        $this->said = $this->draft->signals();
     }
 
     /** @return array<int|string, string> */

@@ -11,13 +11,13 @@ use App\Models\Reason;
 use App\Support\Format;
 use App\View\Ways;
 use Carbon\CarbonImmutable;
-use Luftig\Core\Reason\Draft;
-use Luftig\Core\Reason\Evidence;
 use Luftig\Core\Signal\Kind;
 
 /** A reason with its evidence as it was, and what came of it. */
 final readonly class ReasonPage
 {
+    private const OF_SUBJECT = 7;
+
     /** @param  array<string, mixed>  $evidence  as it was frozen */
     private function __construct(public Reason $reason, private array $evidence, public ?Ways $ways)
     {
@@ -136,11 +136,9 @@ final readonly class ReasonPage
     /** What a mail with its words would be about. */
     private static function subject(Reason $reason): string
     {
-        $evidence = array_values(array_map(
-            fn (array $signal): Evidence => new Evidence(Kind::from($signal['kind']), $signal['title']),
-            $reason->evidence['signals'],
-        ));
+        $title = (string) ($reason->evidence['signals'][0]['title'] ?? '');
+        $words = preg_split('/\s+/u', $title, -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
-        return Draft::of($reason->account->name, null, $evidence)->subject();
+        return $words === [] || count($words) > self::OF_SUBJECT ? "A question to {$reason->account->name}" : $title;
     }
 }

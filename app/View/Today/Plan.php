@@ -15,6 +15,7 @@ use App\Models\Offer;
 use App\Models\Standing;
 use App\Models\StandingState;
 use App\Models\User;
+use App\Reasons\AngleUse;
 use App\Reasons\Drafts;
 use App\View\Accounts\Narrowed;
 use App\View\Accounts\Ranking;
@@ -127,6 +128,7 @@ final readonly class Plan
                 )
                 ->take($most - count($rows));
             $lines = Ranking::lines($this->offer, $taken);
+            $used = AngleUse::at($taken->pluck('account_id')->all());
             foreach ($taken as $standing) {
                 $choice = $choices[$standing->account_id];
                 $people = array_map(fn (int|string $id): Contact => $byId[$id], $choice->taken);
@@ -137,7 +139,9 @@ final readonly class Plan
                     $own,
                     $contact,
                     $contact === null ? null : Reach::of($contact, $barred),
-                    Drafts::of($this->offer, $standing->account->name, $contact, $own),
+                    Drafts::of(
+                        $this->offer, $standing->account, $contact, $own, used: $used[$standing->account_id] ?? [],
+                    ),
                     array_slice($people, 1),
                 );
             }
@@ -150,23 +154,26 @@ final readonly class Plan
     }
 
     /** The same approach to another of its people, in words for them; the row itself where it is none of them. */
-    public function addressed(PlanRow $row, int $contact): PlanRow
+    public function addressed(PlanRow $row, int $contact, string $angle = ''): PlanRow
     {
         $people = [...$row->contact === null ? [] : [$row->contact], ...$row->others];
-        foreach ($row->others as $other) {
-            if ($other->id === $contact) {
-                return new PlanRow(
-                    $row->standing,
-                    $row->lines,
-                    $other,
-                    Reach::of($other, EntriesInForce::now()),
-                    Drafts::of($this->offer, $row->standing->account->name, $other, $row->lines),
-                    array_values(array_filter($people, fn (Contact $one): bool => ! $one->is($other))),
-                );
-            }
+        $to = collect($people)->first(fn (Contact $one): bool => $one->id === $contact) ?? $row->contact;
+        if ($to === $row->contact && ($angle === '' || $angle === $row->draft->angle)) {
+            return $row;
         }
+        $account = $row->standing->account;
 
-        return $row;
+        return new PlanRow(
+            $row->standing,
+            $row->lines,
+            $to,
+            $to === null ? null : Reach::of($to, EntriesInForce::now()),
+            Drafts::of(
+                $this->offer, $account, $to, $row->lines, angle: $angle,
+                used: AngleUse::at([$account->id])[$account->id] ?? [],
+            ),
+            array_values(array_filter($people, fn (Contact $one): bool => $one !== $to)),
+        );
     }
 
     /** What comes first when today's pace is used up. */

@@ -7,10 +7,11 @@ namespace App\View\Today;
 use App\Channels\Reach;
 use App\Models\Contact;
 use App\Models\Standing;
+use App\Reasons\Proposal;
 use App\Standings\SignalLine;
 use App\Support\Format;
+use Locale;
 use Luftig\Core\Company\Industries;
-use Luftig\Core\Reason\Draft;
 
 /** An approach that is planned, as a row and as the one in focus. */
 final readonly class PlanRow
@@ -28,7 +29,7 @@ final readonly class PlanRow
         public array $lines,
         public ?Contact $contact,
         public ?Reach $reach,
-        public Draft $draft,
+        public Proposal $draft,
         public array $others = [],
     ) {
     }
@@ -46,7 +47,24 @@ final readonly class PlanRow
 
     public function records(): string
     {
-        return route('reasons.create', [$this->standing->account_id, 'contact' => $this->contact?->id]);
+        return route('reasons.create', [
+            $this->standing->account_id, 'contact' => $this->contact?->id, 'angle' => $this->draft->angle,
+        ]);
+    }
+
+    /** In which language the words are, where it is not ours. */
+    public function language(): string
+    {
+        return $this->draft->language === 'en' ? ''
+            : ' · in '.Locale::getDisplayLanguage($this->draft->language, 'en');
+    }
+
+    /** The same approach by another angle; nothing where no other holds. */
+    public function otherwise(): ?string
+    {
+        return $this->draft->others === [] ? null : route('today', array_filter([
+            'focus' => $this->standing->account_id, 'to' => $this->contact?->id, 'angle' => $this->draft->others[0],
+        ]));
     }
 
     public function priority(): string

@@ -17,17 +17,16 @@ final readonly class TodayFocus
     public function __construct(public Offer $offer, public ?PlanRow $focus)
     {
         $this->ways = $focus === null ? null : Ways::toAccount(
-            $focus->standing->account, $focus->contact, $focus->draft->words(), $focus->draft->subject(),
-            EntriesInForce::now(),
+            $focus->standing->account, $focus->contact, $focus->draft, EntriesInForce::now(),
         );
     }
 
     /** Of one account alone; the day is not planned anew for it. Where it is no longer there, the first of the plan. */
-    public static function of(Offer $offer, User $rep, int $account, int $to = 0): self
+    public static function of(Offer $offer, User $rep, int $account, int $to = 0, string $angle = ''): self
     {
         $plan = new Plan($offer, $rep);
         $row = $plan->row($account) ?? array_merge(...array_values($plan->groups()))[0] ?? null;
 
-        return new self($offer, $row === null ? null : $plan->addressed($row, $to));
+        return new self($offer, $row === null ? null : $plan->addressed($row, $to, $angle));
     }
 }

@@ -39,14 +39,15 @@ final readonly class TodayPage
     /**
      * @param  int  $focus  the account that is in focus, where it is in the plan
      * @param  int  $to  the contact whom its words are for, where it is one of those to contact there
+     * @param  string  $angle  by which they are spoken to, where it is another than the heaviest
      */
-    public static function of(Offer $offer, User $rep, int $focus, int $to = 0): self
+    public static function of(Offer $offer, User $rep, int $focus, int $to = 0, string $angle = ''): self
     {
         $plan = new Plan($offer, $rep);
         $groups = $plan->groups();
         $rows = array_merge(...array_values($groups));
         $planned = self::named($rows, $focus) ?? $rows[0] ?? null;
-        $row = $planned === null ? null : $plan->addressed($planned, $to);
+        $row = $planned === null ? null : $plan->addressed($planned, $to, $angle);
         $groups = array_map(
             fn (array $rows): array => array_map(
                 fn (PlanRow $one): PlanRow => $one === $planned ? $row ?? $one : $one,

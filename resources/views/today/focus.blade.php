@@ -30,7 +30,11 @@
         @endif
         <x-words :ways="$page->ways" :to="$row->contact?->name()">
             <x-button kind="primary" key="r" :href="$row->records()">Record the reason</x-button>
+            @if ($row->otherwise())<x-button key="w" :href="$row->otherwise()" hx-get="{{ $row->otherwise() }}"
+                hx-target="#focus" hx-replace-url="true" hx-sync="#focus:replace">Another angle</x-button>@endif
         </x-words>
+        <p class="small text-body-secondary">{{ $row->draft->angle }} · {{ $row->draft->reads() }}{{
+            $row->language() }}</p>
         <div class="d-flex flex-wrap gap-2">
             <x-button small key="l" opens="later-{{ $row->standing->account_id }}">Later</x-button>
             <x-button small key="x" opens="out-{{ $row->standing->account_id }}">Keep out</x-button>

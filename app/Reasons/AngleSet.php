@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reasons;
+
+use App\Models\Offer;
+use Luftig\Core\Reason\Angle;
+use Luftig\Core\Rules\Angles;
+use Luftig\Core\Rules\Input;
+
+/** The angles of an offer, or those that ship for any trade where it has none of its own. */
+final readonly class AngleSet
+{
+    private const NEUTRAL = __DIR__.'/data/angles.json';
+
+    /**
+     * @param  array<array-key, array<string, mixed>>  $written  by name: say, and words by language and approach
+     * @param  list<Angle>  $angles
+     */
+    private function __construct(private array $written, public array $angles)
+    {
+    }
+
+    public static function of(Offer $offer): self
+    {
+        static $made = [];
+        $own = $offer->rules->angles ?? [];
+        if ($own === []) {
+            return self::neutral();
+        }
+        // Read once for the rows of a page; another text is another set.
+        $mark = hash('xxh3', (string) json_encode($own));
+        $made = array_slice($made, -4, null, true);
+
+        return $made[$mark] ??= self::read($own);
+    }
+
+    /** Those that ship; the last of them rests on nothing but that the account fits. */
+    public static function neutral(): self
+    {
+        static $set = null;
+
+        return $set ??= self::read(array_values((array) json_decode((string) file_get_contents(self::NEUTRAL), true)));
+    }
+
+    /** @param  list<array<string, mixed>>  $stored */
+    private static function read(array $stored): self
+    {
+        $written = $angles = [];
+        foreach ($stored as $i => $one) {
+            $angles[] = Angles::read(Input::of(
+                ['id' => $one['name'], 'needed' => $one['needed'], 'welcome' => $one['welcome'] ?? []], "angles[$i]",
+            ));
+            $written[$one['name']] = $one;
+        }
+
+        return new self($written, $angles);
+    }
+
+    public function say(string $angle): string
+    {
+        return (string) $this->written[$angle]['say'];
+    }
+
+    /**
+     * In the first of some languages in which it is written, else in the first in which it is.
+     *
+     * @param  list<string>  $languages  codes, the best first
+     * @return array{string, array<string, string>} the language, and words by kind of approach
+     */
+    public function words(string $angle, array $languages): array
+    {
+        /** @var array<string, array<string, string>> $words */
+        $words = $this->written[$angle]['words'];
+        foreach ($languages as $language) {
+            if (isset($words[$language])) {
+                return [$language, $words[$language]];
+            }
+        }
+        $first = (string) array_key_first($words);
+
+        return [$first, $words[$first]];
+    }
+}
