@@ -68,7 +68,11 @@ final class Drafts
         }
         $chosen = $proposals[$angle ?? ''] ?? (reset($proposals) ?: self::last($offer, $account, $to));
 
-        return $chosen->beside(array_values(array_diff(array_keys($proposals), [$chosen->angle])));
+        // One after the other, so that each is met on the way round.
+        $names = array_map(strval(...), array_keys($proposals));
+        $at = (int) array_search($chosen->angle, $names, true);
+
+        return $chosen->beside([...array_slice($names, $at + 1), ...array_slice($names, 0, $at)]);
     }
 
     /** Where none of the team's own can be said: what can be said of any house that fits. */

@@ -49,7 +49,11 @@ final class Slots
 
         return ($isAnother ? ['colleague' => $signal->contact?->first_name] : []) + match ($signal->kind) {
             Kind::Hiring => [
-                'role' => preg_replace('~([^s])s$~u', '$1', (string) ($role = self::role($signal->title))),
+                // One of several, where several are sought.
+                'role' => preg_replace(
+                    ['~^(?:two|three|four|five|six|\d+) ~iu', '~([^s])s$~u'], ['', '$1'],
+                    (string) ($role = self::role($signal->title)),
+                ),
                 'a_role' => self::a($role),
             ],
             Kind::Funding => ['money' => isset($facts['eur']) ? self::money((float) $facts['eur']) : null],

@@ -44,7 +44,8 @@ final readonly class Reasons
     public function write(Offer $offer, array $reps, array $without): void
     {
         $catalogue = RuleBook::catalogueOf($offer->rules ?? throw new \LogicException('The offer has rules.'));
-        $standings = Standing::query()->with('account.signals.contact', 'account.contacts')
+        $standings = Standing::query()
+            ->with('account.signals.contact', 'account.contacts', 'account.places', 'account.technologies')
             ->where('offer_id', $offer->id)->where('state', StandingState::Ranked)->whereNotIn('account_id', $without)
             ->orderByDesc('priority')->orderBy('account_id')->limit(self::READY + self::USED + self::EXPIRED + 60)
             ->get();
@@ -52,16 +53,16 @@ final readonly class Reasons
         foreach ($standings as $standing) {
             $lines = SignalLine::of($standing, $standing->account->signals, $catalogue);
             $to = $this->addressee($standing);
-            $rests = Drafts::restsOn($to, $lines);
+            $draft = Drafts::of($offer, $standing->account, $to, $lines, onlyFresh: true);
             $facts = UndatedFacts::of($standing->account);
-            if ($to === null || $rests === [] || $facts === []) {
+            if ($to === null || $draft->restsOn === [] || $facts === []) {
                 continue;
             }
             $by = $this->dice->pick($reps);
             if ($made < self::READY + self::USED) {
-                $words = Drafts::of($offer, $standing->account->name, $to, $lines, onlyFresh: true)->words();
                 $reason = RecordReason::record(
-                    $offer, $standing->account, $to, $by, $standing, $words, 'email', $rests, [],
+                    $offer, $standing->account, $to, $by, $standing, $draft->of('email')->text, 'email',
+                    $draft->restsOn, [], $draft->angle,
                 );
                 $made < self::READY || $this->use($offer, $reason);
             } elseif ($made < self::READY + self::USED + self::EXPIRED) {

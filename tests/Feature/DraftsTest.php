@@ -82,6 +82,13 @@ final class DraftsTest extends TestCase
         ], 0, 3));
         $other = $this->draft($this->account('tunhede.example'), angle: 'New money');
         self::assertSame('Ask what part of the new money the air takes', $other->headline());
+        // Each is met once on the way round.
+        $round = [];
+        for ($angle = $draft->angle, $i = 0; $i <= count($draft->others); $i++) {
+            $angle = $this->draft($this->account('tunhede.example'), angle: $angle)->others[0];
+            $round[] = $angle;
+        }
+        self::assertSame([...$draft->others, $draft->angle], $round);
         self::assertStringContainsString('congratulations on the round. If a part', $other->words(), 'no sum is known');
     }
 
@@ -151,7 +158,8 @@ final class DraftsTest extends TestCase
     {
         $this->bring(IntakeKind::Accounts, "domain;name;industry;headcount;country\nx.example;Firm;glass;90;SE\n");
         $this->bring(IntakeKind::Signals, "domain;kind;date;title\n"
-            ."x.example;own_engagement;2026-11-22;Looked at a page\nx.example;topic_interest;2026-11-22;Reads about leaks\n");
+            ."x.example;own_engagement;2026-11-22;Looked at a page\n"
+            ."x.example;topic_interest;2026-11-22;Reads about leaks\n");
         (new Standings)->refresh();
         $draft = $this->draft($this->account('x.example'));
         self::assertSame(['They fit', []], [$draft->angle, $draft->restsOn]);

@@ -166,7 +166,7 @@ final class PlanTest extends TestCase
             $row->priority(), $row->way(), $row->barbs(), $row->more(), $row->why(),
         ]);
         self::assertSame(route('today', ['focus' => $account->id]), $row->address());
-        self::assertSame(route('reasons.create', [$account->id]), $row->records());
+        self::assertSame(route('reasons.create', [$account->id, 'angle' => 'They fit']), $row->records());
     }
 
     public function test_whom_rule_9_takes_stands_in_the_row_and_who_is_skipped_takes_it_out(): void
@@ -183,7 +183,7 @@ final class PlanTest extends TestCase
         self::assertSame(['Glasverk'], $this->planned());
         self::assertSame('Ida Lie', $this->rows()[0]->contact?->name());
         self::assertSame(
-            route('reasons.create', [$account->id, 'contact' => $ida->id]),
+            route('reasons.create', [$account->id, 'contact' => $ida->id, 'angle' => 'They fit']),
             $this->rows()[0]->records(),
         );
         self::assertSame($standing->account_id, $this->plan()->row($account->id)?->standing->account_id);

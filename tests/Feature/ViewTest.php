@@ -12,6 +12,7 @@ use App\Models\Role;
 use App\Models\Signal;
 use App\Models\User;
 use App\Reasons\Drafts;
+use App\Reasons\Proposal;
 use App\Standings\SignalLine;
 use App\Support\Format;
 use App\View\Choices;
@@ -163,8 +164,11 @@ final class ViewTest extends TestCase
         Channel::factory()->create(
             ['contact_id' => $contact->id, 'type' => 'direct_phone', 'value' => '+45 96 (00) 12', 'state' => 'unknown'],
         );
+        $draft = new Proposal('x', 'say', 'en', [
+            'message' => "Hello Pernille,\nhow & why?", 'subject' => 'Round B, 12M',
+        ], [], []);
         $ways = fn (): Ways => Ways::toAccount(
-            $account, $contact->load('channels'), "Hello Pernille,\nhow & why?", 'Round B, 12M', EntriesInForce::now(),
+            $account, $contact->load('channels'), $draft, EntriesInForce::now(),
         );
         self::assertSame(
             'mailto:pernille%40tunhede.example?subject=Round%20B%2C%2012M'
@@ -180,7 +184,7 @@ final class ViewTest extends TestCase
         $this->actingAs($this->rep)
             ->post(route('keep-out.store'), ['value' => 'pernille@tunhede.example', 'reason' => 'asked']);
         self::assertNull($ways()->mail, 'an address on the keep-out is not written to, and a dead one neither');
-        self::assertNull(Ways::toAccount($account, null, 'Hello', 'x', EntriesInForce::now())->mail);
+        self::assertNull(Ways::toAccount($account, null, $draft, EntriesInForce::now())->mail);
     }
 
     public function test_screens_have_a_letter_each_and_leads_see_more_of_them(): void
@@ -234,11 +238,12 @@ final class ViewTest extends TestCase
         self::assertSame([], Suggestions::of(CriterionField::Country, ' '));
     }
 
-    public function test_a_draft_rests_on_the_first_fresh_signal_of_each_kind(): void
+    public function test_a_draft_rests_on_a_fresh_signal_that_may_be_said(): void
     {
         $line = fn (int $id, Kind $kind, Stage $stage, float $push): SignalLine => new SignalLine(
-            (new Signal(['title' => "No. $id", 'occurred_at' => now()]))->forceFill(['id' => $id]), $kind, 1.0, 1.0, 0,
-            $push, $push, $stage, 0.0, .5,
+            (new Signal(['title' => "Planner $id sought", 'occurred_at' => now(), 'kind' => $kind]))
+                ->forceFill(['id' => $id]),
+            $kind, 1.0, 1.0, 0, $push, $push, $stage, 0.0, .5,
         );
         $lines = [
             $line(1, Kind::Funding, Stage::Fading, .5),
@@ -248,9 +253,9 @@ final class ViewTest extends TestCase
             $line(5, Kind::Hiring, Stage::Fresh, .2),
             $line(6, Kind::News, Stage::Fresh, .1),
         ];
-        self::assertSame(
-            [2, 5],
-            array_map(fn (SignalLine $one): int => $one->signal->id, Drafts::restsOn(null, $lines)),
-        );
+        $draft = Drafts::of($this->offer, Account::factory()->create(), null, $lines);
+        // The two together weigh .6 and a tenth more, which is more than the funding alone.
+        self::assertSame(['Money, and hands sought', [2, 5]], [$draft->angle, $draft->signals()]);
+        self::assertSame(['New money', 'A role that is sought', 'In the press', 'They fit'], $draft->others);
     }
 }

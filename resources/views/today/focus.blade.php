@@ -30,7 +30,7 @@
         @endif
         <x-words :ways="$page->ways" :to="$row->contact?->name()">
             <x-button kind="primary" key="r" :href="$row->records()">Record the reason</x-button>
-            @if ($row->otherwise())<x-button key="w" :href="$row->otherwise()" hx-get="{{ $row->otherwise() }}"
+            @if ($row->otherwise())<x-button small key="w" :href="$row->otherwise()" hx-get="{{ $row->otherwise() }}"
                 hx-target="#focus" hx-replace-url="true" hx-sync="#focus:replace">Another angle</x-button>@endif
         </x-words>
         <p class="small text-body-secondary">{{ $row->draft->angle }} · {{ $row->draft->reads() }}{{
@@ -40,7 +40,7 @@
             <x-button small key="x" opens="out-{{ $row->standing->account_id }}">Keep out</x-button>
         </div>
         <p class="small text-body-secondary d-none d-lg-block"><x-key
-            of="↑ ↓ move Enter open R reason C copy L later X keep out" /></p>
+            of="↑ ↓ move Enter open R reason W angle C copy L later X keep out" /></p>
     </section>
     <x-later :account="$row->standing->account" next="/" />
     <x-keep-out :account="$row->standing->account" next="/" />
