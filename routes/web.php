@@ -36,6 +36,7 @@ use App\Http\Controllers\PressController;
 use App\Http\Controllers\ReadsController;
 use App\Http\Controllers\ReasonController;
 use App\Http\Controllers\ReservationController;
+use App\Http\Controllers\ResultsController;
 use App\Http\Controllers\RulesController;
 use App\Http\Controllers\SignalController;
 use App\Http\Controllers\SignInController;
@@ -291,6 +292,7 @@ Route::middleware('auth')->group(function (): void {
     Route::put('/press/{class}', [PressController::class, 'update'])->name('press.update')->can('update', 'class');
     Route::delete('/press/{class}', [PressController::class, 'destroy'])->name('press.destroy')
         ->can('update', 'class');
+    Route::get('/results', ResultsController::class)->name('results')->can('viewAny', Approach::class);
     Route::get('/posts', [PostController::class, 'show'])->name('posts.show')->can('viewAny', Feed::class);
     Route::post('/posts', [PostController::class, 'store'])->name('posts.store')->can('viewAny', Feed::class);
     Route::get('/candidates', [CandidateController::class, 'index'])->name('candidates')

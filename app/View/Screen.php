@@ -17,6 +17,7 @@ enum Screen: string
     case Lists = 'lists';
     case Network = 'network';
     case Reasons = 'reasons';
+    case Results = 'results';
     case Intake = 'intake';
     case KeepOut = 'keep-out';
     case Alerts = 'alerts';
@@ -50,6 +51,7 @@ enum Screen: string
     {
         return match ($this) {
             self::Alerts => 'm',
+            self::Results => 's',
             self::Rules => 'u',
             self::Team => 'e',
             default => $this->value[0],

@@ -27,7 +27,8 @@ final class AccessibilityTest extends BrowserTestCase
             '/finder?on=contacts&add=event&every=1', '/finder?on=contacts&add=reach',
             '/finder?on=contacts&c[0][f]=country&c[0][v]=SE&vary=0&wide=country',
             '/finder/words?on=contacts&c[0][f]=country&c[0][v]=SE', ...$this->kept(), '/network/relations',
-            '/intake/1', '/feeds/new', '/webhooks/new', '/press', '/alerts', '/posts?of=https%3A%2F%2Fa.example',
+            '/intake/1', '/feeds/new', '/webhooks/new', '/press', '/alerts', '/results',
+            '/posts?of=https%3A%2F%2Fa.example',
             '/finder?on=accounts&add=opening', '/signals/1', '/candidates?tab=people',
             '/pace', '/begin?step=4', '/go?q=a', '/no-such-page',
         ];

@@ -52,10 +52,13 @@ final class ActingTest extends BrowserTestCase
         $this->keys('j', 'r');
         $this->see('In which words');
         $this->find('select[name=contact] option[value=""]')->click();
-        self::assertStringStartsWith('Hello, ', (string) $this->find('[name=words]')->getAttribute('value'));
+        self::assertMatchesRegularExpression(
+            '/^(Hello|Hej), /',
+            (string) $this->find('[name=words]')->getAttribute('value'),
+        );
         $this->find('select[name=contact] option:nth-child(2)')->click();
         self::assertMatchesRegularExpression(
-            '/^Hello \p{Lu}\w+, /u',
+            '/^(Hello|Hej) \p{Lu}\w+, /u',
             (string) $this->find('[name=words]')->getAttribute('value'),
             'it greets whom it is for',
         );

@@ -48,6 +48,10 @@ final class ImportToReasonTest extends BrowserTestCase
         }
         $this->press('Record the reason');
         $this->see('What the words rest on');
+        // Ticked is what the words mention; what is told besides is ticked by hand.
+        $this->press($this->all('.form-check', 'Chief worked at a customer')[0]->findElement(
+            WebDriverBy::cssSelector('input:not(:checked)'),
+        ));
         $this->press($this->all('button', 'Record the reason')[0]);
         $this->see('The evidence as it was');
         $this->see('Chief worked at a customer');
