@@ -5,6 +5,8 @@ declare(strict_types=1);
 /*
  * Speed and memory as ratios measured in one run, on a database of its own that is gone afterwards.
  *   ./luftig bench [accounts] [signals] [contacts] [part: standings, finder, intake or feeds]
+ * And how good the ranking is, without a database:
+ *   ./luftig bench judgement [worlds]
  */
 
 use Illuminate\Contracts\Console\Kernel;
@@ -12,6 +14,13 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 
 require __DIR__.'/../tests/bootstrap.php';
+require __DIR__.'/measure.php';
+require __DIR__.'/judgement.php';
+
+if (($argv[1] ?? null) === 'judgement') {
+    judgement((int) ($argv[2] ?? 20));
+    ended();
+}
 putenv('DB_DATABASE=luftig_bench');
 $_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = 'luftig_bench';
 
@@ -27,39 +36,6 @@ $app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 Artisan::call('migrate', ['--force' => true]);
 activity()->disableLogging();
-
-/** @return float seconds */
-function seconds(callable $work): float
-{
-    $begin = hrtime(true);
-    $work();
-
-    return (hrtime(true) - $begin) / 1e9;
-}
-
-/** @return list<string> limits that were missed */
-function missed(?string $more = null): array
-{
-    static $missed = [];
-    if ($more !== null) {
-        $missed[] = $more;
-    }
-
-    return $missed;
-}
-
-function say(string $line): void
-{
-    printf("%s  (peak memory %d MB)\n", $line, (int) (memory_get_peak_usage(true) / 1048576));
-}
-
-/** Prints a figure with its limit; the run ends with 1 where one is missed. */
-function limit(string $what, float $figure, float $most): void
-{
-    $isKept = $figure <= $most;
-    printf("%s %s: %.3g, at most %.3g\n", $isKept ? '  ' : '✗ ', $what, $figure, $most);
-    $isKept || missed($what);
-}
 
 require __DIR__.'/world.php';
 require __DIR__.'/standings.php';
@@ -81,5 +57,4 @@ in_array($part, [null, 'intake'], true) && intake($accounts);
 in_array($part, [null, 'feeds'], true) && feeds($accounts);
 DB::purge();
 (new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'luftig', ''))->exec('DROP DATABASE luftig_bench');
-printf(missed() === [] ? "All limits are kept.\n" : "Missed: %s.\n", implode('; ', missed()));
-exit(missed() === [] ? 0 : 1);
+ended();

@@ -80,11 +80,16 @@ final readonly class Template
         return [self::tidied($text), array_values(array_unique($lacking))];
     }
 
-    /** What a part that is not shown leaves behind: spaces at the ends of lines and before a full stop, empty lines. */
+    /**
+     * What a part that is not shown leaves behind: spaces at the ends of lines and before a full stop, empty lines. And
+     * the full stop of a sentence that a name has brought already, as one of a company that ends in B.V. has.
+     */
     private static function tidied(string $text): string
     {
         return trim((string) preg_replace(
-            ['~[ \t]+~', '~ +([.,;:?!])~', '~ *\n *~', '~\n{3,}~'], [' ', '$1', "\n", "\n\n"], $text,
+            ['~[ \t]+~', '~ +([.,;:?!])~', '~(?<!\.)\.\.(?!\.)~', '~ *\n *~', '~\n{3,}~'],
+            [' ', '$1', '.', "\n", "\n\n"],
+            $text,
         ));
     }
 }

@@ -205,6 +205,8 @@ final class ReasonsTest extends TestCase
         self::assertSame(['A and 5. B', []], $fill('A{{#x}} and {{x}}{{/x}}. B', ['x' => '5']));
         self::assertSame(['none', []], $fill('{{^x}}none{{/x}}{{#x}}some{{/x}}'));
         self::assertSame(['in out', []], $fill('{{#a}}in{{#b}} deep {{c}}{{/b}} out{{/a}}', ['a' => '1']));
+        self::assertSame(['At Folie B.V. Until … then', []], $fill('At {{x}}. Until … then', ['x' => 'Folie B.V.']));
+        self::assertSame(['Wait... then.', []], $fill('Wait... then{{#x}}, {{x}}{{/x}}.'));
         self::assertSame(["A\n\nB <&> é", []], $fill("A  \n{{#x}}y{{/x}}\n\n\nB {{l}} é", ['l' => '<&>']));
         foreach (['{{#a}}', '{{/a}}', '{{#a}}{{/b}}', '{{a b}}', 'x }} y', '{{#a}}{{#b}}{{/a}}{{/b}}'] as $wrong) {
             try {
@@ -214,6 +216,29 @@ final class ReasonsTest extends TestCase
                 self::assertSame('template', $mistake->at);
             }
         }
+    }
+
+    public function test_whatever_the_slots_hold_they_come_as_they_are_and_no_braces_are_left(): void
+    {
+        $this->limitTo(60)->forAll(
+            Generators::seq(Generators::elements('a', 'b', 'c')),
+            Generators::seq(Generators::elements('a', 'b', 'c')),
+        )->then(function (array $used, array $filled): void {
+            $slots = array_fill_keys($filled, 'Åsa');
+            $template = '';
+            foreach ($used as $i => $name) {
+                $template .= $i % 2 === 0 ? "<{{{$name}}}>" : "{{#$name}}({{{$name}}}){{/$name}}{{^$name}}-{{/$name}}";
+            }
+            [$text, $lacking] = Template::of($template)->fill($slots);
+            $expected = '';
+            $missing = [];
+            foreach ($used as $i => $name) {
+                $has = in_array($name, $filled, true);
+                $expected .= $i % 2 === 0 ? ($has ? '<Åsa>' : "<[$name]>") : ($has ? '(Åsa)' : '-');
+                $i % 2 === 0 && ! $has && $missing[$name] = $name;
+            }
+            self::assertSame([$expected, array_values($missing)], [$text, $lacking]);
+        });
     }
 
     /** @return array<string, array{string, string, int, int|null, bool}> */
