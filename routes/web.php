@@ -3,6 +3,7 @@
 use App\Exports\ExportFormats;
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AlertController;
+use App\Http\Controllers\AngleController;
 use App\Http\Controllers\ApproachController;
 use App\Http\Controllers\BeginController;
 use App\Http\Controllers\CandidateController;
@@ -364,6 +365,23 @@ Route::middleware('auth')->group(function (): void {
         ->can('viewAny', RuleSet::class);
     Route::post('/rules/{offer}', [RulesController::class, 'store'])->name('rules.store')
         ->can('create', RuleSet::class);
+
+    Route::get('/rules/{offer}/angles', [AngleController::class, 'index'])->name('angles.index')
+        ->can('viewAny', RuleSet::class);
+    Route::get('/rules/{offer}/angles/new', [AngleController::class, 'create'])->name('angles.create')
+        ->can('create', RuleSet::class);
+    Route::post('/rules/{offer}/angles', [AngleController::class, 'store'])->name('angles.store')
+        ->can('create', RuleSet::class);
+    Route::post('/rules/{offer}/angles/preview', [AngleController::class, 'preview'])->name('angles.preview')
+        ->can('create', RuleSet::class);
+    Route::post('/rules/{offer}/angles/restore/{ruleSet}', [AngleController::class, 'restore'])
+        ->name('angles.restore')->can('create', RuleSet::class);
+    Route::get('/rules/{offer}/angles/{at}', [AngleController::class, 'edit'])->name('angles.edit')
+        ->whereNumber('at')->can('create', RuleSet::class);
+    Route::post('/rules/{offer}/angles/{at}', [AngleController::class, 'store'])->name('angles.update')
+        ->whereNumber('at')->can('create', RuleSet::class);
+    Route::delete('/rules/{offer}/angles/{at}', [AngleController::class, 'destroy'])->name('angles.destroy')
+        ->whereNumber('at')->can('create', RuleSet::class);
 
     Route::get('/team', [TeamController::class, 'index'])->name('team.index')->can('viewAny', User::class);
     Route::post('/team', [TeamController::class, 'store'])->name('team.store')->can('create', User::class);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Reasons;
 
 use App\Models\Offer;
+use Luftig\Core\Mistake;
 use Luftig\Core\Reason\Angle;
 use Luftig\Core\Rules\Angles;
 use Luftig\Core\Rules\Input;
@@ -12,6 +13,9 @@ use Luftig\Core\Rules\Input;
 /** The angles of an offer, or those that ship for any trade where it has none of its own. */
 final readonly class AngleSet
 {
+    /** In which words may be written. */
+    public const LANGUAGES = ['en', 'de', 'sv', 'da', 'no', 'fi', 'nl', 'pl', 'fr'];
+
     private const NEUTRAL = __DIR__.'/data/angles.json';
 
     /**
@@ -44,8 +48,12 @@ final readonly class AngleSet
         return $set ??= self::read(array_values((array) json_decode((string) file_get_contents(self::NEUTRAL), true)));
     }
 
-    /** @param  list<array<string, mixed>>  $stored */
-    private static function read(array $stored): self
+    /**
+     * @param  list<array<string, mixed>>  $stored
+     *
+     * @throws Mistake naming what cannot be used
+     */
+    public static function read(array $stored): self
     {
         $written = $angles = [];
         foreach ($stored as $i => $one) {
@@ -56,6 +64,12 @@ final readonly class AngleSet
         }
 
         return new self($written, $angles);
+    }
+
+    /** @return list<array<string, mixed>> as they are stored with rules */
+    public function stored(): array
+    {
+        return array_values($this->written);
     }
 
     public function say(string $angle): string

@@ -52,14 +52,8 @@ final class Drafts
         foreach ($fresh !== [] || $onlyFresh ? $fresh : $sayable as $line) {
             $byId[$line->signal->id] = $line;
         }
-        $contact = new AngleContact(
-            $to->id ?? 0, self::days($to), array_map(
-                fn (SignalLine $line): AngleSignal => self::signal($line, $to),
-                array_values($byId),
-            ), self::facts($account),
-        );
         $proposals = [];
-        foreach (Angle::holding($set->angles, $contact, $used) as $holding) {
+        foreach (Angle::holding($set->angles, self::seen($account, $to, $byId), $used) as $holding) {
             $proposal = self::proposal($offer, $set, $account, $to, $holding, $byId);
             // One that cannot be said whole is not proposed.
             if ($proposal->of('message')->open === []) {
@@ -73,6 +67,41 @@ final class Drafts
         $at = (int) array_search($chosen->angle, $names, true);
 
         return $chosen->beside([...array_slice($names, $at + 1), ...array_slice($names, 0, $at)]);
+    }
+
+    /**
+     * By one angle alone, whatever else would be said and whatever slot stays open; null where it does not hold.
+     *
+     * @param  list<SignalLine>  $lines
+     */
+    public static function by(
+        AngleSet $set,
+        Angle $angle,
+        Offer $offer,
+        Account $account,
+        ?Contact $to,
+        array $lines,
+    ): ?Proposal {
+        $byId = [];
+        foreach ($lines as $line) {
+            if ($line->mayBeSaid() && $line->isFresh()) {
+                $byId[$line->signal->id] = $line;
+            }
+        }
+        $holding = $angle->of(self::seen($account, $to, $byId));
+
+        return $holding === null ? null : self::proposal($offer, $set, $account, $to, $holding, $byId);
+    }
+
+    /** @param  array<int, SignalLine>  $lines */
+    private static function seen(Account $account, ?Contact $to, array $lines): AngleContact
+    {
+        return new AngleContact(
+            $to->id ?? 0, self::days($to), array_map(
+                fn (SignalLine $line): AngleSignal => self::signal($line, $to),
+                array_values($lines),
+            ), self::facts($account),
+        );
     }
 
     /** Where none of the team's own can be said: what can be said of any house that fits. */

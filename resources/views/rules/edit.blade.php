@@ -2,6 +2,7 @@
 @use('App\View\Rules\RoleRow')
 <x-layout title="Rules of {{ $page->offer->name }}" at="rules">
     <x-heading title="Rules" :about="$page->about()">
+        <x-button small :href="route('angles.index', $page->offer)">Angles</x-button>
         @foreach (View::shared('offers', []) as $one)
             <x-button small :href="route('rules.edit', $one)"
                 :active="$one->is($page->offer)">{{ $one->name }}</x-button>
