@@ -77,7 +77,10 @@ final readonly class AnglePage
 
     public function heading(string $language): string
     {
-        return $language === '' ? 'In another language' : self::language($language);
+        return match (true) {
+            $language !== '' => self::language($language), $this->at === null => 'In one language',
+            default => 'In another language',
+        };
     }
 
     public function title(): string

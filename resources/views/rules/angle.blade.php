@@ -8,9 +8,9 @@
         <input type="hidden" name="version" value="{{ $page->version() }}">
         <div class="col-lg-7 vstack gap-4">
             <div class="row g-3">
-                <x-field width="col-md-5" label="Name" name="name" required maxlength="80"
+                <x-field width="col-md-5" label="Name" name="name" maxlength="80"
                     :value="old('name', $page->angle['name'] ?? '')" />
-                <x-field width="col-md-7" label="What it says, in one line for the rep" name="say" required
+                <x-field width="col-md-7" label="What it says, in one line for the rep" name="say"
                     maxlength="190" :value="old('say', $page->angle['say'] ?? '')" />
             </div>
             <x-section title="What it rests on" about="it holds where all that is needed does">
