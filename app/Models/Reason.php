@@ -72,9 +72,25 @@ final class Reason extends Model
         return $this->hasMany(Approach::class)->latest('made_at');
     }
 
+    /** Nothing can be made of it any more: its day has come, or what it rests on turned out to be wrong. */
     public function isExpired(): bool
     {
-        return $this->expires_on <= today();
+        return $this->expires_on <= today() || $this->isStruck();
+    }
+
+    public function isStruck(): bool
+    {
+        return StruckSignal::query()->whereIn('id', array_column($this->evidence['signals'] ?? [], 'id'))->exists();
+    }
+
+    /** @param  Builder<self>  $query */
+    private static function whereSound(Builder $query): void
+    {
+        $query->where('expires_on', '>', today())->whereNotExists(
+            fn ($struck) => $struck->from('struck_signals')
+                ->whereColumn('struck_signals.account_id', 'reasons.account_id')
+                ->whereRaw("JSON_CONTAINS(JSON_EXTRACT(reasons.evidence, '$.signals[*].id'), struck_signals.id)"),
+        );
     }
 
     /**
@@ -85,8 +101,8 @@ final class Reason extends Model
     {
         return match ($state) {
             'used' => $query->has('approaches'),
-            'expired' => $query->doesntHave('approaches')->where('expires_on', '<=', today()),
-            default => $query->doesntHave('approaches')->where('expires_on', '>', today()),
+            'expired' => $query->doesntHave('approaches')->whereNot(self::whereSound(...)),
+            default => $query->doesntHave('approaches')->where(self::whereSound(...)),
         };
     }
 }

@@ -30,7 +30,8 @@ final class AccessibilityTest extends BrowserTestCase
             '/intake/1', '/feeds/new', '/webhooks/new', '/press', '/alerts', '/results',
             '/posts?of=https%3A%2F%2Fa.example',
             '/finder?on=accounts&add=opening', '/signals/1', '/candidates?tab=people',
-            '/pace', '/rules/1/angles', '/rules/1/angles/0', '/rules/1/angles/new', '/begin?step=4', '/go?q=a', '/no-such-page',
+            '/rules/1/angles', '/rules/1/angles/0', '/rules/1/angles/new',
+            '/pace', '/begin?step=4', '/go?q=a', '/no-such-page',
         ];
         foreach ([...$main, ...$further] as $view) {
             $found += $this->check($view, in_array($view, $main, true));

@@ -180,6 +180,42 @@ final class LearningTest extends TestCase
         self::assertSame([[], 0], [LookBack::of([])->fifths, LookBack::of([])->pairs]);
     }
 
+    public function test_looking_back_counts_what_a_plain_count_does_and_only_order_matters(): void
+    {
+        $this->limitTo(60)->forAll(Generators::seq(Generators::tuple(
+            Generators::choose(0, 40), Generators::bool(), Generators::choose(0, 6),
+        )))->then(function (array $given): void {
+            $observations = array_map(
+                fn (array $one): array => [86_400.0 * $one[0], $one[1], (float) $one[2]], $given,
+            );
+            [$pairs, $won] = [0, 0.0];
+            foreach ($observations as [$at, $answered, $score]) {
+                foreach ($observations as [$then, $other, $against]) {
+                    if ($answered && ! $other && abs($at - $then) <= 14 * 86_400) {
+                        $pairs++;
+                        $won += $score > $against ? 1 : ($score === $against ? .5 : 0);
+                    }
+                }
+            }
+            $back = LookBack::of($observations);
+            self::assertSame($pairs, $back->pairs);
+            self::assertCount($given === [] ? 0 : 5, $back->fifths);
+            self::assertSame(count($given), array_sum(array_column($back->fifths, 'of')));
+            if ($pairs === 0) {
+                self::assertNull($back->concordance);
+
+                return;
+            }
+            self::assertEqualsWithDelta($won / $pairs, $back->concordance, 1e-12);
+            self::assertLessThanOrEqual($back->concordance, $back->low);
+            self::assertGreaterThanOrEqual($back->concordance, $back->high);
+            $stretched = array_map(fn (array $one): array => [$one[0], $one[1], exp($one[2]) - 9], $observations);
+            self::assertEqualsWithDelta($back->concordance, LookBack::of($stretched)->concordance, 1e-12);
+            $turned = array_map(fn (array $one): array => [$one[0], $one[1], -$one[2]], $observations);
+            self::assertEqualsWithDelta(1 - $back->concordance, LookBack::of($turned)->concordance, 1e-12);
+        });
+    }
+
     public function test_where_all_pairs_are_asked_the_interval_is_delongs(): void
     {
         $this->limitTo(30)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {

@@ -57,7 +57,8 @@ final class AnglesTest extends TestCase
         $this->post(route('angles.preview', $this->offer), $this->form(name: '', say: ''))->assertOk();
         $other = ['is' => 'signal:expansion', 'need' => 'needed'];
         $this->post(route('angles.preview', $this->offer), $this->form(parts: [$other]))
-            ->assertSeeText('It holds for 0 of the first 1 account')->assertDontSeeText('Glasverk Tunhede, Pernille Askov-Rye');
+            ->assertSeeText('It holds for 0 of the first 1 account')
+            ->assertDontSeeText('Glasverk Tunhede, Pernille Askov-Rye');
     }
 
     public function test_what_lacks_or_is_too_long_is_said_beside_the_draft(): void

@@ -126,6 +126,44 @@ final class ReasonViewTest extends TestCase
         self::assertNull(ReasonPage::of($reason->refresh())->ways, 'nobody writes to whom is kept out');
     }
 
+    public function test_a_reason_is_no_longer_good_once_what_it_rests_on_is_struck_out_and_good_again_with_it(): void
+    {
+        $tunhede = $this->tunhede();
+        [$planners, $round] = Signal::query()->whereIn('title', ['Planners sought', 'Round B'])->orderByDesc('title')
+            ->get()->reverse()->values()->all();
+        $on = fn (Signal ...$signals): Reason => Reason::factory()->create([
+            'offer_id' => $this->offer->id, 'account_id' => $tunhede->id, 'expires_on' => today()->addDays(9),
+            'evidence' => [
+                'account' => ['name' => 'Glasverk Tunhede'], 'contact' => null, 'facts' => [],
+                'signals' => array_map(fn (Signal $one): array => [
+                    'id' => $one->id, 'title' => $one->title, 'kind' => $one->kind->value, 'quote' => null,
+                    'link' => null,
+                    'occurred_at' => $one->occurred_at->toIso8601ZuluString(), 'freshness' => 1, 'push' => .5,
+                    'fresh_until' => '2027-01-11', 'source' => null,
+                ], $signals),
+                'standing' => ['priority' => null, 'fit' => .8, 'access' => 0],
+            ],
+        ]);
+        [$one, $both, $other] = [$on($planners), $on($round, $planners), $on($round)];
+        $in = fn (string $state): array => Reason::query()->inState($state)->orderBy('id')->pluck('id')->all();
+        self::assertSame([$one->id, $both->id, $other->id], $in('ready'));
+
+        $this->actingAs($this->rep)->delete(route('signals.destroy', $planners), ['reason' => 'It is about others.'])
+            ->assertSessionHasNoErrors();
+        self::assertSame([[$other->id], [$one->id, $both->id]], [$in('ready'), $in('expired')]);
+        $page = ReasonPage::of($both->fresh() ?? $both);
+        self::assertSame(
+            [false, true, 'No longer good', 'what it rests on was struck out since.'],
+            [$page->isReady(), $page->isExpired(), $page->expired(), $page->why()],
+        );
+        $this->get(route('reasons.index', ['state' => 'expired']))->assertSeeText('rests on what was struck out');
+        $this->get(route('reasons.show', $one))->assertDontSeeText('Record the approach')
+            ->assertSeeText('No longer good: what it rests on was struck out since.');
+
+        $this->post(route('signals.restore', $planners->id))->assertSessionHasNoErrors();
+        self::assertSame([[$one->id, $both->id, $other->id], []], [$in('ready'), $in('expired')]);
+    }
+
     public function test_what_came_of_a_reason_is_told_approach_by_approach(): void
     {
         $reason = $this->reason(['evidence' => [

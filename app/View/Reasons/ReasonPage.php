@@ -77,7 +77,13 @@ final readonly class ReasonPage
 
     public function expired(): string
     {
-        return 'Expired on '.Format::day($this->reason->expires_on);
+        return $this->reason->isStruck() ? 'No longer good' : 'Expired on '.Format::day($this->reason->expires_on);
+    }
+
+    public function why(): string
+    {
+        return $this->reason->isStruck() ? 'what it rests on was struck out since.'
+            : 'what it rests on is no longer fresh, or the act-by day has come.';
     }
 
     public function until(): string

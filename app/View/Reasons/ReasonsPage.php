@@ -80,6 +80,7 @@ final readonly class ReasonsPage
                 'title' => $reason->account->name.($reason->contact === null ? '' : ', '.$reason->contact->name()),
                 'when' => match (true) {
                     $last !== null => $last->kind->label().', '.Format::ago($last->made_at),
+                    $this->state === 'expired' && $reason->expires_on > today() => 'rests on what was struck out',
                     $this->state === 'expired' => 'expired '.Format::ago($reason->expires_on),
                     default => 'good until '.Format::day($reason->expires_on->subDay()),
                 },

@@ -12,8 +12,7 @@
                 <x-done :ways="$page->ways" />
             @endif
             <p>@if ($page->isUsed()) Used. @elseif ($page->isExpired()) <strong
-                class="text-danger">{{ $page->expired() }}</strong>: what it rests on
-                is no longer fresh, or the act-by day has come.
+                class="text-danger">{{ $page->expired() }}</strong>: {{ $page->why() }}
                 <a href="{{ route('reasons.create', $page->reason->account_id) }}">Look for a newer one</a>
                 @else {{ $page->until() }} @endif</p>
             @foreach ($page->approaches() as $one)<x-approach :$one />@endforeach
