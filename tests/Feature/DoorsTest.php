@@ -33,7 +33,9 @@ final class DoorsTest extends TestCase
     /** Where it is for leads and admins to go. */
     private const LEADS = [
         'rules', 'rules/{offer}', 'rules/{offer}/preview', 'rules/{offer}/matches', 'rules/versions/{ruleSet}', 'team',
-        'team/{user}', 'offers', 'offers/{offer}', 'begin', 'begin/sells', 'begin/serves', 'begin/buys',
+        'rules/{offer}/angles', 'rules/{offer}/angles/new', 'rules/{offer}/angles/preview',
+        'rules/{offer}/angles/restore/{ruleSet}', 'rules/{offer}/angles/{at}', 'team/{user}',
+        'offers', 'offers/{offer}', 'begin', 'begin/sells', 'begin/serves', 'begin/buys',
     ];
 
     /** What forms send, all at once and in two halves, so that one complaint does not hide another. */
@@ -50,7 +52,7 @@ final class DoorsTest extends TestCase
             'first_name', 'last_name', 'domain', 'address', 'owner_id', 'headcount', 'city', 'user', 'sure', 'country',
             'no_agency', 'next_step', 'next_step_on', 'version', 'remember', 'state', 'q', 'find', 'profile',
             'interests', 'code', 'quote', 'channel', '_once', 'trade', 'industries', 'countries', 'not', 'low', 'high',
-            'roles',
+            'roles', 'say',
             'industry', 'revenue', 'growth', 'technologies', 'other_sites', 'date', 'link', 'amount', 'person',
         ],
     ];
@@ -101,7 +103,7 @@ final class DoorsTest extends TestCase
         foreach ($this->routes() as $route) {
             if (in_array($route->uri(), self::LEADS, true)) {
                 $url = '/'.strtr($route->uri(), [
-                    '{offer}' => (string) $this->offer->id,
+                    '{offer}' => (string) $this->offer->id, '{at}' => '0',
                     '{ruleSet}' => (string) $this->offer->ruleSets()->value('id'),
                     '{user}' => (string) $this->lead->id,
                 ]);
@@ -151,7 +153,7 @@ final class DoorsTest extends TestCase
         $ids = [
             '{account}' => $account->id, '{contact}' => Contact::query()->value('id'), '{list}' => $list->id,
             '{watch}' => $watch->id, '{offer}' => $this->offer->id, '{kind}' => IntakeKind::Accounts->value,
-            '{format}' => 'csv', '{ruleSet}' => $this->offer->ruleSets()->value('id'),
+            '{format}' => 'csv', '{ruleSet}' => $this->offer->ruleSets()->value('id'), '{at}' => 0,
         ];
         $this->actingAs($this->lead);
         $tried = 0;
@@ -210,7 +212,7 @@ final class DoorsTest extends TestCase
             '{account}' => $account->id,
             '{contact}' => $contact->id,
             '{list}' => KeptList::query()->value('id'),
-            '{offer}' => $this->offer->id,
+            '{offer}' => $this->offer->id, '{at}' => 0,
             '{user}' => $this->rep->id,
             '{station}' => $station->id,
             '{position}' => $position->id,

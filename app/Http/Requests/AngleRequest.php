@@ -25,8 +25,8 @@ final class AngleRequest extends FormRequest
         return [
             'version' => ['required', 'integer'],
             'name' => [$needed, 'string', 'max:80'], 'say' => [$needed, 'string', 'max:190'],
-            'parts' => ['array', 'max:12'], 'parts.*.*' => ['nullable', 'string', 'max:500'],
-            'words' => ['array', 'max:12'],
+            'parts' => ['array', 'max:12'], 'parts.*' => ['array'], 'parts.*.*' => ['nullable', 'string', 'max:500'],
+            'words' => ['array', 'max:12'], 'words.*' => ['array'],
             'words.*.language' => ['nullable', Rule::in(AngleSet::LANGUAGES), 'distinct'],
             'words.*.*' => ['nullable', 'string', 'max:3000'],
         ];
