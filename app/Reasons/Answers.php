@@ -19,6 +19,10 @@ final readonly class Answers
     public const ANSWERS = [Result::Interested, Result::Meeting];
 
     /** Days between the newest signal that an approach rested on and the approach, up to. */
+    private const LONGER = 'longer ago';
+
+    private const NONE = 'none before it';
+
     private const SPANS = [
         3 => 'within 3 days', 7 => 'within a week', 14 => 'within two weeks', 31 => 'within a month',
     ];
@@ -64,10 +68,10 @@ final readonly class Answers
             'Channel' => $this->by(fn (Approach $one): array => [$one->kind->label()]),
             'List' => $this->by(fn (Approach $one): array => $lists[$one->contact_id ?? 0] ?? []),
             'Rep' => $this->by(fn (Approach $one): array => [$one->user->name ?? 'somebody who is gone']),
-            'Newest signal before the approach' => $this->by(
+            'Newest signal before the approach' => self::inTime($this->by(
                 fn (Approach $one): array => [self::span($newest[$one->id] ?? null)],
-            ),
-            'What came of it' => $this->by(fn (Approach $one): array => [$one->result?->label() ?? '']),
+            )),
+            'What came of it, of all' => $this->results(),
         ]);
     }
 
@@ -103,6 +107,15 @@ final readonly class Answers
         uasort($counts, fn (array $a, array $b): int => $b[1] <=> $a[1]);
 
         return $counts;
+    }
+
+    /** @return array<string, array{int, int}> result → how many, of all; the most frequent first */
+    private function results(): array
+    {
+        $all = $this->approaches->count();
+
+        return $this->approaches->countBy(fn (Approach $one): string => $one->result?->label() ?? '')->sortDesc()
+            ->map(fn (int $some): array => [$some, $all])->all();
     }
 
     /** @return array<int, string> contact → the buyer role that they are in for the offer */
@@ -162,6 +175,18 @@ final readonly class Answers
         return $newest;
     }
 
+    /**
+     * @param  array<string, array{int, int}>  $counts
+     * @return array<string, array{int, int}> the shortest time first
+     */
+    private static function inTime(array $counts): array
+    {
+        $order = array_flip([...array_values(self::SPANS), self::LONGER, self::NONE]);
+        uksort($counts, fn (string $a, string $b): int => $order[$a] <=> $order[$b]);
+
+        return $counts;
+    }
+
     private static function span(?float $days): string
     {
         foreach ($days === null ? [] : self::SPANS as $most => $says) {
@@ -170,6 +195,6 @@ final readonly class Answers
             }
         }
 
-        return $days === null ? 'none before it' : 'longer ago';
+        return $days === null ? self::NONE : self::LONGER;
     }
 }

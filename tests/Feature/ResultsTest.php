@@ -80,8 +80,12 @@ final class ResultsTest extends TestCase
         self::assertSame(['Fair' => [1, 1]], $groups['List']);
         self::assertEquals(['Mira' => [1, 2], 'Ylva' => [1, 1]], $groups['Rep']);
         // On the 20th somebody was sought; before October nothing had happened.
-        self::assertEquals(
+        self::assertSame(
             ['within 3 days' => [1, 2], 'none before it' => [1, 1]], $groups['Newest signal before the approach'],
+        );
+        self::assertSame(
+            ['meeting' => [1, 3], 'silent' => [1, 3], 'interested' => [1, 3]],
+            array_replace(['meeting' => [], 'silent' => [], 'interested' => []], $groups['What came of it, of all']),
         );
         self::assertSame([1, 2], Answers::of($this->offer, CarbonImmutable::parse('2026-11-01'))->all());
     }
