@@ -21,6 +21,7 @@ use App\Http\Controllers\GroupPlaceController;
 use App\Http\Controllers\IndustryLabelController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\KeepOutController;
+use App\Http\Controllers\LessonController;
 use App\Http\Controllers\ListController;
 use App\Http\Controllers\MemberController;
 use App\Http\Controllers\MentionController;
@@ -58,6 +59,7 @@ use App\Models\Feed;
 use App\Models\Intake;
 use App\Models\KeepOut;
 use App\Models\KeptList;
+use App\Models\Lesson;
 use App\Models\Note;
 use App\Models\Offer;
 use App\Models\OwnFunction;
@@ -294,6 +296,16 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('/press/{class}', [PressController::class, 'destroy'])->name('press.destroy')
         ->can('update', 'class');
     Route::get('/results', ResultsController::class)->name('results')->can('viewAny', Approach::class);
+    Route::get('/results/learned', [LessonController::class, 'show'])->name('lessons.show')
+        ->can('viewAny', Lesson::class);
+    Route::get('/results/learned/moves', [LessonController::class, 'moves'])->name('lessons.moves')
+        ->can('viewAny', Lesson::class);
+    Route::post('/results/learned', [LessonController::class, 'store'])->name('lessons.store')
+        ->can('create', Lesson::class);
+    Route::post('/results/learned/back/{ruleSet}', [LessonController::class, 'back'])->name('lessons.back')
+        ->can('create', Lesson::class);
+    Route::post('/results/learned/sources/{feed}', [LessonController::class, 'source'])->name('lessons.source')
+        ->can('create', Lesson::class);
     Route::get('/posts', [PostController::class, 'show'])->name('posts.show')->can('viewAny', Feed::class);
     Route::post('/posts', [PostController::class, 'store'])->name('posts.store')->can('viewAny', Feed::class);
     Route::get('/candidates', [CandidateController::class, 'index'])->name('candidates')

@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property array{completes?: list<string>, replaces?: list<string>} $technologies
  * @property list<array<string, mixed>> $topics
  * @property list<array<string, mixed>> $angles with their words; none: those that ship
+ * @property array<string, float> $points lines of points that are not worth what is usual
+ * @property int|null $lesson_id what they were learned from
  * @property int $id
  * @property int $offer_id
  * @property int $version
@@ -26,6 +28,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable|null $created_at
  * @property-read Offer $offer
  * @property-read User|null $author
+ * @property-read Lesson|null $lesson
  */
 final class RuleSet extends Model
 {
@@ -33,13 +36,14 @@ final class RuleSet extends Model
 
     protected $attributes = [
         'buyer_roles' => '[]', 'roles_of_interest' => '[]', 'technologies' => '{}', 'topics' => '[]',
-        'angles' => '[]',
+        'angles' => '[]', 'points' => '{}',
     ];
 
     /** @var array<string, string> */
     protected $casts = [
         'criteria' => 'array', 'kinds' => 'array', 'buyer_roles' => 'array', 'roles_of_interest' => 'array',
         'technologies' => 'array', 'topics' => 'array', 'angles' => 'array',
+        'points' => 'array',
     ];
 
     /** @return BelongsTo<Offer, $this> */
@@ -52,5 +56,11 @@ final class RuleSet extends Model
     public function author(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Lesson, $this> */
+    public function lesson(): BelongsTo
+    {
+        return $this->belongsTo(Lesson::class);
     }
 }

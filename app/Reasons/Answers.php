@@ -37,7 +37,7 @@ final readonly class Answers
         return new self($offer, Approach::query()->with('user', 'reason')
             ->where('offer_id', $offer->id)->whereNotNull('result')
             ->when($since !== null, fn ($query) => $query->where('made_at', '>=', $since))
-            ->orderBy('made_at')->get());
+            ->orderBy('made_at')->orderBy('id')->get());
     }
 
     public static function isAnswer(Approach $approach): bool

@@ -32,7 +32,8 @@ final class NewRules
             'note' => $note, 'criteria' => $inForce->criteria ?? [], 'kinds' => $inForce->kinds ?? [],
             'buyer_roles' => $inForce->buyer_roles ?? [], 'roles_of_interest' => $inForce->roles_of_interest ?? [],
             'technologies' => $inForce->technologies ?? [], 'topics' => $inForce->topics ?? [],
-            'angles' => $inForce->angles ?? [],
+            'angles' => $inForce->angles ?? [], 'points' => $inForce->points ?? [],
+            'lesson_id' => $inForce?->lesson_id,
         ]), $offer);
     }
 }

@@ -11,9 +11,11 @@ use Luftig\Core\Fit\OwnFact;
 use Luftig\Core\Fit\Question;
 use Luftig\Core\Fit\TargetProfile;
 use Luftig\Core\Mistake;
+use Luftig\Core\Priority\PointLines;
 use Luftig\Core\Rules\Criteria;
 use Luftig\Core\Rules\Input;
 use Luftig\Core\Rules\Kinds;
+use Luftig\Core\Rules\Lines;
 use Luftig\Core\Rules\Outside;
 use Luftig\Core\Rules\Roles;
 use Luftig\Core\Signal\Catalogue;
@@ -37,6 +39,7 @@ final readonly class RuleBook
         public array $interests,
         public TechnologyStance $technologies,
         public array $topics,
+        public PointLines $lines,
     ) {
     }
 
@@ -52,6 +55,7 @@ final readonly class RuleBook
             self::each($rules->roles_of_interest, 'roles_of_interest', Roles::ofInterest(...)),
             Outside::technologies(Input::of($rules->technologies, 'technologies')),
             self::each($rules->topics, 'topics', Outside::topic(...)),
+            self::linesOf($rules),
         );
     }
 
@@ -80,6 +84,20 @@ final readonly class RuleBook
         }
 
         return Kinds::read($changes, 'kinds');
+    }
+
+    /** What each line of points is worth by the rules. */
+    public static function linesOf(RuleSet $rules): PointLines
+    {
+        return Lines::read(Input::of($rules->points, 'points'));
+    }
+
+    /** Whether two versions have the same lines and kinds. */
+    public static function weighAlike(RuleSet $these, RuleSet $those): bool
+    {
+        $weighs = fn (RuleSet $rules): string => serialize([self::linesOf($rules), self::catalogueOf($rules)]);
+
+        return $weighs($these) === $weighs($those);
     }
 
     /** Whether a criterion looks beyond the headquarters. */

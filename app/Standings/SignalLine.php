@@ -7,7 +7,6 @@ namespace App\Standings;
 use App\Models\Signal;
 use App\Models\Standing;
 use Carbon\CarbonImmutable;
-use Luftig\Core\Priority\Points;
 use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Kind;
 use Luftig\Core\Signal\Stage;
@@ -24,7 +23,6 @@ final readonly class SignalLine
         public float $push,
         public ?float $share,
         public Stage $stage,
-        public float $points,
         public float $weight,
     ) {
     }
@@ -54,7 +52,6 @@ final readonly class SignalLine
                     $catalogue->of($kind)->stage(
                         ($standing->computed_at->getTimestamp() - $byId[$id]->occurred_at->getTimestamp()) / 86400,
                     ),
-                    Points::ofPush($standing->fit, $push),
                     $catalogue->of($kind)->weight,
                 );
             }

@@ -38,7 +38,8 @@ final class Snapshot
                     * .5 ** (int) $signal->place;
                 $kinds[$signal->kind->value] = ($kinds[$signal->kind->value] ?? 0.0) + $fit * $part;
             }
-            $priority = $timing->hasReason() ? Points::of($fit, $timing->push, $access)->priority() : null;
+            $priority = $timing->hasReason()
+                ? Points::of($fit, $timing->push, $access, $book->lines)->priority() : null;
 
             return ['fit' => $fit, 'access' => $access, 'kinds' => $kinds, 'priority' => $priority];
         }

@@ -152,7 +152,7 @@ final class Standings
         $series = $facts->seriesFor($book->offer);
         $timing = Timing::of($book->catalogue, $series, $time);
         $people = self::people($book, $facts, $timing);
-        $points = Points::of($fit->value, $timing->push, $people->access);
+        $points = Points::of($fit->value, $timing->push, $people->access, $book->lines);
         [$state, $cause] = match (true) {
             $facts->barred !== null => [StandingState::KeptOut, $facts->barred],
             $fit->out !== null => [StandingState::Out, $fit->out],
@@ -166,7 +166,8 @@ final class Standings
             $actBy = $pulse->actBy();
             $before = $pulse->at($time - 7 * 86400);
             $moved = $before > 0
-                ? $points->priority() - Points::of($fit->value, $before, $people->access)->priority()
+                ? $points->priority()
+                    - Points::of($fit->value, $before, $people->access, $book->lines)->priority()
                 : null;
         }
         $lines = [];

@@ -39,6 +39,12 @@ final class Format
         return number_format($value);
     }
 
+    /** What a line of points is worth: a decimal where it has one. */
+    public static function worth(float $points): string
+    {
+        return rtrim(rtrim(number_format($points, 1), '0'), '.');
+    }
+
     /** One decimal, as a priority is written where it is explained. */
     public static function tenths(float $value): string
     {

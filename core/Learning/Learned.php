@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Luftig\Core\Learning;
 
 use Luftig\Core\Mistake;
+use Luftig\Core\Priority\PointLines;
+use Luftig\Core\Priority\Points;
+use Luftig\Core\Signal\KindRule;
 
 /**
  * The points that results speak for (rule 20): the model of the priority itself, fitted to who answered, drawn towards
@@ -51,7 +54,8 @@ final readonly class Learned
      * @param  float  $access  points in force for an access of 1
      * @param  array<string, float>  $kinds  kind → points in force
      * @param  list<Observation>  $observations
-     * @param  array<string, float>|null  $weights  kind → weight w; null: as its points have it
+     * @param  array{float, float, float}  $shape  points in force of the three more lines
+     * @param  array<string, float>|null  $weights  kind → weight w; null: as its points have it, 25 to a weight of 1
      *
      * @throws Mistake where an observation has a kind that has no points
      */
@@ -61,6 +65,7 @@ final readonly class Learned
         array $kinds,
         array $observations,
         ?array $weights = null,
+        array $shape = [0.0, 0.0, 0.0],
     ): self {
         foreach ($observations as $i => $one) {
             $unknown = array_diff_key($one->kinds, $kinds);
@@ -68,7 +73,7 @@ final readonly class Learned
                 throw Mistake::at("observations[$i].kinds.".array_key_first($unknown), 'This kind has no points.');
             }
         }
-        $weights ??= array_map(static fn (float $points): float => $fit === 0.0 ? 0.0 : $points / $fit, $kinds);
+        $weights ??= array_map(static fn (float $points): float => $points / Points::FIT, $kinds);
         $answered = array_map(static fn (Observation $one): bool => $one->answered, $observations);
         $yes = count(array_filter($answered));
         $same = static fn (float $points): Line => new Line($points, $points, $points, $points);
@@ -84,19 +89,22 @@ final readonly class Learned
             [$fit, $access, ...array_values($kinds)],
         );
         $tried = $models = [];
-        foreach ([false, true] as $shape) {
+        foreach ([false, true] as $shaped) {
             $features = array_map(
-                static fn (Observation $one): array => $one->features($names, $shape ? $weights : null),
+                static fn (Observation $one): array => $one->features($names, $shaped ? $weights : null),
                 $observations,
             );
             foreach (self::WIDTHS as $width) {
                 $models[] = Regression::fit(
                     $features,
                     $answered,
-                    $shape ? [...$means, 0.0, 0.0, 0.0] : $means,
-                    [...array_fill(0, count($means), $width), ...$shape ? self::MORE_WIDTHS : []],
+                    $shaped ? [...$means, ...array_map(
+                        static fn (float $points): float => $points / self::POINTS,
+                        $shape,
+                    )] : $means,
+                    [...array_fill(0, count($means), $width), ...$shaped ? self::MORE_WIDTHS : []],
                 );
-                $tried[] = ['width' => $width, 'shape' => $shape, 'evidence' => end($models)->evidence];
+                $tried[] = ['width' => $width, 'shape' => $shaped, 'evidence' => end($models)->evidence];
             }
         }
         $best = array_search(max(array_column($tried, 'evidence')), array_column($tried, 'evidence'), true);
@@ -116,7 +124,11 @@ final readonly class Learned
             $line(1, $fit),
             $line(2, $access),
             $learned,
-            $tried[$best]['shape'] ? [$line($more, 0.0), $line($more + 1, 0.0), $line($more + 2, 0.0)] : null,
+            $tried[$best]['shape'] ? array_map(
+                static fn (float $before, int $i): Line => $line($more + $i, $before),
+                $shape,
+                array_keys($shape),
+            ) : null,
             $model->lines[0],
             $tried[$best]['width'],
             $tried[$best]['evidence'],
@@ -133,5 +145,42 @@ final readonly class Learned
         return $this->model?->chance(
             $one->features(array_keys($this->kinds), $this->shape === null ? null : $this->weights),
         );
+    }
+
+    /** @return array<string, float> kind → the weight it would have as a rule; what speaks the other way weighs 0 */
+    public function weights(): array
+    {
+        return array_map(
+            static fn (Line $line): float => (float) min(KindRule::HEAVIEST, max(0.0, $line->after / Points::FIT)),
+            $this->kinds,
+        );
+    }
+
+    /**
+     * The lines as rules: fit and access are worth no less than nothing, and every account starts where the approaches
+     * that were learned from have as many points as before, in the mean.
+     *
+     * @param  float  $start  where they start by the rules that were learned upon
+     * @param  list<Observation>  $observations  that were learned from
+     */
+    public function rules(float $start, array $observations): PointLines
+    {
+        $worth = static fn (float $points): float => (float) min(PointLines::MOST, max(0.0, $points));
+        $shape = array_map(
+            static fn (Line $line): float => (float) max(-PointLines::MOST, min(PointLines::MOST, $line->after)),
+            $this->shape ?? [],
+        );
+        $lines = fn (float $start): PointLines => new PointLines(
+            $start, $worth($this->fit->after), $worth($this->access->after), ...$shape,
+        );
+        $before = new PointLines($start, $this->fit->before, $this->access->before);
+        $weights = array_map(static fn (Line $line): float => $line->before / Points::FIT, $this->kinds);
+        $shift = 0.0;
+        foreach ($observations as $one) {
+            $shift += ($one->points($before, $weights) - $one->points($lines($start), $this->weights()))
+                / count($observations);
+        }
+
+        return $lines((float) max(-PointLines::MOST, min(PointLines::MOST, $start + $shift)));
     }
 }

@@ -18,12 +18,11 @@ final readonly class LookBack
 {
     private const DAYS = 14 * 86_400;
 
-    private const PARTS = 5;
-
     /**
      * @param  int  $pairs  that could be compared
      * @param  float|null  $concordance  0–1; .5 tells nothing; null: no pair
-     * @param  list<array{answered: int, of: int, low: float, high: float}>  $fifths  the best ranked first
+     * @param  list<array{score: float, answered: int, of: int, low: float, high: float}>  $fifths  the best ranked
+     *     first
      */
     private function __construct(
         public int $pairs,
@@ -39,6 +38,7 @@ final readonly class LookBack
      */
     public static function of(array $observations): self
     {
+        $fifths = Fifths::of(array_map(static fn (array $one): array => [$one[2], $one[1]], $observations));
         usort($observations, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         $won = $met = array_fill(0, count($observations), 0.0);
         $pairs = 0;
@@ -56,7 +56,7 @@ final readonly class LookBack
             }
         }
         if ($pairs === 0) {
-            return new self(0, null, null, null, self::fifths($observations));
+            return new self(0, null, null, null, $fifths);
         }
         $share = array_sum($won) / (2 * $pairs);
         $variance = 0.0;
@@ -71,27 +71,7 @@ final readonly class LookBack
         $by = Wilson::Z * sqrt($variance);
 
         return new self(
-            $pairs, $share, max(0.0, $share - $by), min(1.0, $share + $by), self::fifths($observations),
+            $pairs, $share, max(0.0, $share - $by), min(1.0, $share + $by), $fifths,
         );
-    }
-
-    /**
-     * @param  list<array{float, bool, float}>  $observations
-     * @return list<array{answered: int, of: int, low: float, high: float}>
-     */
-    private static function fifths(array $observations): array
-    {
-        usort($observations, static fn (array $a, array $b): int => $b[2] <=> $a[2]);
-        $fifths = [];
-        $count = count($observations);
-        for ($part = 0; $part < self::PARTS && $count > 0; $part++) {
-            $from = intdiv($part * $count, self::PARTS);
-            $own = array_slice($observations, $from, intdiv(($part + 1) * $count, self::PARTS) - $from);
-            $answered = count(array_filter($own, static fn (array $one): bool => $one[1]));
-            [$low, $high] = Wilson::interval($answered, count($own));
-            $fifths[] = ['answered' => $answered, 'of' => count($own), 'low' => $low, 'high' => $high];
-        }
-
-        return $fifths;
     }
 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Learning;
 
+use Luftig\Core\Priority\PointLines;
+use Luftig\Core\Priority\Points;
+
 /** An approach with its result, as the account stood when it was made. */
 final readonly class Observation
 {
-    /** From this access on somebody is reachable (rule 20). */
-    private const REACHABLE = .2;
-
     /**
      * @param  bool  $answered  interested, or a meeting
      * @param  float  $fit  0–1
@@ -43,10 +43,25 @@ final readonly class Observation
                 $whatever += ($weights[$kind] ?? 0.0) * $x;
             }
             array_push(
-                $features, 2 * max(0.0, $this->fit - .5), $this->access > self::REACHABLE ? 1.0 : 0.0, $whatever,
+                $features, 2 * max(0.0, $this->fit - .5), $this->access > PointLines::REACHABLE ? 1.0 : 0.0, $whatever,
             );
         }
 
         return $features;
+    }
+
+    /**
+     * Points of the account (rule 6) by other lines and weights.
+     *
+     * @param  array<string, float>  $weights  kind → weight; one that is not named weighs nothing
+     */
+    public function points(PointLines $lines, array $weights): float
+    {
+        $push = 0.0;
+        foreach ($this->kinds as $kind => $x) {
+            $push += ($weights[$kind] ?? 0.0) * $x;
+        }
+
+        return Points::of($this->fit, $push, $this->access, $lines)->total();
     }
 }

@@ -7,7 +7,8 @@ namespace Luftig\Core\Priority;
 use Luftig\Core\Mistake;
 
 /**
- * Points of an account and their curve (rule 6): −40 + 25·Fit·(1 + max(push, −1)) + 12·Access.
+ * Points of an account and their curve (rule 6): −40 + 25·Fit·(1 + max(push, −1)) + 12·Access, or with other lines
+ * where a team has set or learned them; the weights of kinds are points at 25 to a push of 1.
  */
 final readonly class Points
 {
@@ -17,10 +18,17 @@ final readonly class Points
 
     public const ACCESS = 12.0;
 
-    private const SLOPE = 10.0;
+    /** Points in tenths are on the curve. */
+    public const TENTHS = 10.0;
 
-    private function __construct(public float $fit, public float $push, public float $access)
-    {
+    private function __construct(
+        public PointLines $lines,
+        public float $fit,
+        public float $push,
+        public float $access,
+        public float $aboveHalf,
+        public float $reachable,
+    ) {
     }
 
     /**
@@ -28,7 +36,7 @@ final readonly class Points
      * @param  float  $push  any number; below −1 it counts as −1
      * @param  float  $access  0–1
      */
-    public static function of(float $fit, float $push, float $access): self
+    public static function of(float $fit, float $push, float $access, PointLines $lines = new PointLines): self
     {
         foreach (['fit' => $fit, 'access' => $access] as $name => $value) {
             if ($value < 0 || $value > 1) {
@@ -36,12 +44,19 @@ final readonly class Points
             }
         }
 
-        return new self(self::FIT * $fit, self::FIT * $fit * max($push, -1.0), self::ACCESS * $access);
+        return new self(
+            $lines,
+            $lines->fit * $fit,
+            $lines->ofPush($fit, max($push, -1.0)),
+            $lines->access * $access,
+            $lines->aboveHalf * 2 * max(0.0, $fit - .5),
+            $access > PointLines::REACHABLE ? $lines->reachable : 0.0,
+        );
     }
 
     public function total(): float
     {
-        return self::START + $this->fit + $this->push + $this->access;
+        return $this->lines->start + $this->fit + $this->push + $this->access + $this->aboveHalf + $this->reachable;
     }
 
     /** Priority above 0 and below 100: the logistic curve of the points in tenths. */
@@ -50,14 +65,18 @@ final readonly class Points
         return self::curve($this->total());
     }
 
-    /** The points that one signal's push adds at a fit; negative for a drag. */
-    public static function ofPush(float $fit, float $push): float
+    /**
+     * The chance of an answer, as results have it (rule 20): 0–1.
+     *
+     * @param  float  $logOdds  of an answer at 0 points
+     */
+    public static function chance(float $points, float $logOdds): float
     {
-        return self::FIT * $fit * $push;
+        return 1 / (1 + exp(-$logOdds - $points / self::TENTHS));
     }
 
     public static function curve(float $points): float
     {
-        return 100 / (1 + exp(-$points / self::SLOPE));
+        return 100 / (1 + exp(-$points / self::TENTHS));
     }
 }

@@ -66,7 +66,10 @@ final class LookBackOperation implements Operation
 
             return [
                 'pairs' => $back->pairs, 'concordance' => $back->concordance, 'low' => $back->low,
-                'high' => $back->high, 'fifths' => $back->fifths,
+                'high' => $back->high, 'fifths' => array_map(
+                    static fn (array $fifth): array => array_diff_key($fifth, ['score' => 0]),
+                    $back->fifths,
+                ),
             ];
         }, $observations);
     }

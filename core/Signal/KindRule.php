@@ -9,10 +9,13 @@ use Luftig\Core\Mistake;
 /**
  * How one kind of signal weighs and ages (rules 1 and 2).
  *
- * weight 0–1; ramp and hold in days from 0; half-life in days above 0.
+ * weight 0–4; ramp and hold in days from 0; half-life in days above 0.
  */
 final readonly class KindRule
 {
+    /** No kind weighs more: a push of 1 is 25 points to a fit of 1. */
+    public const HEAVIEST = 4;
+
     /** Below this freshness a signal is spent: it pushes nothing (rule 1). */
     public const SPENT = .1;
 
@@ -33,8 +36,8 @@ final readonly class KindRule
         public float $halfLife,
         public Counts $counts = Counts::For,
     ) {
-        if ($weight < 0 || $weight > 1) {
-            throw Mistake::at('weight', 'A weight lies between 0 and 1.');
+        if ($weight < 0 || $weight > self::HEAVIEST) {
+            throw Mistake::at('weight', 'A weight lies between 0 and '.self::HEAVIEST.'.');
         }
         if ($ramp < 0 || $hold < 0) {
             throw Mistake::at($ramp < 0 ? 'ramp' : 'hold', 'A ramp and a hold are days, from 0 on.');

@@ -6,12 +6,16 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
+use Luftig\Core\Learning\Kendall;
 use Luftig\Core\Learning\Learned;
 use Luftig\Core\Learning\LookBack;
 use Luftig\Core\Learning\Matrix;
 use Luftig\Core\Learning\Observation;
 use Luftig\Core\Learning\Regression;
+use Luftig\Core\Learning\SourceConfidence;
 use Luftig\Core\Mistake;
+use Luftig\Core\Priority\PointLines;
+use Luftig\Core\Priority\Points;
 use Luftig\Core\Search\Wilson;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -252,5 +256,82 @@ final class LearningTest extends TestCase
         // One in twenty of 20, of 400: as the tables have it.
         self::assertEqualsWithDelta([.0089, .2361], Wilson::interval(1, 20), 1e-4);
         self::assertEqualsWithDelta([.0326, .0760], Wilson::interval(20, 400), 1e-4);
+    }
+
+    public function test_what_was_learned_becomes_rules_that_rank_as_it_does(): void
+    {
+        $random = new Randomizer(new Mt19937(5));
+        $part = fn (): float => $random->getInt(0, 1000) / 1000;
+        $observations = [];
+        for ($i = 0; $i < 600; $i++) {
+            [$fit, $access] = [$part(), $part()];
+            $kinds = ['hiring' => $part(), 'new_leader' => $part(), 'decline' => -$part()];
+            $z = -2 + 2 * $fit + $access + 4 * $fit * $kinds['new_leader'] - 3 * $fit * $kinds['decline'];
+            $observations[] = new Observation($part() < 1 / (1 + exp(-$z)), $fit, $access, $kinds);
+        }
+        $learned = Learned::from(25, 12, self::KINDS, $observations);
+        $lines = $learned->rules(-40, $observations);
+        $weights = $learned->weights();
+        self::assertEqualsWithDelta($learned->kinds['new_leader']->after / 25, $weights['new_leader'], 1e-9);
+        self::assertSame(0.0, $weights['decline'], 'it would speak for, and was set against');
+        // In the mean, who was approached has as many points as before.
+        $before = ['hiring' => .45, 'new_leader' => .55, 'decline' => .35];
+        $mean = fn (PointLines $by, array $of): float => array_sum(array_map(
+            fn (Observation $one): float => $one->points($by, $of), $observations,
+        )) / 600;
+        self::assertEqualsWithDelta($mean(new PointLines, $before), $mean($lines, $weights), 1e-6);
+        // Where nothing is turned round, the points tell the chance.
+        self::assertNull($learned->shape);
+        $one = new Observation(false, .7, .3, ['new_leader' => .6, 'hiring' => .2]);
+        self::assertEqualsWithDelta(
+            $learned->chance($one),
+            Points::chance($one->points($lines, $weights), (float) $learned->intercept - $lines->start / 10),
+            1e-9,
+        );
+    }
+
+    public function test_three_more_lines_start_where_they_are_set(): void
+    {
+        $one = fn (bool $answered): Observation => new Observation($answered, .9, .5, ['hiring' => .3]);
+        $results = [...array_fill(0, 40, $one(true)), ...array_fill(0, 40, $one(false))];
+        $learned = Learned::from(25, 12, ['hiring' => 11.25], $results, null, [4.0, -3.0, 5.0]);
+        // One observation over and over tells nothing of any line: whatever is tried stays at what is set.
+        foreach ($learned->shape ?? [] as $i => $line) {
+            self::assertEqualsWithDelta([4.0, -3.0, 5.0][$i], $line->after, 1e-3);
+            self::assertSame([4.0, -3.0, 5.0][$i], $line->before);
+        }
+        self::assertEqualsWithDelta(25.0, $learned->fit->after, 1e-3);
+    }
+
+    public function test_two_rankings_agree_as_far_as_their_pairs_do(): void
+    {
+        self::assertSame(1.0, Kendall::tau([1.0, 2.0, 3.0], [10.0, 20.0, 90.0]));
+        self::assertSame(-1.0, Kendall::tau([1.0, 2.0, 3.0], [9.0, 5.0, 1.0]));
+        // Of six pairs 1–3 and 2–3 stand the other way round, and in none is a tie: (4 − 2) / 6.
+        self::assertEqualsWithDelta(1 / 3, Kendall::tau([1.0, 2.0, 3.0, 4.0], [2.0, 3.0, 1.0, 4.0]), 1e-12);
+        self::assertNull(Kendall::tau([1.0, 1.0], [1.0, 2.0]));
+        self::assertNull(Kendall::tau([], []));
+        $some = Generators::vector(12, Generators::choose(0, 5));
+        $this->limitTo(80)->forAll($some, $some)->then(function (array $a, array $b): void {
+            [$a, $b] = [array_map(floatval(...), $a), array_map(floatval(...), $b)];
+            $sum = $ofA = $ofB = 0;
+            foreach ($a as $i => $x) {
+                for ($j = 0; $j < $i; $j++) {
+                    $sum += ($x <=> $a[$j]) * ($b[$i] <=> $b[$j]);
+                    $ofA += ($x <=> $a[$j]) ** 2;
+                    $ofB += ($b[$i] <=> $b[$j]) ** 2;
+                }
+            }
+            $tau = Kendall::tau($a, $b);
+            $ofA * $ofB === 0 ? self::assertNull($tau)
+                : self::assertEqualsWithDelta($sum / sqrt($ofA * $ofB), $tau, 1e-12);
+        });
+    }
+
+    public function test_a_source_is_as_sure_as_its_signals_were_and_as_it_was_set(): void
+    {
+        self::assertSame(.9, SourceConfidence::learned(.9, 0, 0));
+        self::assertEqualsWithDelta((30 + 9) / 50, SourceConfidence::learned(.9, 30, 40), 1e-12);
+        self::assertEqualsWithDelta(.6, SourceConfidence::learned(.6, 60, 100), 1e-12);
     }
 }

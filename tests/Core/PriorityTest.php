@@ -7,6 +7,7 @@ namespace Tests\Core;
 use Eris\Generators;
 use Eris\TestTrait;
 use Luftig\Core\Mistake;
+use Luftig\Core\Priority\PointLines;
 use Luftig\Core\Priority\Points;
 use Luftig\Core\Reach\Access;
 use Luftig\Core\Reach\AddressState;
@@ -39,13 +40,25 @@ final class PriorityTest extends TestCase
 
             self::assertEqualsWithDelta(
                 $points->total(),
-                Points::START + $points->fit + Points::ofPush($fit, $push) + $points->access,
+                Points::START + $points->fit + (new PointLines)->ofPush($fit, $push) + $points->access,
                 1e-9,
             );
             self::assertGreaterThan($points->priority(), Points::of($fit, $push + .01, $access)->priority());
             self::assertGreaterThan($points->priority(), Points::of($fit, $push, $access + .001)->priority());
             self::assertGreaterThan($points->priority(), Points::of($fit + .001, $push, $access)->priority());
         });
+    }
+
+    public function test_lines_of_a_teams_own_add_up(): void
+    {
+        $lines = new PointLines(-50, 30, 10, 8, 5, 6);
+        // −50 + 30 · .8 + (25 · .8 + 6) · .5 + 10 · .3 + 8 · 2 · .3 + 5, since access is above .2.
+        self::assertEqualsWithDelta(-50 + 24 + 13 + 3 + 4.8 + 5, Points::of(.8, .5, .3, $lines)->total(), 1e-12);
+        // A fit of .5 and an access of .2 are not above a half and not reachable.
+        self::assertEqualsWithDelta(-50 + 15 + 2, Points::of(.5, 0, .2, $lines)->total(), 1e-12);
+        self::assertEqualsWithDelta(.5, Points::chance(20, -2), 1e-12);
+        $this->expectExceptionMessage('at most 200 points');
+        new PointLines(-201);
     }
 
     public function test_drags_count_down_to_minus_one_only(): void

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Contacts\EraseContact;
 use App\Models\Contact;
+use App\Models\Feed;
 use App\Models\IndustryLabel;
 use App\Models\Intake;
 use App\Models\IntakeKind;
@@ -35,6 +36,7 @@ final class DoorsTest extends TestCase
         'rules', 'rules/{offer}', 'rules/{offer}/preview', 'rules/{offer}/matches', 'rules/versions/{ruleSet}', 'team',
         'rules/{offer}/angles', 'rules/{offer}/angles/new', 'rules/{offer}/angles/preview',
         'rules/{offer}/angles/restore/{ruleSet}', 'rules/{offer}/angles/{at}', 'team/{user}',
+        'results/learned/back/{ruleSet}', 'results/learned/sources/{feed}',
         'offers', 'offers/{offer}', 'begin', 'begin/sells', 'begin/serves', 'begin/buys',
     ];
 
@@ -53,6 +55,7 @@ final class DoorsTest extends TestCase
             'no_agency', 'next_step', 'next_step_on', 'version', 'remember', 'state', 'q', 'find', 'profile',
             'interests', 'code', 'quote', 'channel', '_once', 'trade', 'industries', 'countries', 'not', 'low', 'high',
             'roles', 'say',
+            'mark', 'accepted', 'points',
             'industry', 'revenue', 'growth', 'technologies', 'other_sites', 'date', 'link', 'amount', 'person',
         ],
     ];
@@ -99,13 +102,14 @@ final class DoorsTest extends TestCase
     public function test_a_rep_goes_neither_into_rules_nor_into_the_team(): void
     {
         $this->actingAs($this->rep);
+        $feed = Feed::factory()->create();
         $before = [User::query()->count(), $this->offer->ruleSets()->count()];
         foreach ($this->routes() as $route) {
             if (in_array($route->uri(), self::LEADS, true)) {
                 $url = '/'.strtr($route->uri(), [
                     '{offer}' => (string) $this->offer->id, '{at}' => '0',
                     '{ruleSet}' => (string) $this->offer->ruleSets()->value('id'),
-                    '{user}' => (string) $this->lead->id,
+                    '{user}' => (string) $this->lead->id, '{feed}' => (string) $feed->id,
                 ]);
                 foreach (array_diff($route->methods(), ['HEAD']) as $method) {
                     $this->call($method, $url, [

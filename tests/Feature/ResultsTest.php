@@ -15,7 +15,6 @@ use App\Reasons\Answers;
 use App\Reasons\Lessons;
 use App\Standings\Standings;
 use App\View\Results\Rate;
-use App\View\Results\ResultsPage;
 use Carbon\CarbonImmutable;
 use Tests\TestCase;
 
@@ -40,7 +39,7 @@ final class ResultsTest extends TestCase
             ['1 of 20', '5 %', '1 % – 24 %', 'not told apart from one in twenty yet'],
             [$rate->count(), $rate->share(), $rate->interval(), $rate->says()],
         );
-        self::assertSame([1.8, 47.2, 10.0, 10.0], [$rate->from(), $rate->to(), $rate->dot(), Rate::mark()]);
+        self::assertSame([1.8, 47.2, 10.0, 10.0], [$rate->from(), $rate->to(), $rate->dot(), $rate->mark()]);
         self::assertSame('above one in twenty', (new Rate('', 20, 100))->says());
         self::assertSame('below one in twenty', (new Rate('', 1, 400))->says());
         self::assertSame(['–', '0 % – 100 %'], [(new Rate('', 0, 0))->share(), (new Rate('', 0, 0))->interval()]);
@@ -117,30 +116,6 @@ final class ResultsTest extends TestCase
         // .9 and a new leader beats both; by fit alone one of the two stands higher.
         self::assertEqualsWithDelta(1.0, $back['by these rules']->concordance, 1e-12);
         self::assertEqualsWithDelta(.5, $back['by fit only']->concordance, 1e-12);
-    }
-
-    public function test_points_are_learned_from_the_snapshots_and_shown_with_their_intervals(): void
-    {
-        for ($i = 0; $i < 60; $i++) {
-            $hasLeader = $i % 3 === 0;
-            $this->approach('2026-11-10T09:00:00Z', $hasLeader || $i % 10 === 1 ? 'interested' : 'silent', [
-                'snapshot' => ['fit' => .8, 'access' => .5, 'kinds' => $hasLeader
-                    ? ['new_leader' => .8 * .7] : ['news' => .8 * .5]],
-            ]);
-        }
-        $page = ResultsPage::of($this->offer, 'all');
-        $learned = $page->learned();
-        self::assertNotNull($learned);
-        self::assertTrue($learned->isEnough);
-        self::assertEqualsWithDelta(13.75, $learned->kinds['new_leader']->before, 1e-9, '25 · .55');
-        self::assertGreaterThan(25, $learned->kinds['new_leader']->after);
-        self::assertLessThan(6.25, $learned->kinds['news']->after, '25 · .25');
-        $lines = array_column($page->lines($learned), null, 'name');
-        self::assertSame('+13.8', $lines['New leader']['before']);
-        self::assertSame('more than is set', $lines['New leader']['moved']);
-        self::assertSame('as is set, as far as can be told', $lines['Funding']['moved']);
-        $this->actingAs($this->rep)->get(route('results'))->assertSeeText('What results speak for')
-            ->assertSeeTextInOrder(['New leader', 'more than is set']);
     }
 
     /** @param  array<string, mixed>  $more */

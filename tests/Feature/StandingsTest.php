@@ -12,6 +12,7 @@ use App\Models\StandingState;
 use App\Standings\Standings;
 use App\View\Rules\Moves;
 use Illuminate\Support\Facades\DB;
+use Luftig\Core\Priority\PointLines;
 use Luftig\Core\Priority\Points;
 use Tests\TestCase;
 
@@ -24,7 +25,7 @@ final class StandingsTest extends TestCase
         self::assertSame([StandingState::Ranked, '2027-01-31'], [$standing->state, $standing->act_by->toDateString()]);
         self::assertEqualsWithDelta([1.0, 1.12563, .588], [$standing->fit, $standing->push, $standing->access], 5e-6);
         $lines = array_sum(
-            array_map(fn (array $line): float => Points::ofPush($standing->fit, $line[5]), $standing->lines),
+            array_map(fn (array $line): float => (new PointLines)->ofPush($standing->fit, $line[5]), $standing->lines),
         );
         self::assertEqualsWithDelta(
             $standing->points,

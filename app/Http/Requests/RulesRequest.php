@@ -7,14 +7,20 @@ namespace App\Http\Requests;
 use App\Models\Offer;
 use App\Models\RuleSet;
 use App\Standings\CriterionValues;
+use App\Standings\RuleBook;
 use App\Support\Countries;
 use App\Support\Quantity;
+use App\View\Rules\LineNames;
 use Illuminate\Foundation\Http\FormRequest;
 use Luftig\Core\Fit\CriterionField;
 use Luftig\Core\Fit\Mode;
 use Luftig\Core\Mistake;
+use Luftig\Core\Priority\PointLines;
+use Luftig\Core\Rules\Input;
+use Luftig\Core\Rules\Lines;
 use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Kind;
+use Luftig\Core\Signal\KindRule;
 
 /** The form of rules, read into the criteria and kinds that the core takes. */
 final class RulesRequest extends FormRequest
@@ -40,8 +46,10 @@ final class RulesRequest extends FormRequest
             'technologies' => ['array:completes,replaces'], 'technologies.*' => ['nullable', 'string', 'max:2000'],
             'topics' => ['array', 'max:30'], 'topics.*.name' => ['nullable', 'string', 'max:60'],
             'topics.*.*' => ['nullable', 'max:2000'],
+            'points' => ['array:'.implode(',', array_keys(LineNames::ALL))],
+            'points.*' => ['required', 'numeric', 'between:-'.PointLines::MOST.','.PointLines::MOST],
             'kinds' => ['array'],
-            'kinds.*.weight' => ['required', 'numeric', 'between:0,1'],
+            'kinds.*.weight' => ['required', 'numeric', 'between:0,'.KindRule::HEAVIEST],
             'kinds.*.ramp' => ['required', 'numeric', 'between:0,365'],
             'kinds.*.hold' => ['required', 'numeric', 'between:0,730'],
             'kinds.*.half_life' => ['required', 'numeric', 'between:0.5,1500'],
@@ -59,18 +67,27 @@ final class RulesRequest extends FormRequest
             }
         }
 
+        foreach (LineNames::ALL as $line => $label) {
+            $names["points.$line"] = "points of “{$label}”";
+        }
+
         return $names;
     }
 
     public function ruleSet(Offer $offer): RuleSet
     {
-        return new RuleSet([
+        $rules = new RuleSet([
             'offer_id' => $offer->id, 'version' => $this->integer('version') + 1, 'author_id' => $this->user()?->id,
             'note' => $this->input('note'),
             'criteria' => $this->criteria(), 'kinds' => $this->kinds(), 'buyer_roles' => $this->buyerRoles(),
             'roles_of_interest' => $this->interests(), 'technologies' => $this->technologies(),
             'topics' => $this->topics(), 'angles' => $offer->rules->angles ?? [],
+            'points' => $this->points() ?? $offer->rules->points ?? [],
         ]);
+
+        // What was learned holds until somebody sets a weight or a line.
+        return $rules->fill(['lesson_id' => $offer->rules === null || ! RuleBook::weighAlike($rules, $offer->rules)
+            ? null : $offer->rules->lesson_id]);
     }
 
     /** What is no number stays as it was typed, and the core says that it is none. */
@@ -116,6 +133,16 @@ final class RulesRequest extends FormRequest
         $row = ((array) $this->input('buyer_roles', []))[$key] ?? null;
 
         return is_array($row) ? self::readRole($row) : null;
+    }
+
+    /** @return array<string, float>|null the lines that are not worth what is usual; null: they were not asked */
+    private function points(): ?array
+    {
+        $typed = array_filter((array) $this->input('points'), is_numeric(...));
+
+        return $typed === [] ? null : Lines::written(
+            Lines::read(Input::of(array_map(floatval(...), $typed), 'points')),
+        );
     }
 
     /** @return list<array<string, mixed>> */

@@ -6,10 +6,12 @@ namespace App\View\Account;
 
 use App\Models\Channel;
 use App\Models\Standing;
+use App\Standings\RuleBook;
 use App\Standings\SignalLine;
 use App\Support\Format;
 use App\View\PointLine;
 use Carbon\CarbonImmutable;
+use Luftig\Core\Priority\PointLines;
 use Luftig\Core\Priority\Points;
 use Luftig\Core\Reach\ChannelType;
 
@@ -20,6 +22,8 @@ final readonly class AccountPoints
     private const SHOWN = 40;
 
     private const PLACES = [1 => 'second', 2 => 'third', 3 => 'fourth'];
+
+    private PointLines $worth;
 
     /**
      * @param  list<SignalLine>  $lines
@@ -32,19 +36,53 @@ final readonly class AccountPoints
         private array $criteria,
         private ?array $through,
     ) {
+        $this->worth = RuleBook::linesOf($standing->ruleSet);
     }
 
     /** @return list<PointLine> */
     public function lines(): array
     {
-        $sum = Points::of($this->standing->fit, $this->standing->push, $this->standing->access);
-        $lines = [new PointLine('Every account starts at', Points::START), $this->fit($sum), ...$this->signals()];
+        $sum = $this->sum();
+        $lines = [new PointLine('Every account starts at', $this->worth->start), $this->fit($sum)];
+        if ($sum->aboveHalf !== 0.0) {
+            $lines[] = new PointLine('Fits more than by half', $sum->aboveHalf, self::times(
+                $this->worth->aboveHalf, 'what Fit is above .5, doubled',
+            ));
+        }
+        array_push($lines, ...$this->signals());
         if ($this->standing->push < -1) {
-            $back = $sum->push - Points::ofPush($this->standing->fit, $this->standing->push);
+            $back = $sum->push - $this->worth->ofPush($this->standing->fit, $this->standing->push);
             $lines[] = new PointLine('What speaks against counts down to −1 only', $back);
         }
+        $lines[] = $this->access($sum);
+        if ($sum->reachable !== 0.0) {
+            $lines[] = new PointLine(
+                'Reachable at all', $sum->reachable, 'Access is above '.Format::part(PointLines::REACHABLE).'.',
+            );
+        }
 
-        return [...$lines, $this->access($sum)];
+        return $lines;
+    }
+
+    private function sum(): Points
+    {
+        return Points::of($this->standing->fit, $this->standing->push, $this->standing->access, $this->worth);
+    }
+
+    /** @param  float  $points  of a line */
+    private static function times(float $points, string $what): string
+    {
+        return Format::worth($points)." × $what";
+    }
+
+    /** How likely an answer is, where the rules were learned from results. */
+    private function chance(): string
+    {
+        $lesson = $this->standing->ruleSet->loadMissing('lesson')->lesson;
+
+        return $lesson === null ? '' : ' Chance of an answer '
+            .Format::percent(Points::chance($this->standing->points, $lesson->log_odds)).', as '
+            .Format::count(count($lesson->approaches), 'result').' have it.';
     }
 
     public function total(): string
@@ -60,7 +98,7 @@ final readonly class AccountPoints
                 .' = 100 ÷ (1 + e^(−points ÷ 10)). It orders accounts; it is not a chance.';
 
         return "$priority Rules version {$this->standing->ruleSet->version}, computed "
-            .Format::ago($this->standing->computed_at).'.';
+            .Format::ago($this->standing->computed_at).'.'.$this->chance();
     }
 
     private function fit(Points $sum): PointLine
@@ -71,7 +109,7 @@ final readonly class AccountPoints
             $standing->fit >= .4 => 'Fits in part',
             default => 'Fits little',
         };
-        $says = (int) Points::FIT.' × Fit '.Format::part($standing->fit).'.';
+        $says = self::times($this->worth->fit, 'Fit '.Format::part($standing->fit).'.');
         if ($standing->fit_high - $standing->fit_low > .005) {
             $says .= ' What is unknown counts half; known, the Fit would lie between '.Format::part($standing->fit_low)
                 .' and '
@@ -116,16 +154,23 @@ final readonly class AccountPoints
         if ($rest !== []) {
             $lines[] = new PointLine(
                 Format::count(count($rest), 'more signal'),
-                array_sum(array_map(fn (SignalLine $line): float => $line->points, $rest)),
+                array_sum(array_map($this->points(...), $rest)),
             );
         }
 
         return $lines;
     }
 
+    private function points(SignalLine $line): float
+    {
+        return $this->worth->ofPush($this->standing->fit, $line->push);
+    }
+
     private function signal(SignalLine $line): PointLine
     {
-        $says = (int) Points::FIT.' × Fit '.Format::part($this->standing->fit).' × push '.Format::part($line->push)
+        $fit = self::times(Points::FIT, 'Fit '.Format::part($this->standing->fit));
+        $says = ($this->worth->anyway === 0.0 ? $fit : "($fit + ".Format::worth($this->worth->anyway).')')
+            .' × push '.Format::part($line->push)
             .($line->push < 0 ? ', because it speaks against' : '').'. The push is the product of:';
         $made = [
             ["weight of {$line->kind->label()}", '', Format::part($line->weight)],
@@ -140,7 +185,8 @@ final readonly class AccountPoints
         }
 
         return new PointLine(
-            $line->signal->title, $line->points, $says, $made, at: CarbonImmutable::parse($line->signal->occurred_at),
+            $line->signal->title, $this->points($line), $says, $made,
+            at: CarbonImmutable::parse($line->signal->occurred_at),
         );
     }
 
@@ -169,7 +215,7 @@ final readonly class AccountPoints
             $access > 0 => 'Hard to reach',
             default => 'No way to reach them',
         };
-        $says = (int) Points::ACCESS.' × Access '.Format::part($access);
+        $says = self::times($this->worth->access, 'Access '.Format::part($access));
         if ($this->through === null) {
             return new PointLine($label, $sum->access, "$says: nobody who takes part is in reach.");
         }

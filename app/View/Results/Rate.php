@@ -19,8 +19,13 @@ final readonly class Rate
 
     private float $high;
 
-    public function __construct(public string $name, public int $answered, public int $of)
-    {
+    /** @param  float|null  $told  the share that was to be expected; null: it is held against one in twenty */
+    public function __construct(
+        public string $name,
+        public int $answered,
+        public int $of,
+        private ?float $told = null,
+    ) {
         [$this->low, $this->high] = Wilson::interval($answered, $of);
     }
 
@@ -54,18 +59,20 @@ final readonly class Rate
         return self::at($this->of === 0 ? 0.0 : $this->answered / $this->of);
     }
 
-    public static function mark(): float
+    public function mark(): float
     {
-        return self::at(self::MARK);
+        return self::at($this->told ?? self::MARK);
     }
 
     /** What is surely below the mark, surely above it, or not told yet. */
     public function says(): string
     {
+        $mark = $this->told === null ? 'one in twenty' : 'what was told, '.Format::percent($this->told);
+
         return match (true) {
-            $this->high < self::MARK => 'below one in twenty',
-            $this->low > self::MARK => 'above one in twenty',
-            default => 'not told apart from one in twenty yet',
+            $this->high < ($this->told ?? self::MARK) => "below $mark",
+            $this->low > ($this->told ?? self::MARK) => "above $mark",
+            default => "not told apart from $mark".($this->told === null ? ' yet' : ''),
         };
     }
 

@@ -8,11 +8,10 @@ use App\Models\Offer;
 use App\Reasons\Answers;
 use App\Reasons\Lessons;
 use App\Support\Format;
+use App\View\Rules\LineNames;
 use App\View\Tab;
-use Luftig\Core\Learning\Learned;
-use Luftig\Core\Learning\Line;
+use Illuminate\Support\Arr;
 use Luftig\Core\Learning\LookBack;
-use Luftig\Core\Signal\Kind;
 
 /** What brings answers: counts with their intervals, what results speak for, and how well the ranking told them. */
 final readonly class ResultsPage
@@ -20,8 +19,6 @@ final readonly class ResultsPage
     private const SPANS = ['all' => null, 'year' => 365, 'quarter' => 90, 'month' => 30];
 
     private const LABELS = ['all' => 'All', 'year' => 'A year', 'quarter' => '90 days', 'month' => '30 days'];
-
-    private const SHAPE = ['A fit above a half, more', 'Reachable at all', 'Signals, whatever the fit'];
 
     private const LEAST = 2;
 
@@ -96,46 +93,23 @@ final readonly class ResultsPage
         return $groups;
     }
 
-    public function learned(): ?Learned
+    /** What the results say of the points that are set, in a sentence. */
+    public function says(): string
     {
-        return $this->lessons?->learned();
-    }
-
-    /** What the model is, in words. */
-    public function says(Learned $learned): string
-    {
-        if (! $learned->isEnough) {
-            return 'At least '.Learned::LEAST.' answers and '.Learned::LEAST.' approaches without one are needed; '
-                ."there are {$this->whole()->count()}.";
+        $learned = $this->lessons?->learned();
+        if ($learned === null || ! $learned->isEnough) {
+            return LessonPage::tooFew(...$this->answers->all());
         }
-        $how = match (true) {
-            $learned->width < .6 => 'hardly leave', $learned->width < 1.0 => 'may move a little from',
-            $learned->width < 1.5 => 'may move from', default => 'may move far from',
-        };
-
-        return "By how well it explains them, the results $how what is set today"
-            .($learned->shape === null ? '.' : ', and speak for three lines more.');
-    }
-
-    /** @return list<array{name: string, before: string, after: string, interval: string, moved: string}> */
-    public function lines(Learned $learned): array
-    {
-        $lines = ['Fits wholly' => $learned->fit, 'Reachable for sure' => $learned->access];
+        $moved = [];
         foreach ($learned->kinds as $kind => $line) {
-            $lines[ucfirst(Kind::from($kind)->label())] = $line;
-        }
-        foreach ($learned->shape ?? [] as $i => $line) {
-            $lines[self::SHAPE[$i]] = $line;
+            $up = $line->low > $line->before;
+            if ($up || $line->high < $line->before) {
+                $moved[] = lcfirst(LineNames::of($kind)).($up ? ' for more' : ' for less');
+            }
         }
 
-        return array_map(fn (string $name, Line $line): array => [
-            'name' => $name, 'before' => Format::points($line->before), 'after' => Format::points($line->after),
-            'interval' => Format::points($line->low).' to '.Format::points($line->high),
-            'moved' => match (true) {
-                $line->low > $line->before => 'more than is set', $line->high < $line->before => 'less than is set',
-                default => 'as is set, as far as can be told',
-            },
-        ], array_keys($lines), array_values($lines));
+        return $moved === [] ? 'As far as can be told, each line of points is worth what is set.'
+            : 'They speak for '.Arr::join($moved, ', ', ' and ').' than a person had set.';
     }
 
     /** @return list<array{name: string, concordance: string, says: string, fifths: string}> */

@@ -16,8 +16,10 @@ use App\Support\FunctionNames;
 use Illuminate\Support\Collection;
 use Luftig\Core\Fit\Mode;
 use Luftig\Core\Person\Title;
+use Luftig\Core\Rules\Lines;
 use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Kind;
+use Luftig\Core\Signal\KindRule;
 
 /** The rules of an offer as a form: of those in force, of an older version, or as they were typed and sent back. */
 final readonly class RulesPage
@@ -28,8 +30,8 @@ final readonly class RulesPage
 
     /** field → what it is called, the most it can be */
     private const NUMBERS = [
-        'weight' => ['weight', 1], 'ramp' => ['days of rising', 365], 'hold' => ['days of holding', 730],
-        'half_life' => ['half-life', 1500],
+        'weight' => ['weight', KindRule::HEAVIEST], 'ramp' => ['days of rising', 365],
+        'hold' => ['days of holding', 730], 'half_life' => ['half-life', 1500],
     ];
 
     public RuleSet $rules;
@@ -161,6 +163,18 @@ final readonly class RulesPage
                     ."half-life {$base->halfLife}, counts {$base->counts->value}",
             ];
         }, Kind::cases());
+    }
+
+    /** @return list<array{name: string, label: string, value: string}> what each line of points is worth */
+    public function lines(): array
+    {
+        $stored = Lines::all(RuleBook::linesOf($this->rules));
+
+        return array_map(function (string $line, string $label) use ($stored): array {
+            $value = old("points.$line", (string) $stored[$line]);
+
+            return ['name' => $line, 'label' => $label, 'value' => is_scalar($value) ? (string) $value : ''];
+        }, array_keys(LineNames::ALL), LineNames::ALL);
     }
 
     /** @return Collection<int, RuleSet> */

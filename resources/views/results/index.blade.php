@@ -30,18 +30,9 @@
                     <p class="form-text">In how many pairs of one who answered and one who did not the one who answered
                         stood higher; a half tells nothing.</p>
                 </x-section>
-                <x-section title="What results speak for" about="points, of 90 %">
-                    <p class="mt-2">{{ $page->says($page->learned()) }}</p>
-                    @if ($page->learned()->isEnough)
-                        <x-table :heads="['Line', '#Set', '#Learned', 'Between']" :moves="false">
-                            @foreach ($page->lines($page->learned()) as $line)
-                                <tr><td>{{ $line['name'] }}<br><span class="small text-body-secondary">{{ $line['moved']
-                                    }}</span></td><td class="text-end">{{ $line['before'] }}</td>
-                                    <td class="text-end fw-semibold">{{ $line['after'] }}</td>
-                                    <td class="small">{{ $line['interval'] }}</td></tr>
-                            @endforeach
-                        </x-table>
-                    @endif
+                <x-section title="What results speak for">
+                    <p class="mt-2">{{ $page->says() }}</p>
+                    <x-button small :href="route('lessons.show')">Look at each line</x-button>
                 </x-section>
             </div>
         </div>

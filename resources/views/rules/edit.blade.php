@@ -26,6 +26,15 @@
             </x-section>
             <x-section title="Kinds of signal: what counts, and how it ages"><x-rules.kinds
                 :kinds="$page->kinds()" /></x-section>
+            <x-section title="Points: what each line is worth"
+                about="the last three are 0 until results speak for them">
+                <div class="row row-cols-2 row-cols-md-3 g-3 mt-0">
+                    @foreach ($page->lines() as $line)
+                        <div class="col"><x-field small :label="$line['label']" name="points[{{ $line['name'] }}]"
+                            type="number" step="any" min="-200" max="200" required :value="$line['value']" /></div>
+                    @endforeach
+                </div>
+            </x-section>
             <x-section title="Buyer roles: who takes part in buying" x-data="repeat">
                 <div id="buyer-roles" x-ref="rows">
                     @foreach ($page->buyerRoles() as $row)<x-rules.buyer-role :$row

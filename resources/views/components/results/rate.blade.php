@@ -6,7 +6,7 @@
     <div class="col-1 text-end fw-semibold">{{ $rate->share() }}</div>
     <div class="col-4"><svg viewBox="0 0 {{ $rate::WIDTH }} 14" width="100%" height="14" role="img"
         aria-label="{{ $rate->interval() }}, {{ $rate->says() }}" preserveAspectRatio="none">
-        <line x1="{{ $rate::mark() }}" x2="{{ $rate::mark() }}" y1="0" y2="14" class="text-body-secondary"
+        <line x1="{{ $rate->mark() }}" x2="{{ $rate->mark() }}" y1="0" y2="14" class="text-body-secondary"
             stroke="currentColor" stroke-dasharray="2 2" />
         <line x1="{{ $rate->from() }}" x2="{{ $rate->to() }}" y1="7" y2="7" class="text-primary" stroke="currentColor"
             stroke-width="2" />
