@@ -25,7 +25,19 @@ final class Snapshot
     /** @return array{fit: float, access: float, kinds: array<string, float>, priority: float|null} */
     public static function at(RuleBook $book, int $account, CarbonImmutable $at): array
     {
-        foreach (FactsReader::for($at, $book)->read('`id` = '.$account) as $facts) {
+        return self::many($book, [$account], $at)[$account]
+            ?? throw new \LogicException("There is no account {$account}.");
+    }
+
+    /**
+     * @param  list<int>  $accounts
+     * @return array<int, array{fit: float, access: float, kinds: array<string, float>, priority: float|null}>
+     */
+    public static function many(RuleBook $book, array $accounts, CarbonImmutable $at): array
+    {
+        $snapshots = [];
+        $which = '`id` IN ('.implode(',', $accounts ?: [0]).')';
+        foreach (FactsReader::for($at, $book)->read($which) as $id => $facts) {
             $timing = Timing::of($book->catalogue, $facts->seriesFor($book->offer), $at->getTimestamp());
             $fit = $book->profile->fitOf($facts->account)->value;
             $access = Standings::people($book, $facts, $timing)->access;
@@ -41,8 +53,9 @@ final class Snapshot
             $priority = $timing->hasReason()
                 ? Points::of($fit, $timing->push, $access, $book->lines)->priority() : null;
 
-            return ['fit' => $fit, 'access' => $access, 'kinds' => $kinds, 'priority' => $priority];
+            $snapshots[$id] = ['fit' => $fit, 'access' => $access, 'kinds' => $kinds, 'priority' => $priority];
         }
-        throw new \LogicException("There is no account {$account}.");
+
+        return $snapshots;
     }
 }

@@ -43,6 +43,16 @@ final class Scenario
         'expansion' => 1.6, 'news' => .1, 'growth' => .6,
     ];
 
+    /** Approaches of a day, of so many times as many accounts that are met, and days until one is met again. */
+    private const A_DAY = 20;
+
+    private const MET = 12;
+
+    private const REST = 31;
+
+    /** At most so many days are played, where there are too few accounts for all approaches. */
+    private const DAYS = 300;
+
     private readonly Dice $dice;
 
     private readonly CarbonImmutable $now;
@@ -254,6 +264,56 @@ final class Scenario
     }
 
     /**
+     * The log odds that they answer, which nobody is told.
+     *
+     * @param  array{fit: float, access: float, kinds: array<string, float>}  $snapshot
+     */
+    public static function truth(array $snapshot): float
+    {
+        $sum = -4.2 + 1.4 * $snapshot['fit'] + 1.1 * $snapshot['access'];
+        foreach ($snapshot['kinds'] as $kind => $x) {
+            $sum += (Kind::tryFrom($kind) === null ? 0 : self::HIDDEN[$kind] ?? .2) * $x;
+        }
+
+        return $sum;
+    }
+
+    /**
+     * Whom the reps approached: on each of some days the best of those whom they met.
+     *
+     * @param  list<int>  $accounts
+     * @return list<array{int, CarbonImmutable, array{fit: float, access: float, kinds: array<string, float>,
+     *     priority: float|null}}>
+     */
+    private function approached(RuleBook $book, array $accounts): array
+    {
+        $approached = $last = [];
+        for ($try = 0; $try < self::DAYS && count($approached) < $this->approaches; $try++) {
+            $day = $this->now->subDays($this->dice->int(3, 200))->startOfDay();
+            $met = array_filter(
+                array_unique(array_map(
+                    fn (): int => $this->dice->pick($accounts),
+                    range(1, self::A_DAY * self::MET),
+                )),
+                // Nobody is approached twice within a month.
+                fn (int $account): bool => array_filter(
+                    $last[$account] ?? [],
+                    fn (CarbonImmutable $other): bool => abs($other->diffInDays($day)) < self::REST,
+                ) === [],
+            );
+            $snapshots = Snapshot::many($book, array_values($met), $day->setTime(7, 0));
+            uasort($snapshots, static fn (array $a, array $b): int => $b['priority'] <=> $a['priority']);
+            foreach (array_slice($snapshots, 0, self::A_DAY, true) as $account => $snapshot) {
+                $at = $day->setTime($this->dice->int(7, 15), $this->dice->int(0, 59));
+                $approached[] = [$account, $at, $snapshot];
+                $last[$account][] = $day;
+            }
+        }
+
+        return array_slice($approached, 0, $this->approaches);
+    }
+
+    /**
      * Past approaches, with results that follow hidden weights.
      *
      * @param  list<User>  $team
@@ -270,16 +330,8 @@ final class Scenario
         $contacts = Contact::query()->orderBy('id')->get(['id', 'account_id'])->groupBy('account_id');
         $ids = array_values(array_intersect($ids, $contacts->keys()->all()));
         $rows = [];
-        for ($i = 0; $i < $this->approaches; $i++) {
-            $account = $this->dice->pick($ids);
-            $at = $this->now->subMinutes($this->dice->int(60 * 24 * 3, 60 * 24 * 200))
-                ->setTime($this->dice->int(7, 15), $this->dice->int(0, 59));
-            $snapshot = Snapshot::at($book, $account, $at);
-            $points = -3.1 + 1.4 * $snapshot['fit'] + 1.1 * $snapshot['access'];
-            foreach ($snapshot['kinds'] as $kind => $x) {
-                $points += (Kind::tryFrom($kind) === null ? 0 : self::HIDDEN[$kind] ?? .2) * $x;
-            }
-            $answered = $this->dice->chance(1 / (1 + exp(-$points)));
+        foreach ($this->approached($book, $ids) as [$account, $at, $snapshot]) {
+            $answered = $this->dice->chance(1 / (1 + exp(-self::truth($snapshot))));
             $result = $answered ? $this->dice->pick(['interested', 'meeting']) : $this->dice->weighted(
                 ['silent' => 62, 'no' => 14, 'later' => 8, 'wrong_person' => 7, 'bounced' => 5, 'left' => 4],
             );

@@ -13,11 +13,18 @@ use App\Models\Offer;
 use App\Models\Opening;
 use App\Models\RuleSet;
 use App\Models\Signal;
+use App\Models\Standing;
 use App\Models\User;
+use App\Reasons\Answers;
+use App\Reasons\Lessons;
+use App\Standings\RuleBook;
+use App\Standings\Snapshot;
+use App\Standings\Standings;
 use Carbon\CarbonImmutable;
 use Database\Demo\Scenario;
 use Database\Demo\Words;
 use Illuminate\Support\Facades\DB;
+use Luftig\Core\Learning\Kendall;
 use Tests\TestCase;
 
 /** How well the demo's outside world is understood, against what its seed knows. */
@@ -31,7 +38,8 @@ final class FeedsDemoTest extends TestCase
         Offer::query()->delete();
         User::query()->delete();
         config(['luftig.world' => self::$folder]);
-        (new Scenario(1200, 3000, 6000, 0, 0))->load(fn (string $line) => null);
+        (new Scenario(1200, 3000, 6000, 400, 0))->load(fn (string $line) => null);
+        $this->findsTheHiddenWeights();
         $brought = Signal::query()->where('derived', false)->count();
         foreach (Feed::query()->get() as $feed) {
             self::assertNull($this->ask($feed, 50_000_000)->problem, $feed->name);
@@ -239,5 +247,29 @@ final class FeedsDemoTest extends TestCase
         $true = count(array_filter($truth, fn (array $one): bool => $one['truth'] !== []));
 
         return [$right / max(1, $taken), $right / max(1, $true), $true];
+    }
+
+    /** The order of accounts by what was learned from the approaches agrees with the hidden one, more than ours. */
+    private function findsTheHiddenWeights(): void
+    {
+        $offer = Offer::query()->with('rules')->orderBy('id')->firstOrFail();
+        $learned = (new Lessons($offer, Answers::of($offer)->approaches))->rules();
+        self::assertNotNull($learned);
+        $ranked = Standing::query()->where('offer_id', $offer->id)->whereNotNull('priority')
+            ->pluck('points', 'account_id');
+        $accounts = $ranked->keys()->all();
+        $hidden = $after = $before = [];
+        $preview = iterator_to_array((new Standings)->preview($learned));
+        $book = RuleBook::of($offer->rules ?? new RuleSet);
+        foreach (Snapshot::many($book, $accounts, CarbonImmutable::now()) as $account => $snapshot) {
+            $hidden[] = Scenario::truth($snapshot);
+            $after[] = (float) $preview[$account]['points'];
+            $before[] = (float) $ranked[$account];
+        }
+        $taus = [(float) Kendall::tau($hidden, $after), (float) Kendall::tau($hidden, $before)];
+        printf("\nhidden order: learned τ %.3f, by today’s rules %.3f, of %d\n", ...[...$taus, count($hidden)]);
+        self::assertGreaterThan(600, count($hidden));
+        self::assertGreaterThanOrEqual(.75, $taus[0]);
+        self::assertGreaterThan($taus[1] + .03, $taus[0]);
     }
 }
