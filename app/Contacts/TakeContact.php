@@ -23,7 +23,7 @@ final class TakeContact
         $fields = [
             'account_id' => $contact->account_id,
             'offer_id' => $offer->id,
-            'until' => CarbonImmutable::today()->addWeekday(),
+            'until' => CarbonImmutable::today()->addWeekday(), 'planned' => false,
         ];
         try {
             Reservation::query()->create($fields + ['contact_id' => $contact->id, 'user_id' => $rep->id]);

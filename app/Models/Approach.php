@@ -81,7 +81,16 @@ final class Approach extends Model
      */
     public function scopeTodayBy(Builder $query, User $user): Builder
     {
-        return $query->where('user_id', $user->id)->where('made_at', '>=', today());
+        return $query->where('user_id', $user->id)->where('made_at', '>=', $user->dayBegan());
+    }
+
+    /**
+     * @param  Builder<self>  $query
+     * @return Builder<self> made by somebody since Monday
+     */
+    public function scopeThisWeekBy(Builder $query, User $user): Builder
+    {
+        return $query->where('user_id', $user->id)->where('made_at', '>=', $user->weekBegan());
     }
 
     public function getActivitylogOptions(): LogOptions

@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $offer_id
  * @property int $user_id
  * @property CarbonImmutable $until
+ * @property bool $planned by the day's plan, and not by hand
  * @property-read User $user
  * @property-read Contact $contact
  */
@@ -30,7 +31,7 @@ final class Reservation extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['until' => 'date'];
+    protected $casts = ['until' => 'date', 'planned' => 'boolean'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

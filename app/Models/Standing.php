@@ -34,6 +34,8 @@ use Luftig\Core\Signal\Timing;
  * @property float $points
  * @property float|null $priority
  * @property float|null $moved
+ * @property float|null $later the priority in five working days; null: it will have none
+ * @property CarbonImmutable|null $fades_on the first day on which a signal that may be said is no longer fresh
  * @property CarbonImmutable|null $act_by
  * @property CarbonImmutable $computed_at
  * @property-read Account $account
@@ -55,7 +57,8 @@ final class Standing extends Model
 
     /** @var array<string, string> */
     protected $casts = [
-        'state' => StandingState::class, 'act_by' => 'date', 'criteria' => 'array', 'lines' => 'array',
+        'state' => StandingState::class, 'act_by' => 'date', 'fades_on' => 'date',
+        'criteria' => 'array', 'lines' => 'array',
         'contacts' => 'array', 'computed_at' => 'datetime',
     ];
 

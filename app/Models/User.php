@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Events\PasswordChanged;
+use Carbon\CarbonImmutable;
 use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Foundation\Auth\User as Authenticatable;
@@ -36,7 +37,12 @@ final class User extends Authenticatable
 
     use LogsActivity;
 
+    private const DAYS_A_WEEK = 5;
+
     protected $guarded = [];
+
+    /** @var array<string, mixed> */
+    protected $attributes = ['time_zone' => 'UTC'];
 
     protected $hidden = ['password', 'remember_token'];
 
@@ -62,6 +68,30 @@ final class User extends Authenticatable
             'password' => 'hashed', 'role' => Role::class, 'signs_in' => 'boolean', 'recent_conditions' => 'array',
             'narrowed' => 'array',
         ];
+    }
+
+    /** The date where they are. */
+    public function today(): CarbonImmutable
+    {
+        return CarbonImmutable::parse(CarbonImmutable::now($this->time_zone)->toDateString());
+    }
+
+    /** When their day began. */
+    public function dayBegan(): CarbonImmutable
+    {
+        return CarbonImmutable::now($this->time_zone)->startOfDay()->utc();
+    }
+
+    /** When their week began, on Monday. */
+    public function weekBegan(): CarbonImmutable
+    {
+        return CarbonImmutable::now($this->time_zone)->startOfWeek(CarbonImmutable::MONDAY)->utc();
+    }
+
+    /** So many approaches a week (rule 18). */
+    public function paceOfWeek(): int
+    {
+        return self::DAYS_A_WEEK * $this->pace;
     }
 
     public function leads(): bool

@@ -19,6 +19,7 @@ use Illuminate\Support\Facades\DB;
 use Luftig\Core\Buying\Part;
 use Luftig\Core\Priority\ContactPush;
 use Luftig\Core\Priority\ContactRanking;
+use Luftig\Core\Priority\DayPlan;
 use Luftig\Core\Priority\Points;
 use Luftig\Core\Signal\Pulse;
 use Luftig\Core\Signal\Timing;
@@ -33,11 +34,15 @@ final class Standings
 
     private const WORKERS = 2;
 
+    private const DAY = 86_400;
+
+    /** After so many working days what waiting costs is told. */
+    private const WORKDAYS = 5;
+
     private const COLUMNS = [
         'offer_id', 'account_id', 'rule_set_id', 'state', 'cause', 'fit', 'fit_low', 'fit_high', 'coverage', 'push',
-        'access',
-        'points', 'priority', 'moved', 'act_by', 'criteria', 'lines', 'contacts', 'best_contact', 'signs_off', 'shapes',
-        'champion', 'user', 'next_door', 'computed_at',
+        'access', 'points', 'priority', 'later', 'moved', 'act_by', 'fades_on', 'criteria', 'lines', 'contacts',
+        'best_contact', 'signs_off', 'shapes', 'champion', 'user', 'next_door', 'computed_at',
     ];
 
     /** Computes the accounts whose facts changed since they were computed last. */
@@ -160,11 +165,12 @@ final class Standings
             $timing->hasReason() => [StandingState::Ranked, null],
             default => [StandingState::Waiting, $timing->push < 0 ? 'what is live speaks against it' : null],
         };
-        $actBy = $moved = null;
+        $actBy = $moved = $later = null;
         if ($state === StandingState::Ranked) {
             $pulse = Pulse::of($book->catalogue, $series, $time, back: 7);
             $actBy = $pulse->actBy();
             $before = $pulse->at($time - 7 * 86400);
+            $later = self::later($book, $fit->value, $pulse, $people->access, $time);
             $moved = $before > 0
                 ? $points->priority()
                     - Points::of($fit->value, $before, $people->access, $book->lines)->priority()
@@ -192,12 +198,35 @@ final class Standings
         return [
             $book->offer, $facts->id, $book->ruleSet, $state->value, $cause,
             $fit->value, $fit->low, $fit->high, $fit->coverage, $timing->push, $people->access,
-            $points->total(), $state === StandingState::Ranked ? $points->priority() : null, $moved,
-            $actBy === null ? null : gmdate('Y-m-d', $actBy * 86400),
+            $points->total(), $state === StandingState::Ranked ? $points->priority() : null, $later, $moved,
+            $actBy === null ? null : gmdate('Y-m-d', $actBy * 86400), self::fadesOn($book, $timing, $time),
             json_encode($fit->memberships, JSON_THROW_ON_ERROR), json_encode($lines, JSON_THROW_ON_ERROR),
             json_encode($contacts, JSON_THROW_ON_ERROR), $contacts[0][1] ?? null, $parts['signs_off'], $parts['shapes'],
             $parts['champion'], $parts['user'], $parts['next_door'], $stamp,
         ];
+    }
+
+    /** The priority in five working days (rule 18), by what is there today; null where nothing speaks for it then. */
+    private static function later(RuleBook $book, float $fit, Pulse $pulse, float $access, int $time): ?float
+    {
+        $today = intdiv($time, self::DAY);
+        $then = $time + (DayPlan::workdaysAfter($today, self::WORKDAYS) - $today) * self::DAY;
+
+        return $pulse->speaksAt($then) ? Points::of($fit, $pulse->at($then), $access, $book->lines)->priority() : null;
+    }
+
+    /** The first day on which one of those that may be said is no longer fresh; null where none is fresh. */
+    private static function fadesOn(RuleBook $book, Timing $timing, int $time): ?string
+    {
+        $first = null;
+        foreach ($timing->signals as $signal) {
+            $until = $signal->at + $book->catalogue->of($signal->kind)->freshAge * self::DAY;
+            if ($signal->push > 0 && $signal->kind->mayBeQuoted() && $until >= $time) {
+                $first = min($first ?? INF, $until);
+            }
+        }
+
+        return $first === null ? null : gmdate('Y-m-d', (int) ceil($first) + self::DAY);
     }
 
     /** Who of an account takes part in buying, and how it is reached through them. */

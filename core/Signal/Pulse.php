@@ -97,6 +97,12 @@ final readonly class Pulse
         return $for - $against;
     }
 
+    /** Whether something that was there when it was prepared still speaks for the account at a time. */
+    public function speaksAt(float $time): bool
+    {
+        return $this->sides($time)[0] > 0;
+    }
+
     /**
      * The day by which half of what speaks for the account is gone. It is looked for at noon (UTC) of each day, from
      * that of the newest signal, for or against, to 180 days after it, and depends on the facts only.

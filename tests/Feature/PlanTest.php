@@ -11,17 +11,21 @@ use App\Models\Contact;
 use App\Models\Decision;
 use App\Models\KeptList;
 use App\Models\Place;
+use App\Models\Reservation;
+use App\Models\Role;
 use App\Models\Standing;
 use App\Models\StandingState;
+use App\Standings\Standings;
 use App\View\Accounts\Ranking;
 use App\View\Today\Plan;
 use App\View\Today\PlanRow;
 use App\View\Today\TodayFocus;
 use App\View\Today\TodayPage;
+use Luftig\Core\Priority\Points;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
-/** The day's plan in its first form (rule 18), on Monday 23 November 2026. */
+/** The day's plan (rule 18), on Monday 23 November 2026. */
 final class PlanTest extends TestCase
 {
     /** @return array<string, array{string|null, string}> act-by day, and where the approach stands */
@@ -56,20 +60,143 @@ final class PlanTest extends TestCase
         $this->ranked('Wednesday', 1.0, '2026-11-25');
         $this->ranked('Friday', 3.0, '2026-11-27');
 
+        // By group: what hurries is within the week, the others later.
         self::assertSame(['Thursday', 'Higher', 'High'], $this->planned());
-        $this->rep->update(['pace' => 4]);
-        self::assertSame(['Thursday', 'Wednesday', 'Higher', 'High'], $this->planned(), 'a third is rounded up');
+        $this->rep->update(['pace' => 5]);
+        self::assertSame(['Thursday', 'Friday', 'Wednesday', 'Higher', 'High'], $this->planned());
+        $this->rep->update(['pace' => 2]);
+        self::assertSame(['Higher', 'High'], $this->planned(), 'a third of two is none');
     }
 
     public function test_over_a_weekend_three_working_days_are_five(): void
     {
         $this->at('2026-11-27T09:00:00Z');
-        $this->rep->update(['pace' => 1]);
-        $this->ranked('High', 9.0, '2027-01-31');
+        $this->rep->update(['pace' => 3]);
+        foreach (['High' => 9.0, 'Higher' => 10.0, 'Highest' => 11.0] as $name => $points) {
+            $this->ranked($name, $points, '2027-01-31');
+        }
         $this->ranked('Wednesday', 1.0, '2026-12-02');
-        self::assertSame(['Wednesday'], $this->planned());
+        self::assertSame(['Wednesday', 'Highest', 'Higher'], $this->planned());
         Standing::query()->where('points', 1.0)->update(['act_by' => '2026-12-03']);
-        self::assertSame(['High'], $this->planned());
+        self::assertSame(['Highest', 'Higher', 'High'], $this->planned());
+    }
+
+    public function test_what_waiting_would_cost_counts_half(): void
+    {
+        $this->rep->update(['pace' => 2]);
+        $this->ranked('Lasting', 2.0, null);
+        $this->ranked('Fading', 0.0, null);
+        $this->ranked('Lost', -2.0, null);
+        // 54.98 + 0, 50 + ½ · 10, 45.02 + ½ · 45.02.
+        Standing::query()->where('points', -2.0)->update(['later' => null]);
+        Standing::query()->where('points', 0.0)->update(['later' => 40]);
+        self::assertSame(['Lost', 'Fading'], $this->planned());
+        [$lost, $fading] = $this->rows();
+        self::assertSame('In a working week nothing speaks for it any more.', $lost->cost());
+        self::assertSame('In a working week its priority would be 10 lower.', $fading->cost());
+    }
+
+    public function test_what_was_left_out_says_which_limit_held_it_back(): void
+    {
+        $this->rep->update(['pace' => 1]);
+        $this->ranked('First', 9.0, null);
+        $this->ranked('Second', 8.0, null);
+        $ida = Contact::factory()->create(['account_id' => $this->ranked('Third', 7.0, null)->id]);
+        Channel::factory()->create(['contact_id' => $ida->id]);
+        Standing::query()->where('points', 7.0)->update([
+            'contacts' => json_encode([[$ida->id, 60.0, 'shapes', null]]),
+        ]);
+        Approach::factory()->create([
+            'contact_id' => $ida->id, 'account_id' => $ida->account_id, 'offer_id' => $this->offer->id,
+            'made_at' => now()->subDays(20),
+        ]);
+        self::assertSame(
+            [['Second', 'the day is full'], ['Third', 'approached in the last 30 days']],
+            array_map(fn (array $one): array => [$one['name'], $one['why']], $this->page()->leftOut),
+        );
+        $this->actingAs($this->rep)->get('/')->assertSeeTextInOrder(['Left out today', 'Second', 'the day is full']);
+    }
+
+    public function test_the_week_has_a_pace_too_and_begins_on_monday_where_the_rep_is(): void
+    {
+        $this->rep->update(['pace' => 2, 'time_zone' => 'Europe/Stockholm']);
+        // 00:30 on Monday in Gothenburg, while it is still Sunday in UTC.
+        $this->at('2026-11-22T23:30:00Z');
+        $this->ranked('One', 3.0, null);
+        $made = fn (string $at, int $many): mixed => Approach::factory()->count($many)->create([
+            'user_id' => $this->rep->id, 'offer_id' => $this->offer->id, 'made_at' => $at,
+        ]);
+        $made('2026-11-22T22:30:00Z', 10);
+        self::assertSame([0, 2, 10], [$this->plan()->usedToday(), $this->plan()->left(), $this->plan()->leftOfWeek()]);
+        $made('2026-11-22T23:10:00Z', 1);
+        self::assertSame([1, 1, 9], [$this->plan()->usedToday(), $this->plan()->left(), $this->plan()->leftOfWeek()]);
+        // On Thursday the pace of the week is nearly used up.
+        $this->at('2026-11-26T09:00:00Z');
+        $made('2026-11-24T09:00:00Z', 8);
+        self::assertSame([0, 1], [$this->plan()->usedToday(), $this->plan()->left()]);
+        $made('2026-11-25T09:00:00Z', 1);
+        self::assertSame([[], 'Done for this week: all 10 approaches of it are made.'], [
+            $this->planned(), $this->page()->lead,
+        ]);
+    }
+
+    public function test_what_is_planned_is_reserved_and_a_colleague_plans_others(): void
+    {
+        $people = [];
+        foreach (['First' => 9.0, 'Second' => 8.0] as $name => $points) {
+            $account = $this->ranked($name, $points, null);
+            $people[] = $one = Contact::factory()->create(['account_id' => $account->id, 'first_name' => $name]);
+            Channel::factory()->create(['contact_id' => $one->id, 'value' => "$name@firm.example"]);
+            Standing::query()->where('account_id', $account->id)->update([
+                'contacts' => json_encode([[$one->id, 60.0, 'shapes', null]]),
+            ]);
+        }
+        $this->rep->update(['pace' => 1]);
+        $this->page();
+        $held = Reservation::query()->sole();
+        self::assertSame(
+            [$people[0]->id, $this->rep->id, true, '2026-11-24'],
+            [$held->contact_id, $held->user_id, $held->planned, $held->until->toDateString()],
+        );
+        $other = $this->person('Anton', Role::Rep);
+        $page = TodayPage::of($this->offer, $other, 0);
+        self::assertSame(['Second'], array_map(
+            fn (PlanRow $row): string => $row->standing->account->name, array_merge(...array_values($page->groups)),
+        ));
+        self::assertSame(['First', 'reserved by a colleague'], [$page->leftOut[0]['name'], $page->leftOut[0]['why']]);
+        // Off the plan, free again; reserved by hand, it stays.
+        Decision::query()->create([
+            'account_id' => $people[0]->account_id, 'user_id' => $this->rep->id, 'decision' => 'later',
+            'until' => '2026-12-24', 'offer_id' => $this->offer->id,
+        ]);
+        $this->page();
+        self::assertSame(0, Reservation::query()->where('user_id', $this->rep->id)->count());
+        $this->actingAs($this->rep)->post(route('reservations.store', $people[0]))->assertSessionHasNoErrors();
+        $this->page();
+        self::assertFalse(Reservation::query()->where('user_id', $this->rep->id)->sole()->planned);
+        // On the next working day but one, what was planned holds no longer.
+        $this->at('2026-11-25T09:00:00Z');
+        Decision::query()->delete();
+        $this->page();
+        self::assertSame(
+            [$people[0]->id], Reservation::query()->where('user_id', $this->rep->id)->pluck('contact_id')->all(),
+        );
+    }
+
+    public function test_an_approach_has_until_what_it_rests_on_fades_and_at_the_latest_until_the_accounts_day(): void
+    {
+        $this->tunhede();
+        (new Standings)->all();
+        $standing = Standing::query()->whereNotNull('priority')->sole();
+        self::assertNotNull($standing->fades_on);
+        [$row] = $this->rows();
+        $until = min(array_map(
+            fn ($line) => $line->freshUntil($row->catalogue),
+            array_filter($row->draft->restsOn, fn ($line): bool => $line->isFresh()),
+        ));
+        self::assertEquals($until->min($standing->act_by), $row->actBy);
+        Standing::query()->whereNotNull('priority')->update(['act_by' => '2026-11-24']);
+        self::assertSame('2026-11-24', $this->rows()[0]->actBy?->toDateString());
     }
 
     public function test_waiting_accounts_fill_what_is_left_unless_something_speaks_against_them(): void
@@ -100,10 +227,11 @@ final class PlanTest extends TestCase
         self::assertSame('1 approach left in your pace.', $this->page()->lead);
         Approach::factory()->create($done);
         self::assertSame([0, []], [$this->plan()->left(), $this->planned()]);
-        self::assertSame(
-            'Done for today: 2 of 2 approaches made. Tomorrow begins with One.',
-            $this->page()->lead,
-        );
+        self::assertSame('Done for today: 2 of 2 approaches made.', $this->page()->lead);
+        self::assertSame(['One', 'Two'], array_map(
+            fn (PlanRow $row): string => $row->standing->account->name, $this->page()->tomorrow,
+        ));
+        $this->actingAs($this->rep)->get('/')->assertSeeTextInOrder(['Tomorrow begins with', 'One', 'Done today']);
         self::assertTrue($this->page()->isDone);
         self::assertCount(2, $this->page()->done);
         Approach::factory()->create($done);
@@ -310,6 +438,7 @@ final class PlanTest extends TestCase
         $account = Account::factory()->create(['name' => $name]);
         Standing::factory()->create([
             'account_id' => $account->id, 'offer_id' => $this->offer->id, 'points' => $points, 'act_by' => $actBy,
+            'priority' => Points::curve($points), 'later' => Points::curve($points),
         ]);
 
         return $account;

@@ -77,16 +77,17 @@ final readonly class Ranking
      * only they, and not a hundred thousand, are put in order.
      *
      * @param  Builder<Standing>  $query
+     * @param  'points'|'score'  $by  what it is ordered by
      * @return Builder<Standing>
      */
-    public static function among(Builder $query, int $first): Builder
+    public static function among(Builder $query, int $first, string $by = 'points'): Builder
     {
-        $least = (clone $query)->reorder()->select('points')->orderByDesc('points')->offset($first - 1)->limit(1)
-            ->toBase()->value('points');
+        $least = (clone $query)->reorder()->select($by)->orderByDesc($by)->offset($first - 1)->limit(1)
+            ->toBase()->value($by);
 
         // As a number, since only then are those above it looked up by the key; a little less of it, since not all its
         // digits come along.
-        return $least === null ? $query : (clone $query)->whereRaw('points >= '.sprintf('%.12F', $least - 1e-6));
+        return $least === null ? $query : (clone $query)->whereRaw("$by >= ".sprintf('%.12F', $least - 1e-6));
     }
 
     /**

@@ -12,28 +12,30 @@ use App\Models\Approach;
 use App\Models\Contact;
 use App\Models\Decision;
 use App\Models\Offer;
+use App\Models\Reason;
 use App\Models\Standing;
 use App\Models\StandingState;
 use App\Models\User;
 use App\Reasons\AngleUse;
 use App\Reasons\Drafts;
+use App\Standings\RuleBook;
 use App\View\Accounts\Narrowed;
 use App\View\Accounts\Ranking;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Collection;
+use Luftig\Core\Buying\Choice;
+use Luftig\Core\Buying\Skip;
+use Luftig\Core\Priority\DayPlan;
+use Luftig\Core\Priority\PlanCandidate;
 
 /**
- * Today's approaches of a rep, first form of rule 18: accounts that are hers or nobody's, each with the first person
- * whom rule 9 takes. Those whose act-by day is within three working days come first, for at most a third; then by
- * priority; then waiting ones.
+ * Today's approaches of a rep (rule 18): accounts that are hers or nobody's, each with the first person whom rule 9
+ * takes. Those whose act-by day, or that of a signal that may be said, is near are looked at first, then those that
+ * rank best by priority and the cost of waiting, then waiting ones; which of them the day has room for, the core says.
  */
 final readonly class Plan
 {
-    public const GROUPS = [
-        'hours' => 'Hours count', 'week' => 'This week', 'fortnight' => 'Within two weeks', 'later' => 'Later',
-        'waiting' => 'Fits, no occasion yet',
-    ];
-
     private const CHUNK = 40;
 
     private const FEWEST = 10;
@@ -41,6 +43,11 @@ final readonly class Plan
     private const REST = 14;
 
     private const HURRY = 3;
+
+    private const SHARE = 3;
+
+    /** So many more than there is room for are looked at, to say what was left out. */
+    private const BESIDES = 5;
 
     public Narrowed $narrowed;
 
@@ -54,44 +61,92 @@ final readonly class Plan
         return Approach::query()->todayBy($this->rep)->count();
     }
 
+    /** What is left of the pace of the day, and of the week. */
     public function left(): int
     {
-        return max(0, $this->rep->pace - $this->usedToday());
+        return max(0, min($this->rep->pace - $this->usedToday(), $this->leftOfWeek()));
+    }
+
+    public function leftOfWeek(): int
+    {
+        return max(0, $this->rep->paceOfWeek() - Approach::query()->thisWeekBy($this->rep)->count());
+    }
+
+    /** The plan of the rest of the day. */
+    public function today(): Planned
+    {
+        return $this->planned($this->usedToday(), $this->rep->paceOfWeek() - $this->leftOfWeek(), $this->left());
+    }
+
+    /**
+     * What a new day would begin with, by what is known now.
+     *
+     * @return list<PlanRow>
+     */
+    public function tomorrow(int $first): array
+    {
+        return array_slice($this->planned(0, 0, $first)->rows, 0, $first);
     }
 
     /** @return array<string, list<PlanRow>> by group, in the order of GROUPS */
     public function groups(): array
     {
-        $left = $this->left();
-        $ranked = $this->candidates(StandingState::Ranked);
-        $rows = $this->rows(
-            (clone $ranked)->whereBetween('act_by', [today(), today()->addWeekdays(self::HURRY)]),
-            (int) ceil($left / 3),
-        );
-        $rows = [...$rows, ...$this->rows(
-            (clone $ranked)->whereNotIn(
-                'standings.account_id',
-                array_map(fn (PlanRow $row): int => $row->standing->account_id, $rows),
-            ),
-            $left - count($rows),
-        )];
-        $rows = [
-            ...$rows,
-            ...$this->rows($this->candidates(StandingState::Waiting)->where('push', '>=', 0), $left - count($rows)),
-        ];
-        $groups = array_fill_keys(array_keys(self::GROUPS), []);
-        foreach ($rows as $row) {
-            $groups[$this->group($row->standing)][] = $row;
-        }
+        return $this->today()->groups();
+    }
 
-        return array_filter($groups);
+    private function planned(int $usedToday, int $usedThisWeek, int $left): Planned
+    {
+        $today = $this->rep->today();
+        $soon = CarbonImmutable::createFromTimestampUTC(
+            86_400 * DayPlan::workdaysAfter(self::day($today), self::HURRY),
+        );
+        $ranked = $this->candidates(StandingState::Ranked);
+        $wanted = $left + self::BESIDES;
+        $hurried = (clone $ranked)->where(fn (Builder $either) => $either
+            ->whereBetween('act_by', [$today->toDateString(), $soon->toDateString()])
+            ->orWhereBetween('fades_on', [$today->toDateString(), $soon->toDateString()]));
+        $rows = $passed = [];
+        foreach ([
+            [$hurried, intdiv($this->rep->pace, self::SHARE) + self::BESIDES, 'points'], [$ranked, $wanted, 'score'],
+        ] as [$candidates, $most, $by]) {
+            $candidates->whereNotIn('standings.account_id', array_keys($rows));
+            foreach ($left > 0 ? $this->rows($candidates, $most, $by, $passed) : [] as $row) {
+                $rows[$row->standing->account_id] = $row;
+            }
+        }
+        if (count($rows) < $left) {
+            $waiting = $this->candidates(StandingState::Waiting)->where('push', '>=', 0);
+            foreach ($this->rows($waiting, $left - count($rows), 'points', $passed) as $row) {
+                $rows[$row->standing->account_id] = $row;
+            }
+        }
+        $plan = DayPlan::of(
+            self::day($today), $this->rep->pace, $this->rep->paceOfWeek(), $usedToday, $usedThisWeek,
+            array_values(array_map(fn (PlanRow $row): PlanCandidate => new PlanCandidate(
+                $row->standing->account_id, $row->standing->account_id, $row->standing->priority,
+                $row->standing->later, $row->actBy === null ? null : self::day($row->actBy), 0, 1,
+            ), $rows)),
+        );
+        $of = fn (int|string $id): PlanRow => $rows[$id];
+
+        return new Planned(
+            $today, array_map($of, $plan->taken),
+            array_map(fn (array $one): array => [$of($one[0]), $one[1]], $plan->leftOut),
+            array_values(array_diff_key($passed, $rows)),
+        );
+    }
+
+    /** Days since 1970-01-01. */
+    private static function day(CarbonImmutable $day): int
+    {
+        return intdiv($day->getTimestamp(), 86_400);
     }
 
     /** One account as the plan would have it; null where it has no place in it. */
     public function row(int $account): ?PlanRow
     {
         foreach ([StandingState::Ranked, StandingState::Waiting] as $state) {
-            $rows = $this->rows($this->candidates($state)->where('standings.account_id', $account), 1);
+            $rows = $this->rows($this->candidates($state)->where('standings.account_id', $account), 1, 'points');
             if ($rows !== []) {
                 return $rows[0];
             }
@@ -104,53 +159,97 @@ final readonly class Plan
      * The first of these accounts in which somebody is to be contacted, or nobody is known yet.
      *
      * @param  Builder<Standing>  $candidates
+     * @param  'points'|'score'  $by  the order in which they are looked at
+     * @param  array<int, array{Standing, Skip|null}>  $passed  by account, those in which nobody is, and why
      * @return list<PlanRow>
      */
-    private function rows(Builder $candidates, int $most): array
+    private function rows(Builder $candidates, int $most, string $by, array &$passed = []): array
     {
         $rows = [];
-        $barred = EntriesInForce::now();
         $choosing = new ContactChoice($this->offer, $this->rep);
+        if ($by === 'score') {
+            $candidates = (clone $candidates)->reorder()->orderByDesc('score')->orderByRaw('act_by IS NULL, act_by')
+                ->orderBy('accounts.name')->orderBy('accounts.id');
+        }
         // Most are taken; so few more than are wanted are looked at first.
         $chunk = max(self::FEWEST, min(self::CHUNK, 2 * $most));
         for ($page = 1; count($rows) < $most; $page++) {
-            $standings = Ranking::among($candidates, $page * $chunk)->with('account.places', 'account.industries')
-                ->forPage($page, $chunk)->get();
+            $standings = Ranking::among($candidates, $page * $chunk, $by)
+                ->with('account.places', 'account.industries')->forPage($page, $chunk)->get();
             $contacts = $this->narrowed->people($standings, ForemostContacts::of($this->offer, $standings->toBase()))
                 ->with('channels')->orderBy('id')->get();
             $choices = $choosing->of($standings->toBase(), $contacts);
-            /** @var array<int|string, Contact> $byId */
-            $byId = $contacts->keyBy('id')->all();
-            $taken = $standings
-                ->filter(
-                    fn (Standing $one): bool => $choices[$one->account_id]->taken !== []
-                        || $choices[$one->account_id]->skipped === [] && ! $this->narrowed->isOfPeople(),
-                )
-                ->take($most - count($rows));
-            $lines = Ranking::lines($this->offer, $taken);
-            $used = AngleUse::at($taken->pluck('account_id')->all());
-            foreach ($taken as $standing) {
-                $choice = $choices[$standing->account_id];
-                $people = array_map(fn (int|string $id): Contact => $byId[$id], $choice->taken);
-                $contact = $people[0] ?? null;
-                $own = $lines[$standing->account_id];
-                $rows[] = new PlanRow(
-                    $standing,
-                    $own,
-                    $contact,
-                    $contact === null ? null : Reach::of($contact, $barred),
-                    Drafts::of(
-                        $this->offer, $standing->account, $contact, $own, used: $used[$standing->account_id] ?? [],
-                    ),
-                    array_slice($people, 1),
-                );
+            $isOpen = fn (Standing $one): bool => $choices[$one->account_id]->taken !== []
+                || $choices[$one->account_id]->skipped === [] && ! $this->narrowed->isOfPeople();
+            foreach ($standings->reject($isOpen) as $one) {
+                $passed[$one->account_id] = [$one, self::why($choices[$one->account_id])];
             }
+            $taken = $standings->filter($isOpen)->take($most - count($rows));
+            $rows = [...$rows, ...$this->made($taken, $choices, $contacts)];
             if ($standings->count() < $chunk) {
                 break;
             }
         }
 
         return $rows;
+    }
+
+    /**
+     * @param  Collection<int, Standing>  $standings
+     * @param  array<int, Choice>  $choices
+     * @param  Collection<int, Contact>  $contacts
+     * @return list<PlanRow>
+     */
+    private function made(Collection $standings, array $choices, Collection $contacts): array
+    {
+        $barred = EntriesInForce::now();
+        /** @var array<int|string, Contact> $byId */
+        $byId = $contacts->keyBy('id')->all();
+        $lines = Ranking::lines($this->offer, $standings);
+        $accounts = $standings->pluck('account_id')->all();
+        $used = AngleUse::at($accounts);
+        $ready = Reason::query()->inState('ready')->where('offer_id', $this->offer->id)
+            ->where('user_id', $this->rep->id)->whereIn('account_id', $accounts)->oldest('id')->get()
+            ->keyBy('account_id');
+        $rows = [];
+        foreach ($standings as $standing) {
+            $people = array_map(
+                fn (int|string $id): Contact => $byId[$id], $choices[$standing->account_id]->taken,
+            );
+            // Whom a reason is ready for comes first.
+            $reason = $ready[$standing->account_id] ?? null;
+            usort($people, fn (Contact $a, Contact $b): int => ($b->id === $reason?->contact_id)
+                <=> ($a->id === $reason?->contact_id));
+            $contact = $people[0] ?? null;
+            $own = $lines[$standing->account_id];
+            $rows[] = new PlanRow(
+                $standing,
+                $own,
+                $contact,
+                $contact === null ? null : Reach::of($contact, $barred),
+                Drafts::of(
+                    $this->offer, $standing->account, $contact, $own, used: $used[$standing->account_id] ?? [],
+                ),
+                RuleBook::catalogueOf($this->offer->rules ?? throw new \LogicException('There are standings.')),
+                array_slice($people, 1),
+                $reason?->contact_id === $contact?->id ? $reason : null,
+            );
+        }
+
+        return $rows;
+    }
+
+    /** The most telling of why nobody there is to be contacted. */
+    private static function why(Choice $choice): ?Skip
+    {
+        $skips = array_values($choice->skipped);
+        foreach ([Skip::AccountFull, Skip::Approached, Skip::Reserved, Skip::Held, Skip::NoWay] as $skip) {
+            if (in_array($skip, $skips, true)) {
+                return $skip;
+            }
+        }
+
+        return $skips[0] ?? null;
     }
 
     /** The same approach to another of its people, in words for them; the row itself where it is none of them. */
@@ -172,14 +271,9 @@ final readonly class Plan
                 $this->offer, $account, $to, $row->lines, angle: $angle,
                 used: AngleUse::at([$account->id])[$account->id] ?? [],
             ),
+            $row->catalogue,
             array_values(array_filter($people, fn (Contact $one): bool => $one !== $to)),
         );
-    }
-
-    /** What comes first when today's pace is used up. */
-    public function next(): ?Standing
-    {
-        return Ranking::among($this->candidates(StandingState::Ranked), 1)->with('account')->first();
     }
 
     /** @return Builder<Standing> */
@@ -195,31 +289,12 @@ final readonly class Plan
             )
             ->whereNotIn(
                 'standings.account_id',
-                Approach::query()->where('later_on', '>', today())->select('account_id'),
+                Approach::query()->where('later_on', '>', $this->rep->today()->toDateString())->select('account_id'),
             )
             ->whereNotIn(
                 'standings.account_id',
                 Decision::query()->where('offer_id', $this->offer->id)->where('decision', 'later')
-                    ->where('until', '>', today())->select('account_id'),
+                    ->where('until', '>', $this->rep->today()->toDateString())->select('account_id'),
             );
-    }
-
-    private function group(Standing $standing): string
-    {
-        if ($standing->state === StandingState::Waiting) {
-            return 'waiting';
-        }
-        if ($standing->act_by === null) {
-            return 'later';
-        }
-        $days = CarbonImmutable::today()->diffInDays($standing->act_by);
-
-        return match (true) {
-            $days < 0 => 'later',
-            $days <= 1 => 'hours',
-            $standing->act_by <= CarbonImmutable::today()->endOfWeek() => 'week',
-            $days <= 14 => 'fortnight',
-            default => 'later',
-        };
     }
 }

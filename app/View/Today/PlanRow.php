@@ -6,12 +6,16 @@ namespace App\View\Today;
 
 use App\Channels\Reach;
 use App\Models\Contact;
+use App\Models\Reason;
 use App\Models\Standing;
+use App\Models\StandingState;
 use App\Reasons\Proposal;
 use App\Standings\SignalLine;
 use App\Support\Format;
+use Carbon\CarbonImmutable;
 use Locale;
 use Luftig\Core\Company\Industries;
+use Luftig\Core\Signal\Catalogue;
 
 /** An approach that is planned, as a row and as the one in focus. */
 final readonly class PlanRow
@@ -20,9 +24,21 @@ final readonly class PlanRow
 
     private const LINES = 6;
 
+    private const WORDS = 110;
+
+    /** A priority that falls by less is not spoken of. */
+    private const LITTLE = 3;
+
+    /**
+     * The act-by day of the approach (rule 18): the first day on which a signal that its words rest on is no longer
+     * fresh, at the latest the account's. What faded already says nothing of the time that is left.
+     */
+    public ?CarbonImmutable $actBy;
+
     /**
      * @param  list<SignalLine>  $lines
      * @param  list<Contact>  $others  whom rule 9 takes beside the first
+     * @param  Reason|null  $reason  that is ready for the first
      */
     public function __construct(
         public Standing $standing,
@@ -30,8 +46,51 @@ final readonly class PlanRow
         public ?Contact $contact,
         public ?Reach $reach,
         public Proposal $draft,
+        public Catalogue $catalogue,
         public array $others = [],
+        public ?Reason $reason = null,
     ) {
+        $days = array_map(
+            fn (SignalLine $line): CarbonImmutable => $line->freshUntil($catalogue),
+            array_filter($draft->restsOn, fn (SignalLine $line): bool => $line->isFresh()),
+        );
+        $days = $standing->act_by === null ? $days : [$standing->act_by, ...$days];
+        $this->actBy = $days === [] ? null : min($days);
+    }
+
+    public function group(CarbonImmutable $today): string
+    {
+        if ($this->standing->state === StandingState::Waiting) {
+            return 'waiting';
+        }
+        $days = $this->actBy === null ? null : $today->diffInDays($this->actBy);
+
+        return match (true) {
+            $days === null, $days < 0 => 'later',
+            $days <= 1 => 'hours',
+            $this->actBy <= $today->endOfWeek() => 'week',
+            $days <= 14 => 'fortnight',
+            default => 'later',
+        };
+    }
+
+    /** What to say, or that it is written down. */
+    public function headline(): string
+    {
+        return $this->reason === null ? $this->draft->headline() : Format::cut($this->reason->words, self::WORDS);
+    }
+
+    /** What waiting a working week would cost, in words; nothing where it costs little. */
+    public function cost(): string
+    {
+        $later = $this->standing->later ?? 0.0;
+        $lost = (int) round(($this->standing->priority ?? 0.0) - $later);
+
+        return match (true) {
+            $this->standing->priority === null || $lost < self::LITTLE => '',
+            $this->standing->later === null => 'In a working week nothing speaks for it any more.',
+            default => "In a working week its priority would be {$lost} lower.",
+        };
     }
 
     public function address(): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Today;
 
+use App\Contacts\ReservePlan;
 use App\Models\Approach;
 use App\Models\Offer;
 use App\Models\User;
@@ -17,8 +18,12 @@ final readonly class TodayPage
 {
     private const STEPS = 5;
 
+    private const TOMORROW = 5;
+
     /**
      * @param  array<string, list<PlanRow>>  $groups
+     * @param  list<array{account: int, name: string, why: string}>  $leftOut
+     * @param  list<PlanRow>  $tomorrow  what a new day would begin with, where this one is done
      * @param  Collection<int, Approach>  $steps  that are due
      * @param  Collection<int, Approach>  $done  today
      */
@@ -28,6 +33,8 @@ final readonly class TodayPage
         public array $groups,
         public TodayFocus $inFocus,
         public string $lead,
+        public array $leftOut,
+        public array $tomorrow,
         public ?string $hurry,
         public bool $isDone,
         public Collection $steps,
@@ -44,7 +51,13 @@ final readonly class TodayPage
     public static function of(Offer $offer, User $rep, int $focus, int $to = 0, string $angle = ''): self
     {
         $plan = new Plan($offer, $rep);
-        $groups = $plan->groups();
+        $day = $plan->today();
+        // Of two who plan at once, the quicker has whom both would approach; the other plans anew.
+        if (! ReservePlan::keep($offer, $rep, $day->contacts())) {
+            $day = $plan->today();
+            ReservePlan::keep($offer, $rep, $day->contacts());
+        }
+        $groups = $day->groups();
         $rows = array_merge(...array_values($groups));
         $planned = self::named($rows, $focus) ?? $rows[0] ?? null;
         $row = $planned === null ? null : $plan->addressed($planned, $to, $angle);
@@ -60,13 +73,16 @@ final readonly class TodayPage
         return new self(
             $offer,
             $rep,
-            array_combine(array_map(fn (string $key): string => Plan::GROUPS[$key], array_keys($groups)), $groups),
+            array_combine(array_map(fn (string $key): string => Planned::GROUPS[$key], array_keys($groups)), $groups),
             new TodayFocus($offer, $row),
             self::lead($plan, $rep),
+            $day->leftOut(),
+            $plan->left() === 0 ? $plan->tomorrow(self::TOMORROW) : [],
             $hours === 0 ? null : ($hours === 1 ? 'One has' : "$hours have").' only hours.',
             $plan->left() === 0,
             Approach::query()->with('account', 'contact')->where('user_id', $rep->id)->whereNull('result')
-                ->where('next_step_on', '<=', today())->orderBy('next_step_on')->limit(self::STEPS)->get(),
+                ->where('next_step_on', '<=', $rep->today()->toDateString())->orderBy('next_step_on')
+                ->limit(self::STEPS)->get(),
             Approach::query()->with('account', 'contact')->todayBy($rep)->latest('made_at')->get(),
             $plan->narrowed,
         );
@@ -136,7 +152,8 @@ final readonly class TodayPage
             return Format::count($left, 'approach', 'approaches').' left in your pace.';
         }
 
-        return "Done for today: {$plan->usedToday()} of {$rep->pace} approaches made. Tomorrow begins with "
-            .($plan->next()->account->name ?? 'what comes in overnight').'.';
+        return $plan->leftOfWeek() === 0
+            ? "Done for this week: all {$rep->paceOfWeek()} approaches of it are made."
+            : "Done for today: {$plan->usedToday()} of {$rep->pace} approaches made.";
     }
 }

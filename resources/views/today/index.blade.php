@@ -34,6 +34,23 @@
                         <a href="/begin">the first steps</a>@endcan.</x-empty>
                 @endunless
             @endforelse
+            @if ($page->tomorrow !== [])
+                <h2 class="fs-6 text-body-secondary border-bottom mt-3 pb-1">Tomorrow begins with</h2>
+                @foreach ($page->tomorrow as $row)
+                    <p class="px-2 py-1 mb-0"><a href="{{ route('accounts.show', $row->standing->account_id) }}">{{
+                        $row->standing->account->name }}</a>: {{ $row->headline() }}</p>
+                @endforeach
+            @endif
+            @if ($page->leftOut !== [])
+                <x-more says="Left out today, and which limit held it back" class="mt-3">
+                    <ul class="list-unstyled mb-0">
+                        @foreach ($page->leftOut as $one)
+                            <li class="border-top py-1"><a href="{{ route('accounts.show', $one['account']) }}">{{
+                                $one['name'] }}</a> <span class="text-body-secondary">{{ $one['why'] }}</span></li>
+                        @endforeach
+                    </ul>
+                </x-more>
+            @endif
             @if ($page->done->isNotEmpty())
                 <h2 class="fs-6 text-body-secondary border-bottom mt-3 pb-1">Done today</h2>
                 @foreach ($page->done as $approach)

@@ -6,18 +6,19 @@
             <a class="d-block fs-5 fw-semibold text-body text-truncate"
                 href="{{ route('accounts.show', $row->standing->account_id) }}"
                 hx-get="{{ $row->address() }}" hx-target="#focus" hx-replace-url="true"
-                    hx-sync="#focus:replace">{{ $row->draft->headline() }}</a>
+                    hx-sync="#focus:replace">{{ $row->headline() }}</a>
             <p class="text-truncate">
                 @if ($row->contact)<strong>{{ $row->contact->name() }}</strong>@if ($row->contact->title),
                     {{ $row->contact->title }}@endif · @endif
                 <span class="text-primary" data-name>{{ $row->standing->account->name }}</span></p>
             <div class="hstack gap-3 overflow-hidden">
                 @foreach ($row->barbs() as $line)<x-barb :$line />@endforeach
+                @if ($row->reason)<span class="badge bg-primary">reason ready</span>@endif
                 @if ($row->more() > 0)<span class="small text-body-secondary text-nowrap">and {{ $row->more() }}
                     more</span>@endif
             </div>
         </div>
-        <div class="col-9 col-md-3"><x-fuse :act-by="$row->standing->act_by" :way="$row->way()" /></div>
+        <div class="col-9 col-md-3"><x-fuse :act-by="$row->actBy" :way="$row->way()" /></div>
         <div class="col-3 col-md-1 text-end font-figure fs-3 fw-semibold">
             <span class="visually-hidden">Priority </span>{{ $row->priority() }}</div>
     </div>
