@@ -245,6 +245,8 @@ Route::middleware('auth')->group(function (): void {
         ->can('create', Reason::class);
     Route::post('/accounts/{account}/reasons', [ReasonController::class, 'store'])->name('reasons.store')
         ->can('create', Reason::class);
+    Route::post('/accounts/{account}/reasons/proposed', [ReasonController::class, 'propose'])
+        ->name('reasons.propose')->can('create', Reason::class);
     Route::get('/reasons/{reason}', [ReasonController::class, 'show'])->name('reasons.show')->can('view', 'reason');
     Route::delete('/reasons/{reason}', [ReasonController::class, 'destroy'])->name('reasons.destroy')
         ->can('delete', 'reason');
@@ -253,6 +255,8 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/accounts/{account}/approaches', [ApproachController::class, 'straight'])->name('accounts.approach')
         ->can('create', Approach::class);
     Route::patch('/approaches/{approach}', [ApproachController::class, 'update'])->name('approaches.update')
+        ->can('update', 'approach');
+    Route::delete('/approaches/{approach}/result', [ApproachController::class, 'reopen'])->name('approaches.reopen')
         ->can('update', 'approach');
     Route::delete('/approaches/{approach}', [ApproachController::class, 'destroy'])->name('approaches.destroy')
         ->can('update', 'approach');

@@ -31,6 +31,7 @@ use Spatie\Activitylog\Traits\LogsActivity;
  * @property CarbonImmutable|null $result_at
  * @property CarbonImmutable|null $later_on
  * @property string|null $instead
+ * @property array<string, mixed>|null $corrected what its result corrected, as it was before
  * @property-read Account $account
  * @property-read Contact|null $contact
  * @property-read User|null $user
@@ -49,6 +50,7 @@ final class Approach extends Model
     protected $casts = [
         'kind' => ApproachKind::class, 'result' => Result::class, 'made_at' => 'datetime', 'result_at' => 'datetime',
         'next_step_on' => 'date', 'later_on' => 'date', 'snapshot' => 'array',
+        'corrected' => 'array',
     ];
 
     /** @return BelongsTo<Account, $this> */

@@ -101,6 +101,7 @@ final class Reason extends Model
     {
         return match ($state) {
             'used' => $query->has('approaches'),
+            'open' => $query->whereHas('approaches', fn (Builder $made) => $made->whereNull('result')),
             'expired' => $query->doesntHave('approaches')->whereNot(self::whereSound(...)),
             default => $query->doesntHave('approaches')->where(self::whereSound(...)),
         };

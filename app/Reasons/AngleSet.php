@@ -29,15 +29,15 @@ final readonly class AngleSet
     public static function of(Offer $offer): self
     {
         static $made = [];
-        $own = $offer->rules->angles ?? [];
-        if ($own === []) {
-            return self::neutral();
-        }
         // Read once for the rows of a page; another text is another set.
-        $mark = hash('xxh3', (string) json_encode($own));
+        $mark = hash('xxh3', (string) ($offer->rules?->getAttributes()['angles'] ?? ''));
         $made = array_slice($made, -4, null, true);
+        if (! isset($made[$mark])) {
+            $own = $offer->rules->angles ?? [];
+            $made[$mark] = $own === [] ? self::neutral() : self::read($own);
+        }
 
-        return $made[$mark] ??= self::read($own);
+        return $made[$mark];
     }
 
     /** Those that ship; the last of them rests on nothing but that the account fits. */

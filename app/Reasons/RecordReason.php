@@ -8,6 +8,7 @@ use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Reason;
+use App\Models\Signal;
 use App\Models\Standing;
 use App\Models\User;
 use App\Standings\RuleBook;
@@ -65,6 +66,45 @@ final class RecordReason
                 'facts' => $facts, 'angle' => $angle,
             ],
         ]);
+    }
+
+    /**
+     * From the words that stood on a screen, with what its angle rests on; null where they rest on nothing that is
+     * known. A reason that says the same and is ready is that reason.
+     *
+     * @param  string  $angle  by which they were proposed; empty: by the heaviest
+     */
+    public static function proposed(
+        Offer $offer,
+        Account $account,
+        ?Contact $contact,
+        User $by,
+        string $words,
+        ?string $channel,
+        string $angle = '',
+    ): ?Reason {
+        $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)
+            ->first();
+        if ($standing === null || $words === '') {
+            return null;
+        }
+        $same = Reason::query()->inState('ready')->where('offer_id', $offer->id)->where('account_id', $account->id)
+            ->where('contact_id', $contact?->id)->where('words', $words)->first();
+        if ($same !== null) {
+            return $same;
+        }
+        $signals = Signal::query()->with('contact')->where('account_id', $account->id)->ofOffer($offer)->get();
+        $draft = Drafts::of(
+            $offer, $account, $contact,
+            SignalLine::of($standing, $signals, RuleBook::catalogueOf($standing->ruleSet)),
+            onlyFresh: true, angle: $angle,
+        );
+        $lines = $draft->restsOn;
+        $facts = $lines === [] ? array_slice(UndatedFacts::of($account), 0, 1) : [];
+
+        return $lines === [] && $facts === [] ? null : self::record(
+            $offer, $account, $contact, $by, $standing, $words, $channel, $lines, $facts, $draft->angle,
+        );
     }
 
     /** @param  list<CarbonImmutable>  $freshUntil first days on which what it rests on is no longer fresh */

@@ -18,6 +18,7 @@ final readonly class Ways
 {
     /**
      * @param  string  $records  the address that records that it was done
+     * @param  string|null  $angle  by which they were proposed
      * @param  int|null  $contact  whom the words are for, where that address does not say it
      */
     private function __construct(
@@ -27,6 +28,7 @@ final readonly class Ways
         public ?string $profile,
         public string $records,
         public ?int $contact,
+        public ?string $angle = null,
     ) {
     }
 
@@ -39,7 +41,7 @@ final readonly class Ways
     ): self {
         return self::of(
             $contact, $draft->words(), $draft->subject(), $draft->of('email')->text, $barred,
-            route('accounts.approach', $account), $contact?->id,
+            route('accounts.approach', $account), $contact?->id, $draft->angle,
         );
     }
 
@@ -59,6 +61,7 @@ final readonly class Ways
         EntriesInForce $barred,
         string $records,
         ?int $to,
+        ?string $angle = null,
     ): self {
         $reach = $contact === null || $barred->contact($contact->id) !== null ? null : Reach::of($contact, $barred);
         $email = $reach?->best(ChannelType::Email);
@@ -73,6 +76,7 @@ final readonly class Ways
             $reach === null ? null : self::page($contact->profile ?? null),
             $records,
             $to,
+            $angle,
         );
     }
 

@@ -8,7 +8,7 @@ import modal from './modal.js?9ce21f8d75';
 import order from './order.js?55867d858d';
 import picker from './picker.js?503b552db1';
 import repeat from './repeat.js?52fc64902c';
-import rows from './rows.js?2dea24571a';
+import rows from './rows.js?8fbf819b30';
 import sends from './sends.js?990c1ebd72';
 import theme from './theme.js?77d2f74124';
 import ticks from './ticks.js?d61b561e94';

@@ -36,6 +36,17 @@ export default () => ({
             location.href = row.dataset.url;
         }
     },
+    // The words stand in the panel beside the rows, which may be on its way still.
+    record() {
+        const account = this.current()?.dataset.account;
+        const press = () => {
+            if (this.current()?.dataset.account !== account) return;
+            const panel = document.querySelector(`[data-focused="${account}"]`);
+            if (panel) panel.querySelector('[data-record]')?.click();
+            else document.addEventListener('htmx:afterSettle', press, { once: true });
+        };
+        press();
+    },
     // The fragment that opened a row lies over the list where there is no room beside it.
     opened(event) {
         const panel = event.target;
@@ -44,9 +55,9 @@ export default () => ({
         const row = this.all().find((one) => one.dataset.account === account);
         this.take(row);
         // Whoever is addressed now is whom the keys of the row are for.
-        const records = panel.querySelector('[aria-keyshortcuts=r]');
-        const ofRow = row?.querySelector('[aria-keyshortcuts=r]');
-        if (records && ofRow) ofRow.href = records.href;
+        const changes = panel.querySelector('[aria-keyshortcuts=e]');
+        const ofRow = row?.querySelector('[aria-keyshortcuts=e]');
+        if (changes && ofRow) ofRow.href = changes.href;
         if (getComputedStyle(panel).position === 'fixed') bootstrap.Offcanvas.getOrCreateInstance(panel).show();
     },
 });

@@ -11,11 +11,14 @@ use App\Models\KeepOut;
 use App\Models\Offer;
 use App\Models\Reason;
 use App\Models\Result;
+use App\Models\Role;
 use App\Models\RuleSet;
 use App\Models\Signal;
+use App\Models\Standing;
 use App\Models\StruckSignal;
 use App\Models\User;
 use App\Standings\Standings;
+use App\View\Results\LessonPage;
 use App\View\Today\Plan;
 use App\View\Today\PlanRow;
 use Carbon\CarbonImmutable;
@@ -29,10 +32,13 @@ final class MonthTest extends TestCase
 
     private const PACE = 6;
 
+    /** On this day a lead accepts what the results speak for. */
+    private const LEARNS = 19;
+
     /** What comes of the approaches, in turn. */
     private const RESULTS = [
-        Result::Silent, Result::Later, Result::Bounced, Result::Interested, Result::Left, Result::Silent, Result::Stop,
-        Result::No, Result::Meeting, Result::WrongPerson,
+        Result::Silent, Result::Later, Result::Bounced, Result::Interested, Result::Left, Result::Interested,
+        Result::Stop, Result::No, Result::Meeting, Result::WrongPerson,
     ];
 
     public function test_nobody_kept_out_is_proposed_no_account_gets_more_than_its_pace_and_no_reason_is_spent(): void
@@ -55,11 +61,13 @@ final class MonthTest extends TestCase
             $proposed += count($rows);
             foreach ($rows as $i => $row) {
                 $this->actingAs($mira);
-                // Of five, one is only recorded, for later.
-                $i % 5 === 4 ? $this->recordsTheReason($row) : $this->approaches($row);
+                // The first is only recorded, for another day.
+                $waits = $i === 0 && ($row->reason === null || $n === self::DAYS - 1);
+                $waits ? $this->recordsTheReason($row) : $this->approaches($row);
             }
             $answered += $this->takesResults($mira, $n);
             $n % 7 === 3 && $this->strikesOut($mira);
+            $n === self::LEARNS && $this->acceptsWhatWasLearned();
         }
         self::assertGreaterThan(60, $proposed, 'there was something to do all month');
         self::assertGreaterThan(40, $answered);
@@ -142,6 +150,20 @@ final class MonthTest extends TestCase
         $signal !== null && $this->actingAs($mira)
             ->delete(route('signals.destroy', $signal), ['reason' => 'It is about others.'])
             ->assertSessionHasNoErrors();
+    }
+
+    private function acceptsWhatWasLearned(): void
+    {
+        $offer = Offer::query()->with('rules')->orderBy('id')->firstOrFail();
+        $page = new LessonPage($offer);
+        $ylva = User::query()->where('role', Role::Lead)->firstOrFail();
+        $this->actingAs($ylva)->post(route('lessons.store'), [
+            'accepted' => 1, 'mark' => $page->mark(), 'version' => $page->version(),
+        ])->assertSessionHasNoErrors();
+        $rules = $offer->refresh()->rules;
+        self::assertNotNull($rules?->lesson_id);
+        self::assertSame([$rules->id], Standing::query()->where('offer_id', $offer->id)->distinct()
+            ->pluck('rule_set_id')->all(), 'the ranking follows it');
     }
 
     private function assertPace(): void

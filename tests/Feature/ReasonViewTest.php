@@ -43,7 +43,7 @@ final class ReasonViewTest extends TestCase
         ]);
         $page = fn (string $state, string $search = ''): ReasonsPage => ReasonsPage::of($this->offer, $state, $search);
         self::assertSame(
-            [['Ready', '2', true], ['Used', '1', false], ['Expired', '1', false]],
+            [['Ready', '2', true], ['Used', '1', false], ['No answer yet', '0', false], ['Expired', '1', false]],
             array_map(fn (Tab $tab): array => [$tab->label, $tab->count, $tab->current], $page('ready')->tabs()),
         );
         self::assertSame('ready', $page('nonsense')->state);

@@ -17,6 +17,7 @@ use App\Models\Offer;
 use App\Models\Reason;
 use App\Models\Result;
 use App\Reasons\RecordApproach;
+use App\Reasons\RecordReason;
 use App\Reasons\RecordResult;
 use App\View\Undo;
 use Carbon\CarbonImmutable;
@@ -48,9 +49,9 @@ final class ApproachController extends Controller
         if ($why !== null) {
             return back()->withErrors(['kind' => "This approach was not recorded: $why."]);
         }
-        $words = $request->string('words')->trim()->toString();
-        $reason = RecordApproach::reasonFor(
-            $offer, $account, $contact, self::user($request), $words, $request->string('kind')->toString(),
+        $reason = RecordReason::proposed(
+            $offer, $account, $contact, self::user($request), $request->string('words')->trim()->toString(),
+            $request->string('kind')->toString(), $request->string('angle')->toString(),
         );
         $approach = RecordApproach::record(
             $request->approach(), $offer, $account, $contact, self::user($request), $reason,
@@ -71,7 +72,17 @@ final class ApproachController extends Controller
             $request->input('instead'),
         );
 
-        return back()->with('said', 'The result is recorded.');
+        return back()->with('said', 'The result is recorded: '.$approach->account->name.', '
+            .($approach->result?->label() ?? '').'.')
+            ->with('undo', Undo::by('delete', route('approaches.reopen', $approach)));
+    }
+
+    /** Nothing has come of it yet, after all. */
+    public function reopen(Approach $approach): RedirectResponse
+    {
+        RecordResult::undo($approach);
+
+        return back()->with('said', 'The result is taken back, and with it what it corrected.');
     }
 
     public function destroy(Approach $approach): RedirectResponse

@@ -22,6 +22,7 @@ use App\Standings\SignalLine;
 use App\View\Reasons\NewReasonPage;
 use App\View\Reasons\ReasonPage;
 use App\View\Reasons\ReasonsPage;
+use App\View\Undo;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -112,6 +113,29 @@ final class ReasonController extends Controller
         return redirect()->route('reasons.show', $reason)->with('said', 'The reason is recorded, with its evidence.');
     }
 
+    /** The words that stand on Today, as they stand: one press records them, with what they rest on. */
+    public function propose(ReasonRequest $request, Offer $offer, Account $account): RedirectResponse
+    {
+        $contact = $request->filled('contact') ? $account->contacts()->findOrFail($request->integer('contact')) : null;
+        $today = redirect()->route('today', ['focus' => $account->id]);
+        $taken = $contact === null ? null : TakeContact::take($offer, $contact, self::user($request));
+        if ($taken !== null) {
+            return $today->withErrors(['kind' => "{$taken->user->name} has reserved {$contact->name()}. The reason was "
+                .'not recorded.']);
+        }
+        $reason = RecordReason::proposed(
+            $offer, $account, $contact, self::user($request), $request->words(), $request->channel(),
+            $request->string('angle')->toString(),
+        );
+
+        return $reason === null
+            ? redirect()->route('reasons.create', [$account, 'contact' => $contact?->id])->withErrors([
+                'signals' => 'The words rest on nothing that is still fresh. Tick what they rest on.',
+            ])
+            : $today->with('said', "The reason for {$account->name} is recorded, with its evidence.")
+                ->with('undo', Undo::by('delete', route('reasons.destroy', $reason), ['next' => 'today']));
+    }
+
     public function show(Reason $reason): View
     {
         $reason->load('account', 'contact.channels', 'user', 'approaches.user', 'approaches.contact', 'offer');
@@ -119,9 +143,13 @@ final class ReasonController extends Controller
         return view('reasons.show', ['page' => ReasonPage::of($reason)]);
     }
 
-    public function destroy(Reason $reason): RedirectResponse
+    public function destroy(Request $request, Reason $reason): RedirectResponse
     {
         $reason->delete();
+        if ($request->string('next')->toString() === 'today') {
+            return redirect()->route('today', ['focus' => $reason->account_id])
+                ->with('said', 'The reason is taken back.');
+        }
 
         return redirect()->route('reasons.create', $reason->account_id)
             ->withInput(['words' => $reason->words, 'channel' => $reason->channel, 'contact' => $reason->contact_id])

@@ -20,7 +20,7 @@ final class ReasonRequest extends FormRequest
                 new FitsItsKind($this->input('channel')),
             ],
             'channel' => ['nullable', Rule::enum(ApproachKind::class)],
-            'contact' => ['nullable', 'integer'],
+            'contact' => ['nullable', 'integer'], 'angle' => ['nullable', 'string', 'max:190'],
             'signals' => ['array'], 'signals.*' => ['string'],
             'facts' => ['array'], 'facts.*' => ['string'],
         ];

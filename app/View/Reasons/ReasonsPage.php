@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\View\Reasons;
 
+use App\Models\Approach;
 use App\Models\Offer;
 use App\Models\Reason;
+use App\Models\Result;
 use App\Support\Format;
 use App\Support\Like;
 use App\View\Tab;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Pagination\LengthAwarePaginator;
 
@@ -19,7 +22,11 @@ final readonly class ReasonsPage
 
     private const WORDS = 170;
 
-    private const STATES = ['ready' => 'Ready', 'used' => 'Used', 'expired' => 'Expired'];
+    private const LATER = 30;
+
+    private const STATES = [
+        'ready' => 'Ready', 'used' => 'Used', 'open' => 'No answer yet', 'expired' => 'Expired',
+    ];
 
     /**
      * @param  LengthAwarePaginator<int, Reason>  $reasons
@@ -67,7 +74,32 @@ final readonly class ReasonsPage
         ), array_keys(self::STATES), self::STATES);
     }
 
-    /** @return list<array{url: string, title: string, words: string, by: string, when: string, result: string|null}> */
+    /**
+     * What can have come of an approach, by a key each.
+     *
+     * @return array<int, array{result: Result, says: string}> key → result
+     */
+    public function results(): array
+    {
+        $results = [];
+        foreach (Result::cases() as $i => $result) {
+            $results[$i + 1] = ['result' => $result, 'says' => $result === Result::Later
+                ? 'later, '.Format::day($this->later()) : $result->label()];
+        }
+
+        return $results;
+    }
+
+    /** When one comes back to whom a key puts off. */
+    public function later(): CarbonImmutable
+    {
+        return CarbonImmutable::today()->addDays(self::LATER);
+    }
+
+    /**
+     * @return list<array{url: string, title: string, words: string, by: string, when: string, result: string|null,
+     *     open: Approach|null}>
+     */
     public function rows(): array
     {
         return array_map(function (Reason $reason): array {
@@ -85,6 +117,7 @@ final readonly class ReasonsPage
                     default => 'good until '.Format::day($reason->expires_on->subDay()),
                 },
                 'result' => $last === null ? null : $last->result?->label() ?? 'no result yet',
+                'open' => $this->state === 'open' ? $last : null,
             ];
         }, array_values($this->reasons->items()));
     }

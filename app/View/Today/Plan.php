@@ -101,25 +101,24 @@ final readonly class Plan
             86_400 * DayPlan::workdaysAfter(self::day($today), self::HURRY),
         );
         $ranked = $this->candidates(StandingState::Ranked);
-        $wanted = $left + self::BESIDES;
         $hurried = (clone $ranked)->where(fn (Builder $either) => $either
             ->whereBetween('act_by', [$today->toDateString(), $soon->toDateString()])
             ->orWhereBetween('fades_on', [$today->toDateString(), $soon->toDateString()]));
-        $rows = $passed = [];
-        foreach ([
-            [$hurried, intdiv($this->rep->pace, self::SHARE) + self::BESIDES, 'points'], [$ranked, $wanted, 'score'],
-        ] as [$candidates, $most, $by]) {
-            $candidates->whereNotIn('standings.account_id', array_keys($rows));
-            foreach ($left > 0 ? $this->rows($candidates, $most, $by, $passed) : [] as $row) {
-                $rows[$row->standing->account_id] = $row;
-            }
+        $third = intdiv($this->rep->pace, self::SHARE);
+        $passed = [];
+        $rows = $left === 0 ? [] : $this->rows($hurried, $third + self::BESIDES, 'points', $passed);
+        if ($left > 0) {
+            $seen = array_map(fn (PlanRow $row): int => $row->standing->account_id, $rows);
+            array_push($rows, ...$this->rows(
+                $ranked->whereNotIn('standings.account_id', $seen),
+                $left - min($third, count($rows)) + self::BESIDES, 'score', $passed,
+            ));
         }
         if (count($rows) < $left) {
             $waiting = $this->candidates(StandingState::Waiting)->where('push', '>=', 0);
-            foreach ($this->rows($waiting, $left - count($rows), 'points', $passed) as $row) {
-                $rows[$row->standing->account_id] = $row;
-            }
+            array_push($rows, ...$this->rows($waiting, $left - count($rows), 'points', $passed));
         }
+        $rows = array_column(array_map(fn (PlanRow $row): array => [$row->standing->account_id, $row], $rows), 1, 0);
         $plan = DayPlan::of(
             self::day($today), $this->rep->pace, $this->rep->paceOfWeek(), $usedToday, $usedThisWeek,
             array_values(array_map(fn (PlanRow $row): PlanCandidate => new PlanCandidate(
@@ -205,6 +204,9 @@ final readonly class Plan
         $barred = EntriesInForce::now();
         /** @var array<int|string, Contact> $byId */
         $byId = $contacts->keyBy('id')->all();
+        $catalogue = RuleBook::catalogueOf(
+            $this->offer->rules ?? throw new \LogicException('An offer without rules has no standings.'),
+        );
         $lines = Ranking::lines($this->offer, $standings);
         $accounts = $standings->pluck('account_id')->all();
         $used = AngleUse::at($accounts);
@@ -230,7 +232,7 @@ final readonly class Plan
                 Drafts::of(
                     $this->offer, $standing->account, $contact, $own, used: $used[$standing->account_id] ?? [],
                 ),
-                RuleBook::catalogueOf($this->offer->rules ?? throw new \LogicException('There are standings.')),
+                $catalogue,
                 array_slice($people, 1),
                 $reason?->contact_id === $contact?->id ? $reason : null,
             );

@@ -16,9 +16,14 @@ final readonly class TodayFocus
 
     public function __construct(public Offer $offer, public ?PlanRow $focus)
     {
-        $this->ways = $focus === null ? null : Ways::toAccount(
-            $focus->standing->account, $focus->contact, $focus->draft, EntriesInForce::now(),
-        );
+        $barred = EntriesInForce::now();
+        $this->ways = match (true) {
+            $focus === null => null,
+            $focus->reason !== null => Ways::byReason(
+                $focus->reason->setRelation('contact', $focus->contact), $focus->draft->subject(), $barred,
+            ),
+            default => Ways::toAccount($focus->standing->account, $focus->contact, $focus->draft, $barred),
+        };
     }
 
     /** Of one account alone; the day is not planned anew for it. Where it is no longer there, the first of the plan. */

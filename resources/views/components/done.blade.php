@@ -3,9 +3,10 @@
     <x-form :to="$ways->records" class="vstack gap-3">
         @if ($ways->contact)<input type="hidden" name="contact" value="{{ $ways->contact }}">@endif
         <input type="hidden" name="words" value="{{ $ways->words }}">
+        @if ($ways->angle)<input type="hidden" name="angle" value="{{ $ways->angle }}">@endif
         <x-approach-fields />
         <div class="hstack gap-2">
-            <x-button kind="primary">Yes, record it</x-button>
+            <x-button kind="primary" autofocus>Yes, record it</x-button>
             <x-button type="button" data-bs-dismiss="modal">Not yet</x-button>
         </div>
     </x-form>

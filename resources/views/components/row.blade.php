@@ -8,5 +8,6 @@
             <p class="text-body-tertiary breaks">{{ $about }}</p>
         </div>
         <div class="col-12 col-md-4 small text-body-secondary text-md-end">{{ $slot }}</div>
+        @isset($below)<div class="col-12">{{ $below }}</div>@endisset
     </div>
 </div>

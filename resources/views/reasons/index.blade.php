@@ -11,12 +11,15 @@
         @forelse ($page->rows() as $row)
             <x-row :url="$row['url']" :title="$row['title']"
                 :about="$row['words']">{{ $row['by'] }}<br>{{ $row['when'] }}
-                @if ($row['result'])<br><strong>{{ $row['result'] }}</strong>@endif</x-row>
+                @if ($row['result'])<br><strong>{{ $row['result'] }}</strong>@endif
+                <x-slot:below>@includeWhen($row['open'], 'reasons.results')</x-slot:below></x-row>
         @empty
             <x-empty>@if ($page->search !== '') No reason here has “{{ $page->search }}” in it.
                 @elseif ($page->state === 'ready') No reason is ready. On <a href="/">Today</a> or on an account,
                     press R to record one.
-                @elseif ($page->state === 'used') No reason was used yet. @else None has expired. @endif</x-empty>
+                @elseif ($page->state === 'used') No reason was used yet.
+                @elseif ($page->state === 'open') Every approach has its result.
+                @else None has expired. @endif</x-empty>
         @endforelse
     </div>
     <x-pager :pages="$page->reasons" />

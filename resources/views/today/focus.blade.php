@@ -29,18 +29,26 @@
                 {{ $other->title }}@endif @unless ($loop->last) · @endunless @endforeach</p>
         @endif
         <x-words :ways="$page->ways" :to="$row->contact?->name()">
-            <x-button kind="primary" key="r" :href="$row->records()">Record the reason</x-button>
+            @if ($row->reason)<a href="{{ route('reasons.show', $row->reason) }}">The reason is recorded</a>
+            @else
+                <x-form :to="route('reasons.propose', $row->standing->account_id)"><input type="hidden" name="words"
+                    value="{{ $page->ways->words }}"><input type="hidden" name="contact"
+                    value="{{ $row->contact?->id }}"><input type="hidden" name="angle" value="{{ $row->draft->angle
+                    }}"><x-button kind="primary" key="r" data-record>Record the reason</x-button></x-form>
+                <x-button small key="e" :href="$row->records()">Change it first</x-button>
+            @endif
             @if ($row->otherwise())<x-button small key="w" :href="$row->otherwise()" hx-get="{{ $row->otherwise() }}"
                 hx-target="#focus" hx-replace-url="true" hx-sync="#focus:replace">Another angle</x-button>@endif
         </x-words>
-        <p class="small text-body-secondary">{{ $row->draft->angle }} · {{ $row->draft->reads() }}{{
-            $row->language() }}</p>
+        @unless ($row->reason)<p class="small text-body-secondary">{{ $row->draft->angle }} · {{
+            $row->draft->reads() }}{{ $row->language() }}</p>@endunless
+        @if ($row->cost())<p class="small text-body-tertiary">{{ $row->cost() }}</p>@endif
         <div class="d-flex flex-wrap gap-2">
             <x-button small key="l" opens="later-{{ $row->standing->account_id }}">Later</x-button>
             <x-button small key="x" opens="out-{{ $row->standing->account_id }}">Keep out</x-button>
         </div>
         <p class="small text-body-secondary d-none d-lg-block"><x-key
-            of="↑ ↓ move Enter open R reason W angle C copy L later X keep out" /></p>
+            of="↑ ↓ move Enter open R reason E change W angle C copy L later X keep out" /></p>
     </section>
     <x-later :account="$row->standing->account" next="/" />
     <x-keep-out :account="$row->standing->account" next="/" />

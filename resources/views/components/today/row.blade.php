@@ -13,7 +13,7 @@
                 <span class="text-primary" data-name>{{ $row->standing->account->name }}</span></p>
             <div class="hstack gap-3 overflow-hidden">
                 @foreach ($row->barbs() as $line)<x-barb :$line />@endforeach
-                @if ($row->reason)<span class="badge bg-primary">reason ready</span>@endif
+                @if ($row->reason)<span class="badge border border-primary text-primary">reason ready</span>@endif
                 @if ($row->more() > 0)<span class="small text-body-secondary text-nowrap">and {{ $row->more() }}
                     more</span>@endif
             </div>
@@ -22,5 +22,6 @@
         <div class="col-3 col-md-1 text-end font-figure fs-3 fw-semibold">
             <span class="visually-hidden">Priority </span>{{ $row->priority() }}</div>
     </div>
-    <a hidden aria-keyshortcuts="r" href="{{ $row->records() }}">Record the reason</a>
+    <button hidden type="button" aria-keyshortcuts="r" @click="record">Record the reason</button>
+    <a hidden aria-keyshortcuts="e" href="{{ $row->records() }}">Change the reason first</a>
 </div>
