@@ -45,11 +45,16 @@ final readonly class Ways
         );
     }
 
-    public static function byReason(Reason $reason, string $subject, EntriesInForce $barred): self
-    {
+    /** @param  array<string, string>  $next  where it goes on afterwards, where that is not the reason */
+    public static function byReason(
+        Reason $reason,
+        string $subject,
+        EntriesInForce $barred,
+        array $next = [],
+    ): self {
         return self::of(
-            $reason->contact, $reason->words, $subject, $reason->words, $barred, route('approaches.store', $reason),
-            null,
+            $reason->contact, $reason->words, $subject, $reason->words, $barred,
+            route('approaches.store', [$reason, ...$next]), null,
         );
     }
 

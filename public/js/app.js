@@ -4,7 +4,7 @@ import choose from './choose.js?897a2e5c6d';
 import files from './files.js?2df0a8d872';
 import group from './group.js?5c561fdf14';
 import keys from './keys.js?605cc82d42';
-import modal from './modal.js?9ce21f8d75';
+import modal from './modal.js?44da6c4e3a';
 import order from './order.js?55867d858d';
 import picker from './picker.js?503b552db1';
 import repeat from './repeat.js?52fc64902c';

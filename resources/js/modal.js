@@ -9,7 +9,7 @@ export default () => ({
         });
         this.$root.addEventListener('shown.bs.modal', () => {
             const fields = '[autofocus], .modal-body :is(input:not([type=hidden]), textarea, select)';
-            const field = this.$root.querySelector(fields);
+            const field = this.$root.querySelector('[data-first]') ?? this.$root.querySelector(fields);
             (field ?? this.$root.querySelector('.btn-primary'))?.focus();
         });
         if ('opens' in this.$root.dataset) {

@@ -101,16 +101,4 @@ final class ActingTest extends BrowserTestCase
             $window->setSize($before);
         }
     }
-
-    /** What a browser without a person in front of it would not let go through. */
-    private function hears(): void
-    {
-        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
-            'cmd' => 'Page.addScriptToEvaluateOnNewDocument',
-            'params' => [
-                'source' => 'Object.defineProperty(navigator, "clipboard", {value: {writeText: async (text) => { '
-                        .'window.copied = text; }}})',
-            ],
-        ]);
-    }
 }

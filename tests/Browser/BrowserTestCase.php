@@ -283,6 +283,18 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
+    /** What a browser without a person in front of it would not let go through. */
+    protected function hears(): void
+    {
+        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => 'Page.addScriptToEvaluateOnNewDocument',
+            'params' => [
+                'source' => 'Object.defineProperty(navigator, "clipboard", {value: {writeText: async (text) => { '
+                        .'window.copied = text; }}})',
+            ],
+        ]);
+    }
+
     /** A file on disk as a person would choose it. */
     protected function file(string $name, string $text): string
     {

@@ -37,7 +37,9 @@ final class ApproachController extends Controller
             $request->approach(), $reason->offer, $reason->account, $reason->contact, self::user($request), $reason,
         );
 
-        return redirect()->route('reasons.show', $reason)->with('said', 'The approach is recorded.')
+        $next = $request->string('next')->toString() === 'today' ? route('today') : route('reasons.show', $reason);
+
+        return redirect()->to($next)->with('said', 'The approach is recorded.')
             ->with('undo', Undo::by('delete', route('approaches.destroy', $approach)));
     }
 

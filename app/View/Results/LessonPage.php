@@ -139,6 +139,16 @@ final readonly class LessonPage
         ], array_values(SourceRecords::of($this->answers->approaches)));
     }
 
+    /** The version before what was learned came into force. */
+    public function before(): ?RuleSet
+    {
+        $lesson = $this->offer->rules?->lesson_id;
+
+        return $lesson === null ? null : $this->offer->ruleSets()
+            ->where('version', '<', $this->offer->ruleSets()->where('lesson_id', $lesson)->min('version'))
+            ->orderByDesc('version')->first();
+    }
+
     /** @return array{Moves, string} what it would move, and how far the two rankings agree */
     public function moves(Standings $standings): array
     {

@@ -13,6 +13,7 @@ use App\Models\Contact;
 use App\Models\Decision;
 use App\Models\Offer;
 use App\Models\Reason;
+use App\Models\Reservation;
 use App\Models\Standing;
 use App\Models\StandingState;
 use App\Models\User;
@@ -178,10 +179,13 @@ final readonly class Plan
             $contacts = $this->narrowed->people($standings, ForemostContacts::of($this->offer, $standings->toBase()))
                 ->with('channels')->orderBy('id')->get();
             $choices = $choosing->of($standings->toBase(), $contacts);
-            $isOpen = fn (Standing $one): bool => $choices[$one->account_id]->taken !== []
-                || $choices[$one->account_id]->skipped === [] && ! $this->narrowed->isOfPeople();
+            $planned = $this->plannedByOthers($standings);
+            $isOpen = fn (Standing $one): bool => ! isset($planned[$one->account_id])
+                && ($choices[$one->account_id]->taken !== []
+                    || $choices[$one->account_id]->skipped === [] && ! $this->narrowed->isOfPeople());
             foreach ($standings->reject($isOpen) as $one) {
-                $passed[$one->account_id] = [$one, self::why($choices[$one->account_id])];
+                $passed[$one->account_id] = [$one, isset($planned[$one->account_id]) ? Skip::Reserved
+                    : self::why($choices[$one->account_id])];
             }
             $taken = $standings->filter($isOpen)->take($most - count($rows));
             $rows = [...$rows, ...$this->made($taken, $choices, $contacts)];
@@ -191,6 +195,19 @@ final readonly class Plan
         }
 
         return $rows;
+    }
+
+    /**
+     * Accounts that a colleague's plan has: no two of us write to one company on a day.
+     *
+     * @param  Collection<int, Standing>  $standings
+     * @return array<int, int> by account
+     */
+    private function plannedByOthers(Collection $standings): array
+    {
+        return Reservation::query()->whereIn('account_id', $standings->pluck('account_id'))->where('planned', true)
+            ->where('until', '>=', $this->rep->today()->toDateString())->where('user_id', '<>', $this->rep->id)
+            ->pluck('user_id', 'account_id')->all();
     }
 
     /**
@@ -283,6 +300,11 @@ final readonly class Plan
     {
         return (new Ranking($this->offer, $state, narrowed: $this->narrowed))->query()
             ->where(fn (Builder $q) => $q->whereNull('accounts.owner_id')->orWhere('accounts.owner_id', $this->rep->id))
+            // Another of the same company is for another day.
+            ->whereNotIn(
+                'standings.account_id',
+                Approach::query()->where('made_at', '>=', $this->rep->dayBegan())->select('account_id'),
+            )
             // Approached without a name: all of the account is left alone for a while.
             ->whereNotIn(
                 'standings.account_id',

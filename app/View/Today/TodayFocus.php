@@ -21,6 +21,7 @@ final readonly class TodayFocus
             $focus === null => null,
             $focus->reason !== null => Ways::byReason(
                 $focus->reason->setRelation('contact', $focus->contact), $focus->draft->subject(), $barred,
+                ['next' => 'today'],
             ),
             default => Ways::toAccount($focus->standing->account, $focus->contact, $focus->draft, $barred),
         };

@@ -6,7 +6,7 @@
         @if ($ways->angle)<input type="hidden" name="angle" value="{{ $ways->angle }}">@endif
         <x-approach-fields />
         <div class="hstack gap-2">
-            <x-button kind="primary" autofocus>Yes, record it</x-button>
+            <x-button kind="primary" data-first>Yes, record it</x-button>
             <x-button type="button" data-bs-dismiss="modal">Not yet</x-button>
         </div>
     </x-form>

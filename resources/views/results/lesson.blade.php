@@ -25,6 +25,10 @@
                 <section class="card card-body vstack gap-3">
                     <h2>What would move</h2>
                     @if ($page->isInForce())<p class="mb-0">The rules follow these results already.</p>
+                        @if ($page->before())
+                            @can('create', App\Models\Lesson::class)<x-form :to="route('lessons.back', $page->before())"
+                                class="hstack"><x-button>Take back what was accepted</x-button></x-form>@endcan
+                        @endif
                     @else
                         <div id="moves" aria-live="polite" hx-get="{{ route('lessons.moves') }}" hx-trigger="load"><a
                             href="{{ route('lessons.moves') }}">Show it</a></div>
