@@ -23,6 +23,7 @@ use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\KeepOutController;
 use App\Http\Controllers\LessonController;
 use App\Http\Controllers\ListController;
+use App\Http\Controllers\MailFileController;
 use App\Http\Controllers\MemberController;
 use App\Http\Controllers\MentionController;
 use App\Http\Controllers\NarrowingController;
@@ -44,6 +45,7 @@ use App\Http\Controllers\SignalController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\StationController;
 use App\Http\Controllers\StepThroughController;
+use App\Http\Controllers\StoryController;
 use App\Http\Controllers\TagController;
 use App\Http\Controllers\TeamController;
 use App\Http\Controllers\TitleLessonController;
@@ -69,6 +71,7 @@ use App\Models\Relation;
 use App\Models\Reservation;
 use App\Models\RuleSet;
 use App\Models\Station;
+use App\Models\Story;
 use App\Models\Tag;
 use App\Models\TitleLesson;
 use App\Models\User;
@@ -83,6 +86,8 @@ Route::middleware('guest')->group(function (): void {
 
 Route::get('/alerts/{key}/feed.atom', [AlertController::class, 'feed'])->where('key', '[A-Za-z0-9]{40}')
     ->middleware('throttle:60,1')->name('alerts.feed');
+Route::get('/pace/{key}/steps.ics', [PaceController::class, 'steps'])->where('key', '[A-Za-z0-9]{40}')
+    ->middleware('throttle:60,1')->name('steps');
 
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
@@ -247,6 +252,10 @@ Route::middleware('auth')->group(function (): void {
         ->can('create', Reason::class);
     Route::post('/accounts/{account}/reasons/proposed', [ReasonController::class, 'propose'])
         ->name('reasons.propose')->can('create', Reason::class);
+    Route::get('/accounts/{account}/mail.eml', [MailFileController::class, 'draft'])->name('accounts.mail')
+        ->can('view', 'account');
+    Route::get('/reasons/{reason}/mail.eml', [MailFileController::class, 'reason'])->name('reasons.mail')
+        ->can('view', 'reason');
     Route::get('/reasons/{reason}', [ReasonController::class, 'show'])->name('reasons.show')->can('view', 'reason');
     Route::delete('/reasons/{reason}', [ReasonController::class, 'destroy'])->name('reasons.destroy')
         ->can('delete', 'reason');
@@ -363,6 +372,8 @@ Route::middleware('auth')->group(function (): void {
 
     Route::get('/pace', [PaceController::class, 'edit'])->name('pace.edit');
     Route::patch('/pace', [PaceController::class, 'update'])->name('pace.update');
+    Route::post('/pace/address', [PaceController::class, 'address'])->name('pace.address');
+    Route::delete('/pace/address', [PaceController::class, 'endAddress'])->name('pace.end-address');
     Route::put('/password', [PasswordController::class, 'update'])->middleware('throttle:10,1')
         ->name('password.update');
 
@@ -398,6 +409,20 @@ Route::middleware('auth')->group(function (): void {
         ->whereNumber('at')->can('create', RuleSet::class);
     Route::delete('/rules/{offer}/angles/{at}', [AngleController::class, 'destroy'])->name('angles.destroy')
         ->whereNumber('at')->can('create', RuleSet::class);
+
+    Route::get('/rules/{offer}/stories', [StoryController::class, 'index'])->name('stories.index')
+        ->can('create', Story::class);
+    Route::get('/rules/{offer}/stories/new', [StoryController::class, 'create'])->name('stories.create')
+        ->can('create', Story::class);
+    Route::post('/rules/{offer}/stories', [StoryController::class, 'store'])->name('stories.store')
+        ->can('create', Story::class);
+    Route::get('/stories/{story}', [StoryController::class, 'edit'])->name('stories.edit')->can('update', 'story');
+    Route::post('/stories/{story}', [StoryController::class, 'update'])->name('stories.update')
+        ->can('update', 'story');
+    Route::delete('/stories/{story}', [StoryController::class, 'destroy'])->name('stories.destroy')
+        ->can('update', 'story');
+    Route::post('/stories/{story}/restore', [StoryController::class, 'restore'])->name('stories.restore')
+        ->withTrashed()->can('update', 'story');
 
     Route::get('/team', [TeamController::class, 'index'])->name('team.index')->can('viewAny', User::class);
     Route::post('/team', [TeamController::class, 'store'])->name('team.store')->can('create', User::class);

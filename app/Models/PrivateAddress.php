@@ -24,6 +24,8 @@ final class PrivateAddress extends Model
 {
     public const ALERTS = 'alerts';
 
+    public const STEPS = 'steps';
+
     private const LENGTH = 40;
 
     public $timestamps = false;

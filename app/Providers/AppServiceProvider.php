@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Models\Story;
+use App\Reasons\StorySet;
 use App\Standings\ChangedAccounts;
 use App\Support\Clock;
 use App\Support\FunctionNames;
@@ -38,6 +40,8 @@ final class AppServiceProvider extends ServiceProvider
     {
         Date::use(CarbonImmutable::class);
         Model::preventLazyLoading(! app()->isProduction() && $this->app->runningUnitTests());
+        Story::saved(StorySet::forget(...));
+        Story::deleted(StorySet::forget(...));
         Clock::apply();
         Queue::before(fn () => Clock::apply());
         Queue::looping(fn () => Clock::apply());

@@ -64,6 +64,9 @@ final readonly class Answers
                 $this->kinds($one),
             )),
             'Angle' => $this->by(fn (Approach $one): array => array_filter([$one->reason->evidence['angle'] ?? null])),
+            'Story' => $this->by(fn (Approach $one): array => array_filter([
+                $one->reason->evidence['story']['name'] ?? null,
+            ])),
             'Buyer role' => $this->by(fn (Approach $one): array => [$roles[$one->contact_id ?? 0] ?? 'in none']),
             'Channel' => $this->by(fn (Approach $one): array => [$one->kind->label()]),
             'List' => $this->by(fn (Approach $one): array => $lists[$one->contact_id ?? 0] ?? []),

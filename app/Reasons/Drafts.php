@@ -7,8 +7,13 @@ namespace App\Reasons;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Offer;
+use App\Models\Signal;
+use App\Models\Standing;
+use App\Models\Story;
+use App\Standings\RuleBook;
 use App\Standings\SignalLine;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Str;
 use Luftig\Core\Person\Title;
 use Luftig\Core\Reason\Angle;
 use Luftig\Core\Reason\AngleContact;
@@ -52,9 +57,10 @@ final class Drafts
         foreach ($fresh !== [] || $onlyFresh ? $fresh : $sayable as $line) {
             $byId[$line->signal->id] = $line;
         }
+        $story = self::story($offer, $account);
         $proposals = [];
-        foreach (Angle::holding($set->angles, self::seen($account, $to, $byId), $used) as $holding) {
-            $proposal = self::proposal($offer, $set, $account, $to, $holding, $byId);
+        foreach (Angle::holding($set->angles, self::seen($account, $to, $byId, $story), $used) as $holding) {
+            $proposal = self::proposal($offer, $set, $account, $to, $holding, $byId, $story);
             // One that cannot be said whole is not proposed.
             if ($proposal->of('message')->open === []) {
                 $proposals[$proposal->angle] = $proposal;
@@ -67,6 +73,31 @@ final class Drafts
         $at = (int) array_search($chosen->angle, $names, true);
 
         return $chosen->beside([...array_slice($names, $at + 1), ...array_slice($names, 0, $at)]);
+    }
+
+    /**
+     * To somebody of an account, by all that is known there; null where it was not computed yet.
+     *
+     * @param  string  $angle  another one than the heaviest, by its name
+     */
+    public static function for(
+        Offer $offer,
+        Account $account,
+        ?Contact $to,
+        string $angle = '',
+        bool $onlyFresh = false,
+    ): ?Proposal {
+        $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)
+            ->first();
+        if ($standing === null) {
+            return null;
+        }
+        $signals = Signal::query()->with('contact')->where('account_id', $account->id)->ofOffer($offer)->get();
+
+        return self::of(
+            $offer, $account->loadMissing('places', 'industries', 'technologies'), $to,
+            SignalLine::of($standing, $signals, RuleBook::catalogueOf($standing->ruleSet)), $onlyFresh, $angle,
+        );
     }
 
     /**
@@ -88,19 +119,20 @@ final class Drafts
                 $byId[$line->signal->id] = $line;
             }
         }
-        $holding = $angle->of(self::seen($account, $to, $byId));
+        $story = self::story($offer, $account);
+        $holding = $angle->of(self::seen($account, $to, $byId, $story));
 
-        return $holding === null ? null : self::proposal($offer, $set, $account, $to, $holding, $byId);
+        return $holding === null ? null : self::proposal($offer, $set, $account, $to, $holding, $byId, $story);
     }
 
     /** @param  array<int, SignalLine>  $lines */
-    private static function seen(Account $account, ?Contact $to, array $lines): AngleContact
+    private static function seen(Account $account, ?Contact $to, array $lines, ?Story $story): AngleContact
     {
         return new AngleContact(
             $to->id ?? 0, self::days($to), array_map(
                 fn (SignalLine $line): AngleSignal => self::signal($line, $to),
                 array_values($lines),
-            ), self::facts($account),
+            ), self::facts($account, $story),
         );
     }
 
@@ -146,14 +178,14 @@ final class Drafts
     }
 
     /** @return list<array{string, string}> */
-    private static function facts(Account $account): array
+    private static function facts(Account $account, ?Story $story): array
     {
         $facts = [['fits', '']];
         foreach ($account->relationLoaded('technologies') ? $account->technologies->pluck('name') : [] as $name) {
             $facts[] = ['technology', (string) $name];
         }
 
-        return $facts;
+        return $story === null ? $facts : [...$facts, ['story', (string) $story->id]];
     }
 
     /** @param  array<int, SignalLine>  $lines */
@@ -164,14 +196,34 @@ final class Drafts
         ?Contact $to,
         Holding $holding,
         array $lines,
+        ?Story $story = null,
     ): Proposal {
         $restsOn = array_map(fn (int|string $id): SignalLine => $lines[$id], $holding->restsOn);
         [$language, $words] = $set->words((string) $holding->angle, self::languages($account, $to));
 
         return new Proposal(
             (string) $holding->angle, $set->say((string) $holding->angle), $language, $words,
-            Slots::of($offer, $account, $to, $restsOn), $restsOn,
+            Slots::of($offer, $account, $to, $restsOn) + self::told($story, $language), $restsOn,
+            story: in_array('story', array_column($holding->facts, 0), true) ? $story : null,
         );
+    }
+
+    /** The story of a company like the account, where one may be told. */
+    private static function story(Offer $offer, Account $account): ?Story
+    {
+        return StorySet::of($offer)->for($account)[0] ?? null;
+    }
+
+    /** @return array<string, string> the slots of a story, where it is written in the language */
+    private static function told(?Story $story, string $language): array
+    {
+        $slots = [];
+        foreach ($story->words[$language] ?? [] as $part => $text) {
+            $slots["story_$part"] = $text;
+        }
+
+        // What was done, where a sentence begins with it.
+        return $slots === [] ? [] : $slots + ['story_then' => Str::ucfirst($slots['story_done'])];
     }
 
     /** @return list<string> */

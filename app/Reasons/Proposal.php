@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reasons;
 
+use App\Models\Story;
 use App\Standings\SignalLine;
 use Luftig\Core\Reason\Words;
 
@@ -15,6 +16,7 @@ final readonly class Proposal
      * @param  array<string, string>  $slots
      * @param  list<SignalLine>  $restsOn
      * @param  list<string>  $others  angles that hold besides, the heaviest first
+     * @param  Story|null  $story  that the angle rests on
      */
     public function __construct(
         public string $angle,
@@ -24,6 +26,7 @@ final readonly class Proposal
         private array $slots,
         public array $restsOn,
         public array $others = [],
+        public ?Story $story = null,
     ) {
     }
 
@@ -32,6 +35,7 @@ final readonly class Proposal
     {
         return new self(
             $this->angle, $this->say, $this->language, $this->templates, $this->slots, $this->restsOn, $others,
+            $this->story,
         );
     }
 
@@ -64,6 +68,14 @@ final readonly class Proposal
         };
 
         return Words::of($approach, $template, $this->slots);
+    }
+
+    /** What to say on the phone and to ask, where the angle has words for it. */
+    public function callSheet(): ?string
+    {
+        $call = isset($this->templates['call']) ? $this->of('call') : null;
+
+        return $call === null || $call->open !== [] ? null : $call->text;
     }
 
     /** Of what is said how it reads, plainly. */

@@ -8,8 +8,8 @@ use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Reason;
-use App\Models\Signal;
 use App\Models\Standing;
+use App\Models\Story;
 use App\Models\User;
 use App\Standings\RuleBook;
 use App\Standings\SignalLine;
@@ -64,6 +64,7 @@ final class RecordReason
                     'fresh_until' => $line->freshUntil($catalogue)->toDateString(),
                 ], $lines),
                 'facts' => $facts, 'angle' => $angle,
+                'story' => self::story($offer, $account, $facts)?->only(['id', 'name']),
             ],
         ]);
     }
@@ -93,18 +94,30 @@ final class RecordReason
         if ($same !== null) {
             return $same;
         }
-        $signals = Signal::query()->with('contact')->where('account_id', $account->id)->ofOffer($offer)->get();
-        $draft = Drafts::of(
-            $offer, $account, $contact,
-            SignalLine::of($standing, $signals, RuleBook::catalogueOf($standing->ruleSet)),
-            onlyFresh: true, angle: $angle,
-        );
+        $draft = Drafts::for($offer, $account, $contact, $angle, onlyFresh: true)
+            ?? throw new \LogicException('There is a standing.');
         $lines = $draft->restsOn;
-        $facts = $lines === [] ? array_slice(UndatedFacts::of($account), 0, 1) : [];
+        $facts = match (true) {
+            $draft->story !== null => [StorySet::fact($draft->story)],
+            $lines === [] => array_slice(UndatedFacts::of($account), 0, 1),
+            default => [],
+        };
 
         return $lines === [] && $facts === [] ? null : self::record(
             $offer, $account, $contact, $by, $standing, $words, $channel, $lines, $facts, $draft->angle,
         );
+    }
+
+    /**
+     * The story that is among the facts.
+     *
+     * @param  list<string>  $facts
+     */
+    private static function story(Offer $offer, Account $account, array $facts): ?Story
+    {
+        $story = StorySet::of($offer)->for($account)[0] ?? null;
+
+        return $story !== null && in_array(StorySet::fact($story), $facts, true) ? $story : null;
     }
 
     /** @param  list<CarbonImmutable>  $freshUntil first days on which what it rests on is no longer fresh */

@@ -19,6 +19,9 @@ final readonly class Ways
     /**
      * @param  string  $records  the address that records that it was done
      * @param  string|null  $angle  by which they were proposed
+     * @param  string|null  $file  the address of the words as a mail
+     * @param  string|null  $card  that of whom they are for as a vCard
+     * @param  string|null  $sheet  what to say on the phone
      * @param  int|null  $contact  whom the words are for, where that address does not say it
      */
     private function __construct(
@@ -28,7 +31,10 @@ final readonly class Ways
         public ?string $profile,
         public string $records,
         public ?int $contact,
-        public ?string $angle = null,
+        public ?string $angle,
+        public ?string $file,
+        public ?string $card,
+        public ?string $sheet,
     ) {
     }
 
@@ -41,7 +47,9 @@ final readonly class Ways
     ): self {
         return self::of(
             $contact, $draft->words(), $draft->subject(), $draft->of('email')->text, $barred,
-            route('accounts.approach', $account), $contact?->id, $draft->angle,
+            route('accounts.approach', $account),
+            route('accounts.mail', [$account, 'contact' => $contact?->id, 'angle' => $draft->angle]),
+            $contact?->id, $draft->angle, $draft->callSheet(),
         );
     }
 
@@ -54,7 +62,7 @@ final readonly class Ways
     ): self {
         return self::of(
             $reason->contact, $reason->words, $subject, $reason->words, $barred,
-            route('approaches.store', [$reason, ...$next]), null,
+            route('approaches.store', [$reason, ...$next]), route('reasons.mail', $reason), null,
         );
     }
 
@@ -65,8 +73,10 @@ final readonly class Ways
         string $body,
         EntriesInForce $barred,
         string $records,
+        string $file,
         ?int $to,
         ?string $angle = null,
+        ?string $sheet = null,
     ): self {
         $reach = $contact === null || $barred->contact($contact->id) !== null ? null : Reach::of($contact, $barred);
         $email = $reach?->best(ChannelType::Email);
@@ -82,6 +92,9 @@ final readonly class Ways
             $records,
             $to,
             $angle,
+            $email === null ? null : $file,
+            $reach === null ? null : route('contacts.card', $contact),
+            $phone === null ? null : $sheet,
         );
     }
 

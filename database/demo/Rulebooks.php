@@ -124,6 +124,7 @@ final class Rulebooks
                         'weight' => .8,
                     ],
                 ],
+                'angles' => json_decode((string) file_get_contents(__DIR__.'/angles-air-purity.json'), true),
                 'technologies' => ['completes' => ['Ordvika', 'Vedliko Plan']],
                 'topics' => [['name' => 'Purity', 'query' => 'nitrogen OR purity OR clean room*']],
                 'roles_of_interest' => [[

@@ -43,6 +43,9 @@ final class Scenario
         'expansion' => 1.6, 'news' => .1, 'growth' => .6,
     ];
 
+    /** The seed of what customers tell. */
+    private const STORIES = 41;
+
     /** Approaches of a day, of so many times as many accounts that are met, and days until one is met again. */
     private const A_DAY = 20;
 
@@ -146,6 +149,9 @@ final class Scenario
             'user_id' => $team[0]->id, 'offer_id' => Offer::query()->orderBy('id')->value('id'),
             'about' => AlertAbout::Everyone, 'kinds' => ['new_leader', 'customer_alum', 'tech_dropped'],
         ]);
+        (new CustomerStories(new Dice(self::STORIES), $this->now))->write(
+            Offer::query()->orderBy('id')->firstOrFail(), $team[4],
+        );
         $this->history($team);
     }
 

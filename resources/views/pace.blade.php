@@ -6,6 +6,19 @@
             :value="old('pace', auth()->user()->pace)" />
         <x-button kind="primary">Keep</x-button>
     </x-form>
+    <p class="text-body-tertiary">Your day begins at midnight in {{ str_replace('_', ' ', auth()->user()->time_zone) }};
+        where you are is set under <a href="{{ route('alerts.index') }}">My alerts</a>.</p>
+    <h2 class="mt-5">My next steps as a calendar</h2>
+    <div class="vstack gap-2 measure-narrow mt-3">
+        @if (session('address'))<p class="card card-body breaks"><span>Whoever has this address reads your next steps.
+            It is shown this once:</span><code>{{ session('address') }}</code></p>@endif
+        <p class="text-body-tertiary mb-0">Any calendar program can follow it, at an address of your own.
+            @if ($address) Yours was made <x-ago :time="$address->made_at" />. @endif</p>
+        <div class="hstack gap-2"><x-form :to="route('pace.address')"><x-button>{{ $address ? 'Another address'
+            : 'Make my address' }}</x-button></x-form>
+            @if ($address)<x-form :to="route('pace.end-address')" method="delete"><x-button>End it</x-button></x-form>
+            @endif</div>
+    </div>
     <h2 class="mt-5">My password</h2>
     <x-form :to="route('password.update')" method="put" class="vstack gap-3 align-items-start measure-narrow mt-3">
         <p class="text-body-tertiary">At least ten characters, and none that many others take: some words that do not

@@ -106,7 +106,7 @@ final class ByHandTest extends BrowserTestCase
         self::assertNotSame($words, $changed);
         self::assertStringContainsString(explode(' ', $name)[0], $changed);
         // The reason that is recorded from here is to them.
-        $this->keys('r');
+        $this->keys('e');
         $this->see('In which words');
         self::assertStringContainsString(
             $name,

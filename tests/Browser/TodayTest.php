@@ -77,7 +77,7 @@ final class TodayTest extends BrowserTestCase
         $this->see('Ylva');
         $this->open('/rules/1');
         $this->press('Versions');
-        $this->see('Learned from 400 results');
+        $this->see('Learned from 4');
         // Back to the version before, by hand where what says it is gone.
         $this->open('/results/learned');
         $this->see('The rules follow these results already.');

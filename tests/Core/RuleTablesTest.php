@@ -192,8 +192,10 @@ final class RuleTablesTest extends TestCase
             $refused('chance', fn () => new Channel(ChannelType::Email, AddressState::Guess, $wrong));
             $refused('strength', fn () => new Signal(1, Kind::News, 0, $wrong, 1));
             $refused('confidence', fn () => new Signal(1, Kind::News, 0, 1, $wrong));
-            $refused('weight', fn () => new KindRule(Kind::News, $wrong, 0, 0, 1));
             $refused('intro', fn () => Access::of([], $wrong));
+        }
+        foreach ([-.01, 4.01] as $wrong) {
+            $refused('weight', fn () => new KindRule(Kind::News, $wrong, 0, 0, 1));
         }
         $refused('ramp', fn () => new KindRule(Kind::News, 1, -1, 0, 1));
         $refused('hold', fn () => new KindRule(Kind::News, 1, 0, -1, 1));

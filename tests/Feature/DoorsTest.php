@@ -14,6 +14,7 @@ use App\Models\KeptList;
 use App\Models\Note;
 use App\Models\Position;
 use App\Models\Station;
+use App\Models\Story;
 use App\Models\User;
 use App\Models\Watch;
 use App\Standings\Standings;
@@ -29,13 +30,15 @@ final class DoorsTest extends TestCase
     /** Open to those who have not signed in. */
     private const OPEN = [
         // The key in its address opens it.
-        'alerts/{key}/feed.atom', 'sign-in', 'sign-in/demo', 'up', 'storage/{path}', 'api/openapi.json'];
+        'alerts/{key}/feed.atom', 'pace/{key}/steps.ics',
+        'sign-in', 'sign-in/demo', 'up', 'storage/{path}', 'api/openapi.json'];
 
     /** Where it is for leads and admins to go. */
     private const LEADS = [
         'rules', 'rules/{offer}', 'rules/{offer}/preview', 'rules/{offer}/matches', 'rules/versions/{ruleSet}', 'team',
         'rules/{offer}/angles', 'rules/{offer}/angles/new', 'rules/{offer}/angles/preview',
         'rules/{offer}/angles/restore/{ruleSet}', 'rules/{offer}/angles/{at}', 'team/{user}',
+        'rules/{offer}/stories', 'rules/{offer}/stories/new', 'stories/{story}', 'stories/{story}/restore',
         'results/learned/back/{ruleSet}', 'results/learned/sources/{feed}',
         'offers', 'offers/{offer}', 'begin', 'begin/sells', 'begin/serves', 'begin/buys',
     ];
@@ -103,6 +106,7 @@ final class DoorsTest extends TestCase
     {
         $this->actingAs($this->rep);
         $feed = Feed::factory()->create();
+        $story = Story::factory()->create(['offer_id' => $this->offer->id]);
         $before = [User::query()->count(), $this->offer->ruleSets()->count()];
         foreach ($this->routes() as $route) {
             if (in_array($route->uri(), self::LEADS, true)) {
@@ -110,6 +114,7 @@ final class DoorsTest extends TestCase
                     '{offer}' => (string) $this->offer->id, '{at}' => '0',
                     '{ruleSet}' => (string) $this->offer->ruleSets()->value('id'),
                     '{user}' => (string) $this->lead->id, '{feed}' => (string) $feed->id,
+                    '{story}' => (string) $story->id,
                 ]);
                 foreach (array_diff($route->methods(), ['HEAD']) as $method) {
                     $this->call($method, $url, [

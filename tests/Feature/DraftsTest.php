@@ -30,6 +30,10 @@ final class DraftsTest extends TestCase
         'topic' => 'leak surveys', 'money' => '€12 million',
         'technology' => 'Vedliko Plan', 'colleague' => 'Pernille', 'from' => 'Fjernlund Papir', 'percent' => '12 %',
         'question' => 'How do you know what your air network loses?',
+        'story_customer' => 'a maker of vehicle parts of 1,200 in the Netherlands',
+        'story_problem' => 'the leaks were known and never repaired',
+        'story_then' => 'We sorted them by cost and came back after a month',
+        'story_result' => 'lost air fell from 34 to 12 %, and the order was not needed',
     ];
 
     /** @return array<string, array{string}> */
@@ -38,6 +42,7 @@ final class DraftsTest extends TestCase
         return [
             'for any trade' => [__DIR__.'/../../app/Reasons/data/angles.json'],
             'of the demo’s first offer' => [__DIR__.'/../../database/demo/angles-leak-survey.json'],
+            'of its second' => [__DIR__.'/../../database/demo/angles-air-purity.json'],
         ];
     }
 

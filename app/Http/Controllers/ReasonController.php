@@ -52,8 +52,8 @@ final class ReasonController extends Controller
 
         return view('reasons.create', [
             'page' => new NewReasonPage(
-                $offer, $account, $lines, $contacts, $contact, UndatedFacts::of($account), EntriesInForce::now(),
-                self::text($request, 'angle') ?: null,
+                $offer, $account, $lines, $contacts, $contact, UndatedFacts::of($account, $offer),
+                EntriesInForce::now(), self::text($request, 'angle') ?: null,
             ),
         ]);
     }
@@ -67,7 +67,7 @@ final class ReasonController extends Controller
                     && $line->mayBeSaid()
                     && $line->isFresh(),
         ));
-        $facts = array_values(array_intersect(UndatedFacts::of($account), $request->facts()));
+        $facts = array_values(array_intersect(UndatedFacts::of($account, $offer), $request->facts()));
         if ($chosen === [] && $facts === []) {
             return back()->withInput()
                 ->withErrors(['signals' => 'A reason rests on something: tick at least one signal or fact.']);
@@ -108,6 +108,7 @@ final class ReasonController extends Controller
             $request->channel(),
             $chosen,
             $facts,
+            $request->string('angle')->toString() ?: null,
         );
 
         return redirect()->route('reasons.show', $reason)->with('said', 'The reason is recorded, with its evidence.');

@@ -17,6 +17,7 @@ use App\Models\Tag;
 use App\Models\User;
 use App\Reasons\AngleUse;
 use App\Reasons\Drafts;
+use App\Reasons\StorySet;
 use App\Standings\RuleBook;
 use App\Standings\SignalLine;
 use App\Support\AccountField;
@@ -25,6 +26,7 @@ use App\Support\Format;
 use App\View\Choices;
 use App\View\Happened;
 use App\View\Lists\ListChoices;
+use App\View\Rules\StoryPage;
 use App\View\Ways;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -99,6 +101,16 @@ final readonly class AccountPage
                 : Ways::toAccount($account, $to, $draft, $barred),
             $to?->name(),
         );
+    }
+
+    /** @return array{says: string, alike: string}|null the story of a company like it, where one may be told */
+    public function story(): ?array
+    {
+        $told = StorySet::of($this->offer)->for($this->account);
+
+        return $told === null ? null : [
+            'says' => StoryPage::says($told[0]), 'alike' => 'alike by '.Format::part($told[1]),
+        ];
     }
 
     public function about(): string

@@ -13,6 +13,7 @@ use App\Models\Offer;
 use App\Reasons\AngleUse;
 use App\Reasons\Drafts;
 use App\Reasons\Proposal;
+use App\Reasons\StorySet;
 use App\Standings\SignalLine;
 use App\View\Choices;
 use Illuminate\Support\Collection;
@@ -106,7 +107,13 @@ final readonly class NewReasonPage
 
     public function isTicked(string $fact): bool
     {
-        return in_array($fact, (array) old('facts', $this->offered() === [] ? [$this->facts[0] ?? ''] : []), true);
+        $said = match (true) {
+            $this->draft->story !== null => [StorySet::fact($this->draft->story)],
+            $this->offered() === [] => [$this->facts[0] ?? ''],
+            default => [],
+        };
+
+        return in_array($fact, (array) old('facts', $said), true);
     }
 
     public function isEmpty(): bool

@@ -140,7 +140,7 @@ final readonly class ReasonPage
     }
 
     /** What a mail with its words would be about. */
-    private static function subject(Reason $reason): string
+    public static function subject(Reason $reason): string
     {
         $title = (string) ($reason->evidence['signals'][0]['title'] ?? '');
         $words = preg_split('/\s+/u', $title, -1, PREG_SPLIT_NO_EMPTY) ?: [];

@@ -13,7 +13,7 @@ use Luftig\Core\Signal\Kind;
 /** An angle as a form: one that is stored, a new one, or as it was typed and sent back. */
 final readonly class AnglePage
 {
-    public const SLOTS = 'slots: {{first_name}} {{account}} {{colleague}} {{role}} {{topic}} …';
+    public const SLOTS = 'slots: {{first_name}} {{account}} {{colleague}} {{role}} {{topic}} {{story_result}} …';
 
     public const SECTIONS = 'A part between {{#slot}} and {{/slot}} stands only where the slot is filled.';
 
@@ -22,6 +22,7 @@ final readonly class AnglePage
     private const FACTS = [
         'fits' => 'that they fit', 'technology' => 'a technology in use (its name)',
         'new_in_position' => 'in the position for less than so many days',
+        'story' => 'a story of a company like them',
     ];
 
     private const WHOSE = [
@@ -58,7 +59,8 @@ final readonly class AnglePage
     {
         if (isset($part['fact'])) {
             return match ($part['fact']) {
-                'fits' => self::FACTS['fits'], 'technology' => ($part['value'] ?? 'a technology').' in use',
+                'fits', 'story' => self::FACTS[$part['fact']],
+                'technology' => ($part['value'] ?? 'a technology').' in use',
                 'new_in_position' => 'less than '.($part['value'] ?? '').' days in the position',
                 default => trim($part['fact'].' '.($part['value'] ?? '')),
             };

@@ -52,8 +52,8 @@ final readonly class TodayPage
     {
         $plan = new Plan($offer, $rep);
         $day = $plan->today();
-        // Of two who plan at once, the quicker has whom both would approach; the other plans anew.
-        if (! ReservePlan::keep($offer, $rep, $day->contacts())) {
+        // Of two who plan at once, the quicker has whom both would approach; the other plans anew. Who leads may look.
+        if (! $rep->leads() && ! ReservePlan::keep($offer, $rep, $day->contacts())) {
             $day = $plan->today();
             ReservePlan::keep($offer, $rep, $day->contacts());
         }

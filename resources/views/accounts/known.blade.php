@@ -3,6 +3,10 @@
         :remark="$page->points->remark()" />
     @else<x-empty>Not computed yet; that takes a few seconds.</x-empty>@endif
 </x-section>
+@if ($page->story())
+    <x-section title="Like them" :about="$page->story()['alike']"><p class="mt-2 mb-0 breaks">{{
+        $page->story()['says'] }}</p></x-section>
+@endif
 <x-section title="What they run">
     @forelse ($page->technologies()->lines() as $one)
         <p class="mb-0 py-1"><span @class(['fw-semibold' => $one['says'] !== ''])>{{ $one['name'] }}</span>

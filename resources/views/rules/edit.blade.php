@@ -3,6 +3,7 @@
 <x-layout title="Rules of {{ $page->offer->name }}" at="rules">
     <x-heading title="Rules" :about="$page->about()">
         <x-button small :href="route('angles.index', $page->offer)">Angles</x-button>
+        <x-button small :href="route('stories.index', $page->offer)">Stories</x-button>
         @foreach (View::shared('offers', []) as $one)
             <x-button small :href="route('rules.edit', $one)"
                 :active="$one->is($page->offer)">{{ $one->name }}</x-button>

@@ -45,8 +45,8 @@
                 <x-more says="Left out today, and which limit held it back" class="mt-3">
                     <ul class="list-unstyled mb-0">
                         @foreach ($page->leftOut as $one)
-                            <li class="border-top py-1"><a href="{{ route('accounts.show', $one['account']) }}">{{
-                                $one['name'] }}</a> <span class="text-body-secondary">{{ $one['why'] }}</span></li>
+                            <li class="border-top py-1"><p class="mb-0"><a href="{{ route('accounts.show',
+                                $one['account']) }}">{{ $one['name'] }}</a>: {{ $one['why'] }}</p></li>
                         @endforeach
                     </ul>
                 </x-more>
