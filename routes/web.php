@@ -23,6 +23,7 @@ use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\KeepOutController;
 use App\Http\Controllers\LessonController;
 use App\Http\Controllers\ListController;
+use App\Http\Controllers\ListReasonController;
 use App\Http\Controllers\MailFileController;
 use App\Http\Controllers\MemberController;
 use App\Http\Controllers\MentionController;
@@ -225,6 +226,12 @@ Route::middleware('auth')->group(function (): void {
         ->can('update', 'watch');
     Route::post('/watches/{watch}/restore', [WatchController::class, 'restore'])->whereNumber('watch')
         ->name('watches.restore')->can('create', Watch::class);
+    Route::get('/lists/{list}/reasons', [ListReasonController::class, 'create'])->name('lists.reasons')
+        ->can('create', Reason::class);
+    Route::post('/lists/{list}/reasons', [ListReasonController::class, 'store'])->name('lists.reasons.store')
+        ->can('create', Reason::class);
+    Route::delete('/lists/{list}/reasons/{batch}', [ListReasonController::class, 'destroy'])->whereUuid('batch')
+        ->name('lists.reasons.undo')->can('create', Reason::class);
     Route::delete('/lists/{list}', [ListController::class, 'destroy'])->name('lists.destroy')->can('update', 'list');
     Route::post('/lists/{list}/restore', [ListController::class, 'restore'])->whereNumber('list')
         ->name('lists.restore')->can('create', KeptList::class);

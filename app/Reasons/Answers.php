@@ -69,7 +69,7 @@ final readonly class Answers
             ])),
             'Buyer role' => $this->by(fn (Approach $one): array => [$roles[$one->contact_id ?? 0] ?? 'in none']),
             'Channel' => $this->by(fn (Approach $one): array => [$one->kind->label()]),
-            'List' => $this->by(fn (Approach $one): array => $lists[$one->contact_id ?? 0] ?? []),
+            'List or batch' => $this->by(fn (Approach $one): array => $lists[$one->contact_id ?? 0] ?? []),
             'Rep' => $this->by(fn (Approach $one): array => [$one->user->name ?? 'somebody who is gone']),
             'Newest signal before the approach' => self::inTime($this->by(
                 fn (Approach $one): array => [self::span($newest[$one->id] ?? null)],

@@ -24,6 +24,7 @@ final class RecordReason
      * @param  list<SignalLine>  $lines  the signals that the words mention
      * @param  list<string>  $facts  facts that the words mention
      * @param  string|null  $angle  by which they were proposed
+     * @param  array<string, int|string>  $besides  what else is kept with the evidence
      */
     public static function record(
         Offer $offer,
@@ -36,6 +37,7 @@ final class RecordReason
         array $lines,
         array $facts,
         ?string $angle = null,
+        array $besides = [],
     ): Reason {
         $catalogue = RuleBook::catalogueOf(
             $offer->rules ?? throw new \LogicException('An offer without rules has no reasons.'),
@@ -48,7 +50,7 @@ final class RecordReason
                 $standing,
                 array_map(fn (SignalLine $line): CarbonImmutable => $line->freshUntil($catalogue), $lines),
             ),
-            'evidence' => [
+            'evidence' => $besides + [
                 'account' => ['name' => $account->name, 'domain' => $account->domain],
                 'contact' => $contact === null ? null : ['name' => $contact->name(), 'title' => $contact->title],
                 'standing' => [
@@ -74,6 +76,7 @@ final class RecordReason
      * known. A reason that says the same and is ready is that reason.
      *
      * @param  string  $angle  by which they were proposed; empty: by the heaviest
+     * @param  array<string, int|string>  $besides  what else is kept with the evidence
      */
     public static function proposed(
         Offer $offer,
@@ -83,6 +86,7 @@ final class RecordReason
         string $words,
         ?string $channel,
         string $angle = '',
+        array $besides = [],
     ): ?Reason {
         $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)
             ->first();
@@ -105,6 +109,7 @@ final class RecordReason
 
         return $lines === [] && $facts === [] ? null : self::record(
             $offer, $account, $contact, $by, $standing, $words, $channel, $lines, $facts, $draft->angle,
+            $besides,
         );
     }
 

@@ -76,7 +76,7 @@ final class ResultsTest extends TestCase
         self::assertSame(['New money' => [1, 1]], $groups['Angle']);
         self::assertEquals(['in none' => [1, 2], 'Maintenance' => [1, 1]], $groups['Buyer role']);
         self::assertEquals(['e-mail' => [2, 2], 'call' => [0, 1]], $groups['Channel']);
-        self::assertSame(['Fair' => [1, 1]], $groups['List']);
+        self::assertSame(['Fair' => [1, 1]], $groups['List or batch']);
         self::assertEquals(['Mira' => [1, 2], 'Ylva' => [1, 1]], $groups['Rep']);
         // On the 20th somebody was sought; before October nothing had happened.
         self::assertSame(

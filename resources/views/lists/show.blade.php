@@ -5,6 +5,7 @@
             <x-button kind="primary" :href="route('lists.sample', $page->list)">Spot check</x-button>
             <x-button :href="route('lists.steps', $page->list)">Step through</x-button>
         @endcan
+        <x-button :href="route('lists.reasons', $page->list)" key="r">Reasons for them</x-button>
         <x-button :href="$page->inFinder()">Open in the Finder</x-button>
         @if ($page->isOfAccounts())<x-button :href="$page->people()">Its contacts</x-button>@endif
         <x-button opens="split">Split into batches</x-button>
