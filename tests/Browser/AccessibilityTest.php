@@ -31,6 +31,7 @@ final class AccessibilityTest extends BrowserTestCase
             '/posts?of=https%3A%2F%2Fa.example',
             '/finder?on=accounts&add=opening', '/signals/1', '/candidates?tab=people',
             '/rules/1/angles', '/rules/1/angles/0', '/rules/1/angles/new',
+            '/results/learned', '/rules/1/stories', '/stories/1', '/reasons?state=open', '/rules/2/angles',
             '/pace', '/begin?step=4', '/go?q=a', '/no-such-page',
         ];
         foreach ([...$main, ...$further] as $view) {
@@ -157,7 +158,7 @@ final class AccessibilityTest extends BrowserTestCase
             $addresses[] = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
         }
 
-        return [...$addresses, "$addresses[1]/spot-check", "$addresses[1]/step-through"];
+        return [...$addresses, "$addresses[1]/reasons", "$addresses[1]/spot-check", "$addresses[1]/step-through"];
     }
 
     private function recorded(): string

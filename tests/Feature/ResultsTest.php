@@ -15,6 +15,7 @@ use App\Reasons\Answers;
 use App\Reasons\Lessons;
 use App\Standings\Standings;
 use App\View\Results\Rate;
+use App\View\Rules\LookingBack;
 use Carbon\CarbonImmutable;
 use Tests\TestCase;
 
@@ -116,6 +117,29 @@ final class ResultsTest extends TestCase
         // .9 and a new leader beats both; by fit alone one of the two stands higher.
         self::assertEqualsWithDelta(1.0, $back['by these rules']->concordance, 1e-12);
         self::assertEqualsWithDelta(.5, $back['by fit only']->concordance, 1e-12);
+    }
+
+    public function test_rules_that_are_edited_say_how_well_they_would_have_told_it(): void
+    {
+        // A new leader answered, news did not; where news weighs more, the pair is told the wrong way round.
+        foreach ([['meeting', 'new_leader'], ['silent', 'news']] as $i => [$result, $kind]) {
+            $this->approach('2026-11-0'.($i + 1).'T09:00:00Z', $result, [
+                'snapshot' => ['fit' => .8, 'access' => .5, 'kinds' => [$kind => .5]],
+            ]);
+        }
+        $rules = $this->offer->rules;
+        self::assertNotNull($rules);
+        $other = $rules->replicate()->fill(['kinds' => ['news' => ['weight' => .9]]]);
+        self::assertSame(
+            'Looking back, they would have ranked who answered above who did not in 0 % (0 % – 0 %) of 1 pair; the '
+                .'rules in force did in 100 % (100 % – 100 %). Fit counts as it was then.',
+            LookingBack::says($this->offer, $other),
+        );
+        self::assertNull(LookingBack::says(Offer::factory()->create(), $other));
+        $other->fill(['version' => 2])->save();
+        $this->actingAs($this->rep)->get(route('results'))->assertSeeTextInOrder([
+            'By these rules', '0 %', 'By the version before', '100 %',
+        ]);
     }
 
     /** @param  array<string, mixed>  $more */

@@ -12,6 +12,7 @@ use App\Standings\RuleBook;
 use App\Standings\Standings;
 use App\View\Rules\CriterionRow;
 use App\View\Rules\CriterionTally;
+use App\View\Rules\LookingBack;
 use App\View\Rules\Moves;
 use App\View\Rules\RoleMatches;
 use App\View\Rules\RulesPage;
@@ -46,14 +47,15 @@ final class RulesController extends Controller
         }
         $tally = new CriterionTally;
         try {
-            $moves = Moves::of($offer, $tally->through($standings->preview($request->ruleSet($offer))));
+            $rules = $request->ruleSet($offer);
+            $moves = Moves::of($offer, $tally->through($standings->preview($rules)));
         } catch (Mistake $mistake) {
             return view('rules.moves', ['mistake' => $request->explain($mistake), 'moves' => null, 'met' => []]);
         }
         $modes = $request->modes();
 
         return view('rules.moves', [
-            'moves' => $moves, 'mistake' => null,
+            'moves' => $moves, 'mistake' => null, 'back' => LookingBack::says($offer, $rules),
             'met' => array_combine(array_keys($modes), array_map(
                 $tally->says(...), array_keys(array_values($modes)), array_values($modes),
             )),

@@ -115,7 +115,9 @@ final readonly class ResultsPage
     /** @return list<array{name: string, concordance: string, says: string, fifths: string}> */
     public function lookingBack(): array
     {
-        $backs = $this->lessons?->lookingBack() ?? [];
+        $before = $this->offer->rules === null ? null : $this->offer->ruleSets()
+            ->where('version', '<', $this->offer->rules->version)->first();
+        $backs = $this->lessons?->lookingBack($before === null ? [] : ['by the version before' => $before]) ?? [];
 
         return array_map(
             fn (string $name, LookBack $back): array => [

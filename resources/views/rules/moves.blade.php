@@ -13,3 +13,4 @@
         @endforeach
     </ol>
 @endif
+@if ($back ?? null)<p class="small text-body-secondary mt-2 mb-0">{{ $back }}</p>@endif
