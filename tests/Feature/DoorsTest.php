@@ -89,7 +89,10 @@ final class DoorsTest extends TestCase
                             '/'.ltrim(
                                 (string) preg_replace('/\{\w+\}/', '1', strtr(
                                     $route->uri(),
-                                    ['{format}' => 'csv', '{kind}' => 'accounts'],
+                                    [
+                                        '{format}' => 'csv', '{kind}' => 'accounts',
+                                        '{batch}' => '00000000-0000-4000-8000-000000000000',
+                                    ],
                                 )),
                                 '/',
                             ),

@@ -33,6 +33,7 @@ final class GatesTest extends TestCase
     /** What everybody who is signed in does for themselves. */
     private const ONES_OWN = [
         'sign-out', 'offer.choose', 'go', 'reads', 'today', 'today.narrow', 'pace.edit', 'pace.update',
+        'pace.address', 'pace.end-address',
         'password.update', 'alerts.digest', 'alerts.address', 'alerts.end-address', 'alerts.just-in', 'alerts.seen',
     ];
 

@@ -11,6 +11,7 @@ use App\Support\Format;
 use App\View\Rules\LineNames;
 use App\View\Tab;
 use Illuminate\Support\Arr;
+use Luftig\Core\Learning\Line;
 use Luftig\Core\Learning\LookBack;
 
 /** What brings answers: counts with their intervals, what results speak for, and how well the ranking told them. */
@@ -100,16 +101,19 @@ final readonly class ResultsPage
         if ($learned === null || ! $learned->isEnough) {
             return LessonPage::tooFew(...$this->answers->all());
         }
-        $moved = [];
-        foreach ($learned->kinds as $kind => $line) {
-            $up = $line->low > $line->before;
-            if ($up || $line->high < $line->before) {
-                $moved[] = lcfirst(LineNames::of($kind)).($up ? ' for more' : ' for less');
-            }
-        }
+        $names = fn (callable $moved): string => Arr::join(array_map(
+            fn (string $kind): string => '“'.lcfirst(LineNames::of($kind)).'”',
+            array_keys(array_filter($learned->kinds, $moved)),
+        ), ', ', ' and ');
+        $says = array_filter([
+            'count for more' => $names(fn (Line $line): bool => $line->low > $line->before),
+            'for less' => $names(fn (Line $line): bool => $line->high < $line->before),
+        ]);
 
-        return $moved === [] ? 'As far as can be told, each line of points is worth what is set.'
-            : 'They speak for '.Arr::join($moved, ', ', ' and ').' than a person had set.';
+        return $says === [] ? 'As far as can be told, each line of points is worth what is set.'
+            : 'By them, '.implode(', and ', array_map(
+                fn (string $how, string $which): string => "$which $how", array_keys($says), $says,
+            )).' than a person had set.';
     }
 
     /** @return list<array{name: string, concordance: string, says: string, fifths: string}> */
