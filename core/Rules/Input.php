@@ -97,6 +97,20 @@ final class Input
         }
     }
 
+    /** @return list<list<mixed>> */
+    public function lists(string $field): array
+    {
+        $lists = [];
+        foreach ($this->list($field) as $i => $one) {
+            if (! is_array($one) || ! array_is_list($one)) {
+                throw Mistake::at($this->place($field)."[$i]", 'This is a list.');
+            }
+            $lists[] = $one;
+        }
+
+        return $lists;
+    }
+
     /**
      * @template T of BackedEnum
      *

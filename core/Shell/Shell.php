@@ -18,7 +18,8 @@ final class Shell
         IdentityOperation::class, SpotCheckOperation::class, RelationOperation::class, OpeningsOperation::class,
         TechnologiesOperation::class, AboutOperation::class, SameStoryOperation::class, PlanOperation::class,
         LearnOperation::class, LookBackOperation::class, StoryOperation::class, AngleOperation::class,
-        DraftOperation::class,
+        DraftOperation::class, PathsOperation::class, EmailPatternsOperation::class, BouncesOperation::class,
+        LookUpsOperation::class,
     ];
 
     private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION;
