@@ -5,6 +5,7 @@ use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AlertController;
 use App\Http\Controllers\AngleController;
 use App\Http\Controllers\ApproachController;
+use App\Http\Controllers\AskController;
 use App\Http\Controllers\BeginController;
 use App\Http\Controllers\CandidateController;
 use App\Http\Controllers\ChannelController;
@@ -56,6 +57,7 @@ use App\Http\Controllers\WebhookController;
 use App\Models\Account;
 use App\Models\Alert;
 use App\Models\Approach;
+use App\Models\Ask;
 use App\Models\CandidateCompany;
 use App\Models\Contact;
 use App\Models\Feed;
@@ -87,6 +89,10 @@ Route::middleware('guest')->group(function (): void {
 
 Route::get('/alerts/{key}/feed.atom', [AlertController::class, 'feed'])->where('key', '[A-Za-z0-9]{40}')
     ->middleware('throttle:60,1')->name('alerts.feed');
+Route::middleware(['signed', 'throttle:30,1'])->group(function (): void {
+    Route::get('/asks/{ask}/answer', [AskController::class, 'answer'])->name('asks.answer');
+    Route::post('/asks/{ask}/answer', [AskController::class, 'answered'])->name('asks.answered');
+});
 Route::get('/pace/{key}/steps.ics', [PaceController::class, 'steps'])->where('key', '[A-Za-z0-9]{40}')
     ->middleware('throttle:60,1')->name('steps');
 
@@ -315,6 +321,12 @@ Route::middleware('auth')->group(function (): void {
     Route::put('/press/{class}', [PressController::class, 'update'])->name('press.update')->can('update', 'class');
     Route::delete('/press/{class}', [PressController::class, 'destroy'])->name('press.destroy')
         ->can('update', 'class');
+    Route::get('/contacts/{contact}/asks/new', [AskController::class, 'create'])->name('asks.create')
+        ->can('create', Ask::class);
+    Route::post('/contacts/{contact}/asks', [AskController::class, 'store'])->name('asks.store')
+        ->can('create', Ask::class);
+    Route::get('/asks/{ask}', [AskController::class, 'show'])->name('asks.show')->can('viewAny', Ask::class);
+    Route::patch('/asks/{ask}', [AskController::class, 'update'])->name('asks.update')->can('update', 'ask');
     Route::get('/results', ResultsController::class)->name('results')->can('viewAny', Approach::class);
     Route::get('/results/learned', [LessonController::class, 'show'])->name('lessons.show')
         ->can('viewAny', Lesson::class);

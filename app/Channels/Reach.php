@@ -15,8 +15,12 @@ use Luftig\Core\Reach\ChannelType;
 final readonly class Reach
 {
     /** @param  array<string, Channel>  $byType  the best of each type */
-    private function __construct(public float $access, public ?Channel $best, private array $byType)
-    {
+    private function __construct(
+        public float $access,
+        public ?Channel $best,
+        private array $byType,
+        public float $intro,
+    ) {
     }
 
     public static function of(Contact $contact, EntriesInForce $barred): self
@@ -42,7 +46,7 @@ final readonly class Reach
             }
         }
 
-        return new self(Access::of($rules)->value, $best, $byType);
+        return new self(Access::of($rules, $contact->intro ?? 0.0)->value, $best, $byType, $contact->intro ?? 0.0);
     }
 
     /** The best address, number or profile of a type; null: there is none that works and may be used. */
@@ -54,7 +58,7 @@ final readonly class Reach
     public function label(): string
     {
         return match (true) {
-            $this->best === null => 'no channel',
+            $this->best === null => $this->intro > 0 ? 'through one of us' : 'no channel',
             $this->best->type === ChannelType::Email => 'e-mail, '.$this->best->state->label(),
             $this->best->type === ChannelType::Social => 'social, active',
             default => $this->best->type->label(),

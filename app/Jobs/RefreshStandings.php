@@ -12,6 +12,7 @@ use App\Feeds\Understanding\Deeds;
 use App\Finder\Indexes;
 use App\Models\Offer;
 use App\Models\RuleSet;
+use App\Network\Intros;
 use App\Standings\Standings;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -49,6 +50,7 @@ final class RefreshStandings implements ShouldBeUniqueUntilProcessing, ShouldQue
 
     public function handle(Standings $standings): void
     {
+        Intros::refreshIfChanged();
         if ($this->offer !== null) {
             // Whom openings concern, and what follows from positions, hangs on the rules.
             (new OpeningFunctions)->refreshAll();

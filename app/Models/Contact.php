@@ -33,6 +33,9 @@ use Spatie\Activitylog\Traits\LogsActivity;
  * @property string|null $profile
  * @property string|null $source
  * @property float $confidence
+ * @property float $intro strength of the best way to them through one of us, 0–1
+ * @property int|null $intro_by whose
+ * @property int|null $intro_via the contact between, where there is one
  * @property CarbonImmutable|null $seen_at
  * @property-read Account $account
  * @property-read Collection<int, Channel> $channels

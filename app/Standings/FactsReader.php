@@ -231,17 +231,18 @@ final class FactsReader
         $now = $this->now->getTimestamp();
         $value = $some ? 'value' : 'NULL';
         $last = $account = $reading = $title = null;
+        $intro = 0.0;
         $channels = [];
         foreach (
             $this->rows(
-                "SELECT c.account_id, c.id, reading, title, type, $value, state, chance, UNIX_TIMESTAMP(active_at) "
-                    .'FROM contacts c LEFT JOIN channels ON contact_id = c.id WHERE '
+                "SELECT c.account_id, c.id, reading, title, type, $value, state, chance, UNIX_TIMESTAMP(active_at), "
+                    .'intro FROM contacts c LEFT JOIN channels ON contact_id = c.id WHERE '
                     ."{$this->on($which, 'c.account_id')} AND merged_into IS NULL ORDER BY c.account_id, c.id",
             ) as $row
         ) {
             if ($row[1] !== $last) {
                 if ($last !== null) {
-                    $contacts[$account][] = [$last, $reading, $title, $this->access($channels)];
+                    $contacts[$account][] = [$last, $reading, $title, $this->access($channels, $intro)];
                 }
                 $last = null;
                 if ($some && $this->barred->contact($row[1]) !== null) {
@@ -249,6 +250,7 @@ final class FactsReader
                 }
                 [$account, $last, $reading] = $row;
                 $title = $row[3] ?? '';
+                $intro = $row[9];
                 $channels = [];
             }
             if ($row[4] === null || $some && $row[5] !== null && $this->barred->address($row[5]) !== null) {
@@ -262,27 +264,27 @@ final class FactsReader
             );
         }
         if ($last !== null) {
-            $contacts[$account][] = [$last, $reading, $title, $this->access($channels)];
+            $contacts[$account][] = [$last, $reading, $title, $this->access($channels, $intro)];
         }
 
         return $contacts;
     }
 
     /** @param  list<Channel|string>  $channels  a text stands for all channels alike: type|state */
-    private function access(array $channels): float
+    private function access(array $channels, float $intro): float
     {
-        if ($channels === []) {
+        if ($channels === [] && $intro === 0.0) {
             return 0.0;
         }
-        $key = '';
+        $key = $intro === 0.0 ? '' : "$intro ";
         foreach ($channels as $channel) {
             if (! is_string($channel)) {
-                return Access::of(array_map($this->channel(...), $channels))->value;
+                return Access::of(array_map($this->channel(...), $channels), $intro)->value;
             }
             $key .= $channel.',';
         }
 
-        return $this->accesses[$key] ??= Access::of(array_map($this->channel(...), $channels))->value;
+        return $this->accesses[$key] ??= Access::of(array_map($this->channel(...), $channels), $intro)->value;
     }
 
     private function channel(Channel|string $channel): Channel

@@ -16,7 +16,8 @@ final class IntroPaths
     /** So many are offered. */
     public const MOST = 5;
 
-    private const LOSS = .8;
+    /** What each edge after the first costs. */
+    public const LOSS = .8;
 
     private const ASKED = .5;
 

@@ -22,6 +22,7 @@ use App\Models\RuleSet;
 use App\Models\Standing;
 use App\Models\StandingState;
 use App\Models\User;
+use App\Network\Intros;
 use App\Standings\RuleBook;
 use App\Standings\Snapshot;
 use App\Standings\Standings;
@@ -144,6 +145,7 @@ final class Scenario
             'type' => 'domain', 'value' => 'papper-brannhult.example', 'reason' => 'asked not to be contacted',
             'user_id' => $team[4]->id,
         ]);
+        Intros::refreshIfChanged();
         (new Standings)->refresh();
         Alert::query()->create([
             'user_id' => $team[0]->id, 'offer_id' => Offer::query()->orderBy('id')->value('id'),

@@ -30,7 +30,7 @@ final class DoorsTest extends TestCase
     /** Open to those who have not signed in. */
     private const OPEN = [
         // The key in its address opens it.
-        'alerts/{key}/feed.atom', 'pace/{key}/steps.ics',
+        'alerts/{key}/feed.atom', 'pace/{key}/steps.ics', 'asks/{ask}/answer',
         'sign-in', 'sign-in/demo', 'up', 'storage/{path}', 'api/openapi.json'];
 
     /** Where it is for leads and admins to go. */

@@ -224,6 +224,9 @@ final readonly class AccountPoints
         $says .= ', '.($half ? 'half that of' : 'that of')." $name, who is reached best"
             .($half ? '; nobody in a buyer role is in reach' : ($role ? ' of those in a buyer role' : '')).':';
         $made = [[$name, '', Format::part($row->reach->access)]];
+        if ($row->contact->intro > 0) {
+            $made[] = ['the best way through one of us', 'counts up to .9', Format::part($row->contact->intro)];
+        }
         foreach ($row->contact->channels as $channel) {
             $made[] = [$channel->type->label(), self::state($channel), Format::part(
                 $channel->asRule(CarbonImmutable::now())->worth(),

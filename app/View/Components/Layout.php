@@ -68,7 +68,7 @@ final class Layout extends Component
         return [
             'move' => '↑ ↓ or K J', 'open what is in focus' => 'Enter', 'close, or go back' => 'Esc',
             'record a reason' => 'R', 'later' => 'L', 'keep out' => 'X', 'note' => 'N',
-            'on Today: another angle' => 'W',
+            'on Today: another angle, change the reason first, ask for an introduction' => 'W E I',
             'copy the words, write a mail, call, open the profile' => 'C M H O',
             'keep, drop' => 'P D', 'add to a list' => 'A', 'the account before, the next' => '← →',
             'in a buying group: the part above, below' => 'Shift ↑ ↓',

@@ -31,6 +31,7 @@ use App\View\Account\GroupRow;
 use App\View\Accounts\Ranking;
 use App\View\Happened;
 use App\View\Lists\ListChoices;
+use App\View\Network\Way;
 use App\View\Ways;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -232,6 +233,18 @@ final readonly class ContactPage
     public function channelTypes(): array
     {
         return ['email' => 'an e-mail address', 'phone' => 'a direct phone', 'profile' => 'a profile'];
+    }
+
+    /** @return list<Way> from whoever looks */
+    public function waysIn(): array
+    {
+        return Way::to($this->contact, $this->reader);
+    }
+
+    /** @return list<array{says: string, url: string}> */
+    public function asked(): array
+    {
+        return Way::asked($this->contact);
     }
 
     /** @return array<int, array{who: string, because: string, strength: string}> */

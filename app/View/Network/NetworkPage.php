@@ -6,6 +6,8 @@ namespace App\View\Network;
 
 use App\Finder\ResultRows;
 use App\Finder\Search;
+use App\Models\Ask;
+use App\Models\AskState;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Relation;
@@ -24,6 +26,8 @@ final readonly class NetworkPage
     private const SIZE = 20;
 
     private const TIES = 3;
+
+    private const ASKS = 200;
 
     private const KNOWN = [['f' => 'reach', 'w' => 'anyone', 'n' => '1'], ['f' => 'kept_out', 'x' => '1']];
 
@@ -111,6 +115,25 @@ final readonly class NetworkPage
         usort($people, fn (array $a, array $b): int => $b[0] <=> $a[0]);
 
         return array_column($people, 1);
+    }
+
+    /** @return list<array{name: string, lately: string, came: string, last: string}> who was asked for introductions */
+    public function asked(): array
+    {
+        return array_values(Ask::query()->with('askedUser', 'askedContact')->latest('asked_at')->limit(self::ASKS)
+            ->get()->groupBy(fn (Ask $ask): string => $ask->introducer())
+            ->map(function (Collection $asks, int|string $name): array {
+                $good = $asks->whereIn('state', [AskState::Agreed, AskState::PassedOn])->count();
+
+                return [
+                    'name' => (string) $name,
+                    'lately' => Format::count(
+                        $asks->where('asked_at', '>=', now()->subDays(Ask::LATELY))->count(), 'time',
+                    ).' in '.Ask::LATELY.' days',
+                    'came' => "$good of {$asks->count()} agreed",
+                    'last' => route('asks.show', $asks->first() ?? throw new \LogicException('A group has one.')),
+                ];
+            })->all());
     }
 
     /** @return array<int, array{station: Station, about: string}> where we were */

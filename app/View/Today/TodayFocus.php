@@ -7,6 +7,7 @@ namespace App\View\Today;
 use App\KeepOut\EntriesInForce;
 use App\Models\Offer;
 use App\Models\User;
+use App\View\Network\Way;
 use App\View\Ways;
 
 /** The approach in focus, and what can be done with its words. */
@@ -14,7 +15,8 @@ final readonly class TodayFocus
 {
     public ?Ways $ways;
 
-    public function __construct(public Offer $offer, public ?PlanRow $focus)
+    /** @param  User  $rep  who looks */
+    public function __construct(public Offer $offer, public ?PlanRow $focus, private User $rep)
     {
         $barred = EntriesInForce::now();
         $this->ways = match (true) {
@@ -27,12 +29,20 @@ final readonly class TodayFocus
         };
     }
 
+    /** The strongest way to them through somebody, where there is one. */
+    public function wayIn(): ?Way
+    {
+        $contact = $this->focus?->contact;
+
+        return $contact === null || $contact->intro <= 0 ? null : Way::to($contact, $this->rep, 1)[0] ?? null;
+    }
+
     /** Of one account alone; the day is not planned anew for it. Where it is no longer there, the first of the plan. */
     public static function of(Offer $offer, User $rep, int $account, int $to = 0, string $angle = ''): self
     {
         $plan = new Plan($offer, $rep);
         $row = $plan->row($account) ?? array_merge(...array_values($plan->groups()))[0] ?? null;
 
-        return new self($offer, $row === null ? null : $plan->addressed($row, $to, $angle));
+        return new self($offer, $row === null ? null : $plan->addressed($row, $to, $angle), $rep);
     }
 }

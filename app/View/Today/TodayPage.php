@@ -74,7 +74,7 @@ final readonly class TodayPage
             $offer,
             $rep,
             array_combine(array_map(fn (string $key): string => Planned::GROUPS[$key], array_keys($groups)), $groups),
-            new TodayFocus($offer, $row),
+            new TodayFocus($offer, $row, $rep),
             self::lead($plan, $rep),
             $day->leftOut(),
             $plan->left() === 0 ? $plan->tomorrow(self::TOMORROW) : [],

@@ -1,4 +1,5 @@
-@props(['title', 'text'])
+{{-- A page for those who are not signed in, or of which nothing else is known. --}}
+@props(['title', 'text' => null])
 <!doctype html>
 <html lang="en">
 <head>
@@ -13,8 +14,9 @@
 <main class="container py-5 vstack gap-3 align-items-start">
     <x-mark width="72" />
     <h1>{{ $title }}</h1>
-    <p class="text-body-tertiary measure">{{ $text }}</p>
-    <x-button kind="primary" href="/">To today</x-button>
+    @if ($text)<p class="text-body-tertiary measure">{{ $text }}</p>
+        <x-button kind="primary" href="/">To today</x-button>@endif
+    {{ $slot }}
 </main>
 </body>
 </html>

@@ -27,6 +27,8 @@
                 title="How well they know each other">{{ $tie['strength'] }}</span></div>
     @empty<p class="text-body-tertiary py-2">Known to nobody of us.</p>@endforelse
 </x-section>
+<x-section title="Ways in" about="strength"><x-wrong for="path" /><x-ways-in :ways="$page->waysIn()"
+    :asked="$page->asked()" /></x-section>
 <x-notes :notes="$page->contact->notes" :account="$page->account" :contact="$page->contact" />
 @if ($page->reasons->isNotEmpty() || $page->approaches->isNotEmpty())
     <x-section title="Reasons and approaches">

@@ -36,6 +36,16 @@
                 @endif
             </x-section>
         </div>
-        <aside class="col-lg-4 vstack gap-3">@include('network.us')</aside>
+        <aside class="col-lg-4 vstack gap-3">
+            @if ($page->asked() !== [])
+                <x-section title="Who was asked" about="so that they are spared">
+                    @foreach ($page->asked() as $one)
+                        <p class="border-bottom py-2 mb-0"><a href="{{ $one['last'] }}">{{ $one['name'] }}</a>, {{
+                            $one['lately'] }}, {{ $one['came'] }}</p>
+                    @endforeach
+                </x-section>
+            @endif
+            @include('network.us')
+        </aside>
     </div>
 </x-layout>

@@ -28,6 +28,9 @@
                     title="Words for {{ $other->name() }} instead">{{ $other->name() }}</a>@if ($other->title),
                 {{ $other->title }}@endif @unless ($loop->last) · @endunless @endforeach</p>
         @endif
+        @if ($way = $page->wayIn())<p class="small text-body-tertiary" data-way>A way in, {{ $way->strength }}: {{
+            $way->names() }}@if ($way->asks) · <a href="{{ $way->asks }}" aria-keyshortcuts="i">Ask for an
+            introduction</a>@endif</p>@endif
         <x-words :ways="$page->ways" :to="$row->contact?->name()">
             @if ($row->reason)<a href="{{ route('reasons.show', $row->reason) }}">The reason is recorded</a>
             @else

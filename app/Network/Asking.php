@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Network;
+
+use App\Models\Ask;
+use App\Models\Contact;
+use App\Models\User;
+use Illuminate\Support\Facades\URL;
+
+/** A request for an introduction, in words, and the address at which the introducer answers it. */
+final class Asking
+{
+    /** So long the address holds. */
+    private const DAYS = 21;
+
+    /** @param  list<array{string, float}>  $why  of each edge of the path */
+    public static function request(User $from, User|Contact $introducer, Contact $to, array $why): string
+    {
+        $first = $introducer instanceof User ? (strtok($introducer->name, ' ') ?: $introducer->name)
+            : $introducer->first_name;
+
+        return "Hello $first,\n\nyou know {$to->name()} at {$to->account->name} ({$why[1][0]}). I would like to "
+            .'talk to them, and a word from you would weigh more than any of mine. Would you pass on the text below? '
+            ."A no is fine too.\n\n".self::by($from);
+    }
+
+    public static function forward(User $from, Contact $to, string $words): string
+    {
+        return "Hello {$to->first_name}, may I introduce {$from->name} to you? In their own words: “{$words}”";
+    }
+
+    /** Where the introducer answers without signing in; it holds for three weeks, and for nothing else. */
+    public static function address(Ask $ask): string
+    {
+        return URL::temporarySignedRoute('asks.answer', $ask->asked_at->addDays(self::DAYS), ['ask' => $ask->id]);
+    }
+
+    private static function by(User $from): string
+    {
+        return "Thank you,\n".(strtok($from->name, ' ') ?: $from->name);
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Network;
+
+use Carbon\CarbonImmutable;
+use Generator;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Person\Title;
+use Luftig\Core\Reach\RelationStrength;
+use stdClass;
+
+/**
+ * Contacts who know each other: who held positions at one account on the same days, or share a school or association.
+ */
+final class Colleagues
+{
+    private const CHUNK = 500;
+
+    private const DAYS_IN_MONTH = 30.4375;
+
+    /**
+     * @param  list<int>  $contacts
+     * @return Generator<int, array{int, int, float, string}> one of them, the other, how well, and from where
+     */
+    public static function of(array $contacts): Generator
+    {
+        foreach (array_chunk($contacts, self::CHUNK) as $some) {
+            $in = implode(',', array_map(intval(...), $some));
+            foreach (self::atWork($in) as $row) {
+                $same = Title::unpacked((int) $row->mine)->functions & Title::unpacked((int) $row->theirs)->functions;
+                yield [
+                    (int) $row->one, (int) $row->other, RelationStrength::ofWorkingTogether(
+                        max(0, (int) $row->days) / self::DAYS_IN_MONTH,
+                        $row->headcount === null ? null : (int) $row->headcount,
+                        $same !== 0,
+                    ),
+                    "worked at {$row->name} together until "
+                        .CarbonImmutable::parse($row->until)->isoFormat('MMM YYYY'),
+                ];
+            }
+            foreach (self::inCircles($in) as $row) {
+                yield [
+                    (int) $row->one, (int) $row->other,
+                    $row->kind === 'school' ? RelationStrength::STUDIED : RelationStrength::ASSOCIATION,
+                    ($row->kind === 'school' ? 'studied at ' : 'both in ').$row->name,
+                ];
+            }
+        }
+    }
+
+    /** @return array<int, stdClass> */
+    private static function atWork(string $in): array
+    {
+        $since = fn (string $p): string => "COALESCE($p.since, $p.until, CURRENT_DATE)";
+        $until = fn (string $p): string => "COALESCE($p.until, CURRENT_DATE)";
+        $last = "LEAST({$until('k')}, {$until('o')})";
+
+        return DB::select(
+            'SELECT k.contact_id AS one, o.contact_id AS other, k.reading AS mine, o.reading AS theirs, name, '
+                ."headcount, $last AS until, DATEDIFF($last, GREATEST({$since('k')}, {$since('o')})) AS days FROM "
+                .'positions k JOIN positions o ON o.account_id = k.account_id AND o.contact_id <> k.contact_id JOIN accounts a ON '
+                .'a.id = k.account_id JOIN contacts c ON c.id = o.contact_id AND c.merged_into IS NULL WHERE '
+                ."k.contact_id IN ($in) AND {$since('k')} <= {$until('o')} AND {$since('o')} <= {$until('k')}",
+        );
+    }
+
+    /** @return array<int, stdClass> */
+    private static function inCircles(string $in): array
+    {
+        return DB::select(
+            'SELECT k.contact_id AS one, o.contact_id AS other, k.kind, k.name FROM affiliations k JOIN affiliations o '
+                .'ON o.kind = k.kind AND o.name = k.name AND o.contact_id <> k.contact_id JOIN contacts c ON c.id = '
+                ."o.contact_id AND c.merged_into IS NULL WHERE k.contact_id IN ($in) AND k.kind IN ('school', "
+                ."'association')",
+        );
+    }
+}

@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Account;
+use App\Models\Approach;
+use App\Models\ApproachKind;
+use App\Models\Ask;
+use App\Models\AskState;
+use App\Models\Channel;
+use App\Models\Contact;
+use App\Models\KeepOut;
+use App\Models\Position;
+use App\Models\Relation;
+use App\Models\Role;
+use App\Models\Standing;
+use App\Models\User;
+use App\Network\Asking;
+use App\Network\Intros;
+use App\Network\Paths;
+use App\Standings\Standings;
+use App\View\Network\Way;
+use Tests\TestCase;
+
+/** Ways in through people: found, counted, asked for, and answered without signing in (rule 10). */
+final class WaysInTest extends TestCase
+{
+    private Account $account;
+
+    private Contact $pernille;
+
+    private Contact $olav;
+
+    private User $greta;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->account = $this->tunhede();
+        $this->pernille = Contact::query()->sole();
+        Channel::query()->delete();
+        Position::query()->delete();
+        $this->olav = Contact::factory()->create([
+            'account_id' => $this->account->id, 'first_name' => 'Olav', 'last_name' => 'Brekke',
+        ]);
+        foreach ([$this->pernille, $this->olav] as $one) {
+            Position::factory()->create([
+                'contact_id' => $one->id, 'account_id' => $this->account->id, 'since' => '2023-11-23', 'until' => null,
+            ]);
+        }
+        $this->greta = User::factory()->create(['name' => 'Greta Nystierna', 'signs_in' => false, 'role' => Role::Rep]);
+        $this->knows($this->greta, $this->olav);
+        $this->actingAs($this->rep);
+    }
+
+    public function test_the_strongest_way_counts_in_access_and_moves_the_ranking(): void
+    {
+        (new Standings)->all();
+        $before = Standing::query()->whereNotNull('priority')->sole();
+        self::assertSame(0.0, $before->access);
+        self::assertSame(2, Intros::refresh());
+        // Greta knows Olav by .3; he worked with Pernille for 36 months at a house of 420:
+        // .7 · (1 − 2^−2) ÷ (1 + log10(42) ÷ 2) = .2898, in two steps .8 · .3 · .2898.
+        self::assertSame([.3, $this->greta->id, null], $this->way($this->olav));
+        [$strength, $by, $via] = $this->way($this->pernille);
+        self::assertEqualsWithDelta(.8 * .3 * .7 * .75 / (1 + log10(42) / 2), $strength, 2e-3);
+        self::assertSame([$this->greta->id, $this->olav->id], [$by, $via]);
+        self::assertSame(0, Intros::refresh(), 'nothing changes twice');
+        self::assertTrue(Account::query()->findOrFail($this->account->id)->stale);
+        (new Standings)->refresh();
+        $after = Standing::query()->whereNotNull('priority')->sole();
+        self::assertGreaterThan(.06, $after->access);
+        self::assertGreaterThan($before->points, $after->points);
+        // The screen says why, and its lines add up.
+        $this->get(route('accounts.show', $this->account))->assertSeeText('the best way through one of us');
+        Relation::query()->delete();
+        self::assertSame(2, Intros::refresh());
+        self::assertSame([0.0, null, null], $this->way($this->olav));
+    }
+
+    public function test_ways_are_shown_with_the_why_of_each_step(): void
+    {
+        $ways = Paths::to($this->pernille, $this->rep);
+        self::assertSame(
+            [['Mira', 'Greta Nystierna', 'Olav', 'Pernille']],
+            array_map(fn (array $way): array => array_map(
+                fn (User|Contact $one): string => $one instanceof User ? $one->name : $one->first_name, $way['people'],
+            ), $ways),
+        );
+        self::assertEqualsWithDelta(.9 * .3 * .7 * .75 / (1 + log10(42) / 2) * .64, $ways[0]['path']->strength, 2e-3);
+        self::assertSame('work together here', $ways[0]['why'][0][0]);
+        self::assertStringStartsWith('worked at Glasverk Tunhede together until', $ways[0]['why'][2][0]);
+        $this->knows($this->rep, $this->pernille, 40);
+        $ways = Way::to($this->pernille, $this->rep);
+        self::assertSame('Pernille '.$this->pernille->last_name, $ways[0]->names());
+        self::assertNull($ways[0]->asks, 'nobody is asked for a direct way');
+        $this->get(route('contacts.show', $this->pernille))->assertSeeText('Ways in')
+            ->assertSeeText('Greta Nystierna → Olav Brekke → Pernille');
+    }
+
+    public function test_an_introduction_is_asked_for_answered_by_address_and_counts_as_an_approach(): void
+    {
+        $path = implode('-', Paths::to($this->pernille, $this->rep)[0]['path']->people);
+        $this->get(route('asks.create', [$this->pernille, 'path' => $path]))->assertOk()
+            ->assertSee('Ask Greta Nystierna for an introduction')->assertSee('Hello Greta');
+        $form = [
+            'path' => $path, 'request' => 'Hello Greta, would you introduce us?', 'forward' => 'May I introduce Mira?',
+            'remind_on' => '2026-11-30',
+        ];
+        $this->post(route('asks.store', $this->pernille), $form)->assertSessionHasNoErrors();
+        $ask = Ask::query()->sole();
+        self::assertSame(
+            [$this->greta->id, null, AskState::Asked], [$ask->asked_user_id, $ask->asked_contact_id, $ask->state],
+        );
+        $approach = Approach::query()->sole();
+        self::assertSame(
+            [ApproachKind::AskIntroduction, 'Remind Greta Nystierna', '2026-11-30'],
+            [$approach->kind, $approach->next_step, $approach->next_step_on?->toDateString()],
+        );
+        // Asked once, the way is half as strong.
+        $half = .5 * .9 * .3 * .7 * .75 / (1 + log10(42) / 2) * .64;
+        self::assertEqualsWithDelta($half, Paths::to($this->pernille, $this->rep)[0]['path']->strength, 2e-3);
+        $address = Asking::address($ask);
+        $this->get(route('asks.show', $ask))->assertSee('One click says yes or no')->assertSee('asked');
+        auth()->logout();
+        $this->get($address)->assertOk()->assertSee('Mira asks for an introduction')->assertDontSee('Today');
+        $this->post($address, ['state' => 'passed_on', 'answer' => 'She is glad to talk.'])->assertRedirect();
+        self::assertSame([AskState::PassedOn, 'She is glad to talk.'], [$ask->refresh()->state, $ask->answer]);
+        $this->get($address)->assertSee('passed on');
+        $this->actingAs($this->rep)->get(route('contacts.show', $this->pernille))
+            ->assertSeeText('Greta Nystierna: passed on');
+        $this->get(route('network'))->assertSeeText('Who was asked')->assertSeeText('Greta Nystierna');
+        $this->patch(route('asks.update', $ask), ['thanked' => 1]);
+        self::assertNotNull($ask->refresh()->thanked_at);
+    }
+
+    public function test_the_address_holds_for_one_purpose_and_not_for_ever(): void
+    {
+        $ask = Ask::factory()->create([
+            'offer_id' => $this->offer->id, 'contact_id' => $this->pernille->id, 'user_id' => $this->rep->id,
+            'asked_user_id' => $this->greta->id,
+        ]);
+        $other = Ask::factory()->create([
+            'offer_id' => $this->offer->id, 'contact_id' => $this->olav->id, 'user_id' => $this->rep->id,
+            'asked_user_id' => $this->greta->id,
+        ]);
+        auth()->logout();
+        $address = Asking::address($ask);
+        $this->get(route('asks.answer', $ask))->assertForbidden();
+        $this->get(str_replace("asks/{$ask->id}/", "asks/{$other->id}/", $address))->assertForbidden();
+        $this->post($address, ['state' => 'no_answer'])->assertSessionHasErrors('state');
+        $this->get(route('asks.show', $ask))->assertRedirect('/sign-in');
+        $this->at('2026-12-15T09:00:00Z');
+        $this->get($address)->assertForbidden();
+        $this->post($address, ['state' => 'agreed'])->assertForbidden();
+        self::assertSame(AskState::Asked, $ask->refresh()->state);
+    }
+
+    public function test_a_way_that_is_gone_or_a_person_who_is_kept_out_asks_nobody(): void
+    {
+        $path = implode('-', Paths::to($this->pernille, $this->rep)[0]['path']->people);
+        $form = ['path' => $path, 'request' => 'Would you introduce us?', 'forward' => 'May I introduce Mira?'];
+        $this->post(route('asks.store', $this->pernille), ['request' => ''] + $form)
+            ->assertSessionHasErrors('request');
+        KeepOut::query()->create([
+            'type' => 'contact', 'contact_id' => $this->pernille->id, 'value' => 'x', 'reason' => 'asked',
+            'account_id' => $this->account->id, 'user_id' => $this->lead->id,
+        ]);
+        $this->post(route('asks.store', $this->pernille), $form)->assertSessionHasErrors('path');
+        KeepOut::query()->delete();
+        Relation::query()->delete();
+        $this->post(route('asks.store', $this->pernille), $form)->assertSessionHasErrors('path');
+        $this->get(route('asks.create', [$this->pernille, 'path' => 'nonsense']))->assertRedirect();
+        self::assertSame([0, 0], [Ask::query()->count(), Approach::query()->count()]);
+        $ask = Ask::factory()->create([
+            'offer_id' => $this->offer->id, 'contact_id' => $this->pernille->id, 'user_id' => $this->lead->id,
+            'asked_user_id' => $this->greta->id,
+        ]);
+        $this->patch(route('asks.update', $ask), ['state' => 'declined'])->assertForbidden();
+        $this->actingAs($this->lead)->patch(route('asks.update', $ask), ['state' => 'declined']);
+        self::assertSame(AskState::Declined, $ask->refresh()->state);
+    }
+
+    private function knows(User $user, Contact $contact, ?int $exchanges = null): void
+    {
+        Relation::query()->create([
+            'user_id' => $user->id, 'contact_id' => $contact->id, 'person' => $contact->name(),
+            'exchanges' => $exchanges, 'fingerprint' => sha1("{$user->id} {$contact->id}"),
+        ]);
+    }
+
+    /** @return array{float, int|null, int|null} */
+    private function way(Contact $contact): array
+    {
+        $contact->refresh();
+
+        return [(float) $contact->intro, $contact->intro_by, $contact->intro_via];
+    }
+}
