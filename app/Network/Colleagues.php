@@ -22,13 +22,15 @@ final class Colleagues
 
     /**
      * @param  list<int>  $contacts
+     * @param  list<int>|null  $among  only others who are among these
      * @return Generator<int, array{int, int, float, string}> one of them, the other, how well, and from where
      */
-    public static function of(array $contacts): Generator
+    public static function of(array $contacts, ?array $among = null): Generator
     {
+        $only = $among === null ? '' : ' AND o.contact_id IN ('.implode(',', array_map(intval(...), $among)).')';
         foreach (array_chunk($contacts, self::CHUNK) as $some) {
             $in = implode(',', array_map(intval(...), $some));
-            foreach (self::atWork($in) as $row) {
+            foreach (self::atWork("k.contact_id IN ($in)$only") as $row) {
                 $same = Title::unpacked((int) $row->mine)->functions & Title::unpacked((int) $row->theirs)->functions;
                 yield [
                     (int) $row->one, (int) $row->other, RelationStrength::ofWorkingTogether(
@@ -40,7 +42,7 @@ final class Colleagues
                         .CarbonImmutable::parse($row->until)->isoFormat('MMM YYYY'),
                 ];
             }
-            foreach (self::inCircles($in) as $row) {
+            foreach (self::inCircles("k.contact_id IN ($in)$only") as $row) {
                 yield [
                     (int) $row->one, (int) $row->other,
                     $row->kind === 'school' ? RelationStrength::STUDIED : RelationStrength::ASSOCIATION,
@@ -51,7 +53,7 @@ final class Colleagues
     }
 
     /** @return array<int, stdClass> */
-    private static function atWork(string $in): array
+    private static function atWork(string $which): array
     {
         $since = fn (string $p): string => "COALESCE($p.since, $p.until, CURRENT_DATE)";
         $until = fn (string $p): string => "COALESCE($p.until, CURRENT_DATE)";
@@ -60,19 +62,19 @@ final class Colleagues
         return DB::select(
             'SELECT k.contact_id AS one, o.contact_id AS other, k.reading AS mine, o.reading AS theirs, name, '
                 ."headcount, $last AS until, DATEDIFF($last, GREATEST({$since('k')}, {$since('o')})) AS days FROM "
-                .'positions k JOIN positions o ON o.account_id = k.account_id AND o.contact_id <> k.contact_id JOIN accounts a ON '
-                .'a.id = k.account_id JOIN contacts c ON c.id = o.contact_id AND c.merged_into IS NULL WHERE '
-                ."k.contact_id IN ($in) AND {$since('k')} <= {$until('o')} AND {$since('o')} <= {$until('k')}",
+                .'positions k JOIN positions o ON o.account_id = k.account_id AND o.contact_id <> k.contact_id JOIN '
+                .'accounts a ON a.id = k.account_id JOIN contacts c ON c.id = o.contact_id AND c.merged_into IS NULL '
+                ."WHERE $which AND {$since('k')} <= {$until('o')} AND {$since('o')} <= {$until('k')}",
         );
     }
 
     /** @return array<int, stdClass> */
-    private static function inCircles(string $in): array
+    private static function inCircles(string $which): array
     {
         return DB::select(
             'SELECT k.contact_id AS one, o.contact_id AS other, k.kind, k.name FROM affiliations k JOIN affiliations o '
                 .'ON o.kind = k.kind AND o.name = k.name AND o.contact_id <> k.contact_id JOIN contacts c ON c.id = '
-                ."o.contact_id AND c.merged_into IS NULL WHERE k.contact_id IN ($in) AND k.kind IN ('school', "
+                ."o.contact_id AND c.merged_into IS NULL WHERE $which AND k.kind IN ('school', "
                 ."'association')",
         );
     }

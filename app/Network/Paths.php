@@ -19,7 +19,10 @@ use Luftig\Core\Reach\RelationStrength;
 final class Paths
 {
     /** Of those who know the contact, so many are looked at. */
-    private const BESIDE = 60;
+    private const BESIDE = 30;
+
+    /** So many ways are looked through for those that are offered. */
+    private const FOUND = 200;
 
     private IntroPaths $graph;
 
@@ -40,11 +43,17 @@ final class Paths
         $self = new self($contact);
         $self->look();
 
+        // Whom a colleague would ask, one asks oneself.
+        $paths = array_filter(
+            $self->graph->between("u{$from->id}", "c{$contact->id}", Ask::lately(), self::FOUND),
+            fn (IntroPath $path): bool => ! str_starts_with((string) ($path->people[2] ?? ''), 'u'),
+        );
+
         return array_map(fn (IntroPath $path): array => [
             'path' => $path,
             'people' => array_map(fn (int|string $id): User|Contact => $self->people[(string) $id], $path->people),
             'why' => $self->edges($path),
-        ], $self->graph->between("u{$from->id}", "c{$contact->id}", Ask::lately(), $most));
+        ], array_slice(array_values($paths), 0, $most));
     }
 
     private function look(): void
@@ -57,8 +66,8 @@ final class Paths
         $beside = array_slice(array_keys($strongest), 0, self::BESIDE);
         // Each two once, of those who are looked at.
         $looked = array_flip([$this->to->id, ...$beside]);
-        foreach (Colleagues::of(array_keys($looked)) as [$one, $other, $strength, $because]) {
-            if ($one < $other && isset($looked[$other])) {
+        foreach (Colleagues::of(array_keys($looked), array_keys($looked)) as [$one, $other, $strength, $because]) {
+            if ($one < $other) {
                 $this->add("c$one", "c$other", $strength, $because);
             }
         }

@@ -85,9 +85,9 @@ final class IntroPaths
                 }
             }
         }
-        usort($paths, static fn (IntroPath $a, IntroPath $b): int => [$b->strength, count($a->people)]
-            <=> [$a->strength, count($b->people)] ?: array_map(strval(...), $a->people)
-            <=> array_map(strval(...), $b->people));
+        usort($paths, static fn (IntroPath $a, IntroPath $b): int => $b->strength <=> $a->strength
+            ?: count($a->people) <=> count($b->people)
+            ?: array_map(strval(...), $a->people) <=> array_map(strval(...), $b->people));
 
         return array_slice($paths, 0, $most);
     }

@@ -86,6 +86,40 @@ final class TodayTest extends BrowserTestCase
         $this->see('Accept as the rules');
     }
 
+    public function test_from_today_to_an_introduction_that_is_asked_for_by_keyboard(): void
+    {
+        $this->signIn('Mira');
+        for ($n = 0; $n < self::PACE; $n++) {
+            $this->inFocus();
+            if ($this->browser->findElements(WebDriverBy::cssSelector('#focus [aria-keyshortcuts=i]')) !== []) {
+                break;
+            }
+            $this->keys('j');
+        }
+        $this->keys('i');
+        $this->see('for an introduction');
+        $this->find('[name=request]')->sendKeys(' It would help.');
+        $this->find('[name=remind_on]')->sendKeys(WebDriverKeys::TAB);
+        $this->browser->switchTo()->activeElement();
+        $this->press('Write it down');
+        $this->see('Written down: ');
+        $this->see('One click says yes or no: ');
+        $address = (string) $this->browser->executeScript(
+            'return document.querySelector("[data-words]").dataset.words.match(/https?:\\S+answer\\S+/)[0]',
+        );
+        // The introducer, without signing in.
+        $this->browser->manage()->deleteAllCookies();
+        $this->browser->get($address);
+        $this->see('What you could pass on');
+        $this->find('[name=answer]')->sendKeys('She is glad to talk.');
+        $this->press('I passed it on');
+        $this->see('Thank you. Mira');
+        $this->signIn('Mira');
+        $this->keys('g', 'n');
+        $this->see('Who was asked');
+        $this->see('1 of 1 agreed');
+    }
+
     /** Waits until the approach in focus stands beside the row that has it. */
     private function inFocus(): void
     {

@@ -107,6 +107,9 @@ final readonly class ContactPoints
             $this->ranked->access > 0 ? 'Can be reached' : 'No way to reach them',
             $this->sum->access,
             (int) Rule::ACCESS.' × Access '.Format::part($this->ranked->access),
+            $this->contact->intro > 0 ? [[
+                'the best way through one of us', 'counts up to .9', Format::part($this->contact->intro),
+            ]] : [],
         );
     }
 }

@@ -3,7 +3,7 @@
 @forelse ($ways as $way)
     <details class="border-bottom py-2">
         <summary><span class="d-inline-flex w-90 align-middle gap-2"><span class="breaks">{{ $way->names() }}</span>
-            <span class="ms-auto fw-semibold">{{ $way->strength }}</span></span></summary>
+            <span class="ms-auto fw-semibold text-nowrap">{{ $way->strength }}</span></span></summary>
         <ol class="small text-body-secondary mb-1 mt-1 ps-3">
             @foreach ($way->steps as $step)
                 @if ($step['why'])<li>{{ $step['name'] }}: {{ $step['why'] }} ({{ $step['known'] }})</li>@endif
