@@ -221,8 +221,8 @@ final class FactsReader
     }
 
     /**
-     * @return array<int, list<array{int, int, string, float}>> account → contacts that are not kept out: id, reading,
-     *     title, access
+     * @return array<int, list<array{int, int, string, float, float}>> account → contacts that are not kept out: id,
+     *     reading of the title, title, access, strength of the best way through one of us
      */
     private function contacts(string $which): array
     {
@@ -242,7 +242,7 @@ final class FactsReader
         ) {
             if ($row[1] !== $last) {
                 if ($last !== null) {
-                    $contacts[$account][] = [$last, $reading, $title, $this->access($channels, $intro)];
+                    $contacts[$account][] = [$last, $reading, $title, $this->access($channels, $intro), $intro];
                 }
                 $last = null;
                 if ($some && $this->barred->contact($row[1]) !== null) {
@@ -264,7 +264,7 @@ final class FactsReader
             );
         }
         if ($last !== null) {
-            $contacts[$account][] = [$last, $reading, $title, $this->access($channels, $intro)];
+            $contacts[$account][] = [$last, $reading, $title, $this->access($channels, $intro), $intro];
         }
 
         return $contacts;

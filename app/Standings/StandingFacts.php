@@ -12,8 +12,8 @@ final readonly class StandingFacts
 {
     /**
      * @param  string|null  $barred  why it is kept out, whatever the offer
-     * @param  list<array{int, int, string, float}>  $contacts  id, reading of the title, title, access; none that is
-     *     kept out
+     * @param  list<array{int, int, string, float, float}>  $contacts  id, reading of the title, title, access, strength
+     *     of the best way through one of us; none that is kept out
      * @param  array<int, array<string, Series>>  $series  offer → its signals by kind; 0 for every offer that has none
      *     of its own
      * @param  array<int, array{int|null, int}>  $marks  signal → whose own it is, and which functions it concerns
@@ -38,7 +38,7 @@ final readonly class StandingFacts
         return $this->series[$offer] ?? $this->series[0] ?? [];
     }
 
-    /** @return list<array{int, int, string, float}> */
+    /** @return list<array{int, int, string, float, float}> */
     public function contactsFor(int $offer): array
     {
         $removed = $this->removed[$offer] ?? [];

@@ -20,8 +20,8 @@ final readonly class ContactRanking
     }
 
     /**
-     * @param  iterable<array{int, int, string, float}>  $contacts  id, reading of the title, title, access; none that
-     *     is kept out
+     * @param  iterable<array{0: int, 1: int, 2: string, 3: float, 4?: float}>  $contacts  id, reading of the title,
+     *     title, access, strength of the best intro path; none that is kept out
      */
     public static function of(
         BuyerRoles $roles,
@@ -34,7 +34,8 @@ final readonly class ContactRanking
         $ranked = [];
         $priorities = [];
         $inRole = $others = 0.0;
-        foreach ($contacts as [$id, $reading, $text, $access]) {
+        foreach ($contacts as $contact) {
+            [$id, $reading, $text, $access] = $contact;
             $role = $roles->of($reading, $text, $country, $headcount, $association);
             if ($role === null) {
                 // Until an offer has buyer roles, whoever is reached best counts.
@@ -54,7 +55,8 @@ final readonly class ContactRanking
             $priority = ContactPoints::of($role->value, $pushed, $access, $own, $role->match)->priority();
             $priorities[] = $priority;
             $ranked[] = new RankedContact(
-                $id, $role, $pushed, $access, $priority, $role->part($headcount, $push->hasOwn($id)), $own,
+                $id, $role, $pushed, $access, $priority,
+                $role->part($headcount, $push->hasOwn($id), $contact[4] ?? 0.0), $own,
             );
         }
         arsort($priorities);
