@@ -48,12 +48,12 @@ final class PathsOperation implements Operation
         [$from, $to] = [$input->id('from'), $input->id('to')];
         $paths = new IntroPaths;
         foreach ($input->lists('edges') as $i => $edge) {
-            $isEdge = count($edge) === 3 && self::isPerson($edge[0]) && self::isPerson($edge[1])
-                && (is_int($edge[2]) || is_float($edge[2])) && $edge[2] >= 0 && $edge[2] <= 1;
-            if (! $isEdge) {
+            [$one, $other, $strength] = [$edge[0] ?? null, $edge[1] ?? null, $edge[2] ?? null];
+            $isStrength = (is_int($strength) || is_float($strength)) && $strength >= 0 && $strength <= 1;
+            if (! self::isPerson($one) || ! self::isPerson($other) || ! $isStrength || count($edge) !== 3) {
                 throw Mistake::at("edges[$i]", 'An edge is two people and a strength from 0 to 1.');
             }
-            $paths->add($edge[0], $edge[1], (float) $edge[2]);
+            $paths->add($one, $other, (float) $strength);
         }
         $times = $input->optionalObject('asked');
         $asked = [];
@@ -71,6 +71,7 @@ final class PathsOperation implements Operation
         )];
     }
 
+    /** @phpstan-assert-if-true int|string $value */
     private static function isPerson(mixed $value): bool
     {
         return is_int($value) || is_string($value) && $value !== '';
