@@ -166,6 +166,8 @@ Route::middleware('auth')->group(function (): void {
         ->name('positions.destroy')->can('update', 'contact');
     Route::post('/contacts/{contact}/channels', [ChannelController::class, 'store'])->name('channels.store')
         ->can('update', 'contact');
+    Route::post('/contacts/{contact}/channels/guess', [ChannelController::class, 'guess'])->name('channels.guess')
+        ->can('update', 'contact');
     Route::patch('/contacts/{contact}/channels/{channel}', [ChannelController::class, 'update'])->scopeBindings()
         ->name('channels.update')->can('update', 'contact');
     Route::delete('/contacts/{contact}/channels/{channel}', [ChannelController::class, 'destroy'])->scopeBindings()

@@ -88,7 +88,7 @@ final class EmailPatterns
         $domain = mb_strtolower($domain);
         $n = $this->known[$domain] ?? 0;
         $chances = [];
-        foreach ($this->priors() as $pattern => $prior) {
+        foreach ($this->shares() as $pattern => $prior) {
             $chances[$pattern] = (($this->counts[$domain][$pattern] ?? 0) + self::WEIGHT * $prior)
                 / ($n + self::WEIGHT);
         }
@@ -101,7 +101,7 @@ final class EmailPatterns
     {
         $domain = mb_strtolower($domain);
         $written = $this->written($first, $last);
-        $styles = $this->shares($domain, array_keys($written));
+        $styles = $this->ways($domain, array_keys($written));
         $guesses = [];
         foreach ($this->chances($domain) as $pattern => $chance) {
             foreach ($written as $style => $names) {
@@ -116,8 +116,8 @@ final class EmailPatterns
         return $guesses;
     }
 
-    /** @return array<string, float> */
-    private function priors(): array
+    /** @return array<string, float> pattern → its share over all domains */
+    public function shares(): array
     {
         if ($this->priors !== null) {
             return array_intersect_key($this->priors, self::PATTERNS);
@@ -146,7 +146,7 @@ final class EmailPatterns
      * @param  list<string>  $styles  that a name can be written in
      * @return array<string, float> style → its share
      */
-    private function shares(string $domain, array $styles): array
+    private function ways(string $domain, array $styles): array
     {
         foreach ([$domain, ''] as $where) {
             $told = array_intersect_key($this->styles[$where] ?? [], array_flip($styles));

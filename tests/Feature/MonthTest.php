@@ -59,14 +59,19 @@ final class MonthTest extends TestCase
             self::assertLessThanOrEqual(self::PACE, count($rows));
             $this->assertSound($rows);
             $proposed += count($rows);
-            foreach ($rows as $i => $row) {
+            $recorded = false;
+            foreach ($rows as $row) {
                 $this->actingAs($mira);
-                // The first is only recorded, for another day.
-                $waits = $i === 0 && ($row->reason === null || $n === self::DAYS - 1);
-                $waits ? $this->recordsTheReason($row) : $this->approaches($row);
+                $isFresh = array_filter($row->draft->restsOn, fn ($line): bool => $line->isFresh()) !== [];
+                // One a day is only recorded, and approached on another day; in the last days, what is ready stays so.
+                if ($row->reason === null && $isFresh && ! $recorded) {
+                    $recorded = $this->recordsTheReason($row);
+                } elseif ($row->reason === null || $n < self::DAYS - 6) {
+                    $this->approaches($row);
+                }
             }
             $answered += $this->takesResults($mira, $n);
-            $n % 7 === 3 && $this->strikesOut($mira);
+            $n % 3 === 1 && $this->strikesOut($mira);
             $n === self::LEARNS && $this->acceptsWhatWasLearned();
         }
         self::assertGreaterThan(60, $proposed, 'there was something to do all month');
@@ -112,17 +117,15 @@ final class MonthTest extends TestCase
         ])->assertSessionHasNoErrors();
     }
 
-    private function recordsTheReason(PlanRow $row): void
+    private function recordsTheReason(PlanRow $row): bool
     {
         $fresh = array_filter($row->draft->restsOn, fn ($line): bool => $line->isFresh());
-        $is = Reason::query()->inState('ready')->where('account_id', $row->standing->account_id)->exists();
-        if ($fresh === [] || $is) {
-            return;
-        }
         $this->post(route('reasons.store', $row->standing->account_id), [
             'contact' => $row->contact?->id, 'words' => $row->draft->words(), 'angle' => $row->draft->angle,
             'signals' => array_map(fn ($line): string => (string) $line->signal->id, array_values($fresh)),
         ])->assertSessionHasNoErrors();
+
+        return true;
     }
 
     /** Some days after, each approach has a result. */
@@ -144,9 +147,10 @@ final class MonthTest extends TestCase
     /** A signal that a ready reason rests on turns out to be wrong. */
     private function strikesOut(User $mira): void
     {
-        $reason = Reason::query()->inState('ready')->whereHas('account.signals')->latest('id')->first();
-        $signal = Signal::query()->where('derived', false)
-            ->find(array_column($reason->evidence['signals'] ?? [], 'id'))->first();
+        $ready = Reason::query()->inState('ready')->latest('id')->get();
+        $signal = Signal::query()->where('derived', false)->whereKey($ready->flatMap(
+            fn (Reason $one): array => array_column($one->evidence['signals'] ?? [], 'id'),
+        ))->first();
         $signal !== null && $this->actingAs($mira)
             ->delete(route('signals.destroy', $signal), ['reason' => 'It is about others.'])
             ->assertSessionHasNoErrors();

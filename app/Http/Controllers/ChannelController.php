@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Channels\Guesses;
 use App\Contacts\EditContact;
 use App\Intake\ByHand;
 use App\Models\Channel;
 use App\Models\Contact;
+use App\Support\AccountIds;
+use App\Support\Format;
 use App\View\Undo;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -28,6 +31,24 @@ final class ChannelController extends Controller
         );
 
         return redirect()->route('contacts.show', $contact)->with('said', "{$channel->value} is added.")
+            ->with('undo', Undo::by('delete', route('channels.destroy', [$contact, $channel])));
+    }
+
+    /** An address that is likely theirs, kept as a guess with its chance. */
+    public function guess(Request $request, Contact $contact): RedirectResponse
+    {
+        $value = $request->string('value')->toString();
+        $chance = Guesses::of($contact)[$value] ?? null;
+        if ($chance === null) {
+            return redirect()->route('contacts.show', $contact)
+                ->withErrors(['value' => 'This address is no longer a guess for them.']);
+        }
+        $channel = ByHand::channel($contact, 'email', $value);
+        $channel->update(['state' => AddressState::Guess, 'chance' => round($chance, 3)]);
+        AccountIds::markStale([$contact->account_id]);
+
+        return redirect()->route('contacts.show', $contact)
+            ->with('said', "$value is kept as a guess, right by ".Format::percent($chance).'.')
             ->with('undo', Undo::by('delete', route('channels.destroy', [$contact, $channel])));
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Contacts;
 
+use App\Channels\Guesses;
 use App\KeepOut\EntriesInForce;
 use App\Lists\RecordTags;
 use App\Models\Account;
@@ -233,6 +234,20 @@ final readonly class ContactPage
     public function channelTypes(): array
     {
         return ['email' => 'an e-mail address', 'phone' => 'a direct phone', 'profile' => 'a profile'];
+    }
+
+    /** @return array<string, string> address that is likely theirs → its chance */
+    public function guesses(): array
+    {
+        return $this->isOut() === null ? array_map(Format::percent(...), Guesses::of($this->contact)) : [];
+    }
+
+    public function guessedFrom(): string
+    {
+        $known = Guesses::learnedFrom($this->contact);
+
+        return $known === 0 ? 'by how most houses write them' : 'by '.Format::count($known, 'address', 'addresses')
+            .' of the house';
     }
 
     /** @return list<Way> from whoever looks */

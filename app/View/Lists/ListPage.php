@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Lists;
 
+use App\Channels\ListBounces;
 use App\Finder\ResultRows;
 use App\Finder\Search;
 use App\Lists\Collect;
@@ -127,6 +128,24 @@ final readonly class ListPage
             'list' => $this->trial->list, 'isIn' => $this->trial->isIn(),
             'says' => "{$this->trial->approached} of {$this->trial->size} approached, "
                 ."{$this->trial->answered} answered or silent for two weeks.",
+        ];
+    }
+
+    /** @return array{says: string, warns: bool}|null mails that are to be expected back; null: it is of accounts */
+    public function bounces(): ?array
+    {
+        if ($this->isOfAccounts()) {
+            return null;
+        }
+        [$bounces, $without] = ListBounces::of($this->list);
+
+        return [
+            'warns' => $bounces->areTooMany(),
+            'says' => Format::count($bounces->sent, 'contact').' can be mailed'.($bounces->sent === 0 ? '' : '; of '
+                .Format::count($bounces->sent, 'mail').' '.number_format($bounces->expected, 1)
+                .' are to be expected back ('.Format::percent($bounces->rate()).')')
+                .($bounces->dead === 0 ? '' : "; {$bounces->dead} with a dead address")
+                .($without === 0 ? '' : "; $without without any").'.',
         ];
     }
 

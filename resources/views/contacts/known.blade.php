@@ -10,6 +10,14 @@
                             $says }}</button>@endforeach</x-form>@endif</div>
             <span class="ms-auto text-body-secondary" title="Worth">{{ $channel['worth'] }}</span></div>
     @empty<p class="text-body-tertiary py-2">No channel is known.</p>@endforelse
+    @if (($guesses = $page->guesses()) !== [])
+        <p class="small text-body-secondary mb-0 pt-2">Likely addresses, {{ $page->guessedFrom() }}</p>
+        @foreach ($guesses as $address => $chance)
+            <x-form :to="route('channels.guess', $page->contact)" class="hstack gap-2 py-1"><span
+                class="breaks">{{ $address }}</span><span class="ms-auto text-body-secondary">{{ $chance }}</span>
+                <input type="hidden" name="value" value="{{ $address }}"><x-button small>Keep</x-button></x-form>
+        @endforeach
+    @endif
     <x-more says="Add a channel" class="py-2" :open="$errors->hasAny(['type', 'value'])">
         <x-form :to="route('channels.store', $page->contact)" class="vstack gap-2 align-items-start mt-2">
             <x-field class="w-100" label="It is" name="type" :options="$page->channelTypes()" :value="old('type')" />

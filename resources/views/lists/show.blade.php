@@ -29,6 +29,9 @@
             @endcan
         </div>
     @endif
+    @if ($back = $page->bounces())<p class="mt-3 mb-0">{{ $back['says'] }} @if ($back['warns'])<strong
+        class="text-danger">Above 5 % a sender’s name suffers.</strong> Split it by best channel, and leave the doubtful
+        ones apart.@endif</p>@endif
     @if ($page->isByHand())<p class="text-body-tertiary mt-3">Collected by hand.</p>
     @else<p class="text-body-tertiary mt-3">Made by: <x-made-by :steps="$page->steps()" />{{ $page->atMost() }};
         <a href="{{ $page->sameSearch() }}">the same search today</a> {{ $page->since() }}</p>@endif
