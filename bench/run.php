@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /*
  * Speed and memory as ratios measured in one run, on a database of its own that is gone afterwards.
- *   ./luftig bench [accounts] [signals] [contacts] [part: standings, finder, intake or feeds]
+ *   ./luftig bench [accounts] [signals] [contacts] [part: standings, finder, intake, feeds or paths]
  * And how good the ranking is, without a database:
  *   ./luftig bench judgement [worlds]
  */
@@ -42,6 +42,7 @@ require __DIR__.'/standings.php';
 require __DIR__.'/finder.php';
 require __DIR__.'/intake.php';
 require __DIR__.'/feeds.php';
+require __DIR__.'/paths.php';
 
 printf(
     "%s accounts, %s signals, %s contacts\n",
@@ -51,10 +52,11 @@ printf(
 );
 $part === 'feeds'
     || say(sprintf('A world to measure in: %.1f s', seconds(fn () => world($accounts, $signals, $contacts))));
-in_array($part, ['intake', 'feeds'], true) || standings($accounts, $part !== 'finder');
+in_array($part, ['intake', 'feeds', 'paths'], true) || standings($accounts, $part !== 'finder');
 in_array($part, [null, 'finder'], true) && finder();
 in_array($part, [null, 'intake'], true) && intake($accounts);
 in_array($part, [null, 'feeds'], true) && feeds($accounts);
+in_array($part, [null, 'paths'], true) && paths();
 DB::purge();
 (new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'luftig', ''))->exec('DROP DATABASE luftig_bench');
 ended();

@@ -41,7 +41,7 @@ final class Paths
     public static function to(Contact $contact, User $from, int $most = IntroPaths::MOST): array
     {
         $self = new self($contact);
-        $self->look();
+        $self->look($from);
 
         // Whom a colleague would ask, one asks oneself.
         $paths = array_filter(
@@ -56,7 +56,7 @@ final class Paths
         ], array_slice(array_values($paths), 0, $most));
     }
 
-    private function look(): void
+    private function look(User $from): void
     {
         $strongest = [];
         foreach (Colleagues::of([$this->to->id]) as [, $other, $strength]) {
@@ -77,14 +77,14 @@ final class Paths
         foreach ($contacts as $contact) {
             $this->people["c{$contact->id}"] = $contact;
             foreach ($ties->of($contact) as $tie) {
+                $this->people["u{$tie['user']->id}"] = $tie['user'];
                 $this->add("u{$tie['user']->id}", "c{$contact->id}", $tie['strength'], $tie['because']);
             }
         }
-        $users = User::query()->orderBy('id')->get()->all();
-        foreach ($users as $i => $user) {
-            $this->people["u{$user->id}"] = $user;
-            foreach (array_slice($users, $i + 1) as $other) {
-                $this->add("u{$user->id}", "u{$other->id}", RelationStrength::TEAMMATE, 'work together here');
+        $this->people["u{$from->id}"] = $from;
+        foreach ($this->people as $id => $person) {
+            if ($person instanceof User && $person->id !== $from->id) {
+                $this->add("u{$from->id}", $id, RelationStrength::TEAMMATE, 'work together here');
             }
         }
     }

@@ -33,9 +33,13 @@ final class Ties
         foreach (Relation::query()->with('user')->whereIn('contact_id', $ids)->get() as $relation) {
             $this->add((int) $relation->contact_id, $relation->user, $relation->strength(), $this->inWords($relation));
         }
-        $stations = Station::query()->with('user', 'account')->get();
         $affiliations = DB::table('affiliations')->whereIn('contact_id', $ids)
             ->whereIn('kind', ['school', 'association'])->get();
+        $positions = $contacts->flatMap(fn (Contact $contact): Collection => $contact->positions->toBase());
+        $stations = Station::query()->with('user', 'account')->where(fn ($either) => $either
+            ->whereIn('account_id', $positions->pluck('account_id')->filter()->unique())
+            ->orWhereIn('name', $positions->pluck('company')->concat($affiliations->pluck('name'))->filter()->unique()))
+            ->get();
         foreach ($stations as $station) {
             if ($station->kind === 'position') {
                 $this->addColleagues($station, $contacts);
