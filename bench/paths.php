@@ -65,7 +65,8 @@ function walked(int $contact, int $rep): array
 {
     return DB::select(
         "WITH RECURSIVE walk AS (
-            SELECT CAST(CONCAT('c', ?) AS CHAR(30)) AS person, CAST(CONCAT('c', ?) AS CHAR(200)) AS path, 1.0 AS strength, 0 AS steps
+            SELECT CAST(CONCAT('c', ?) AS CHAR(30)) AS person, CAST(CONCAT('c', ?) AS CHAR(200)) AS path,
+                1.0 AS strength, 0 AS steps
             UNION ALL
             SELECT e.other, CONCAT(w.path, ' ', e.other), w.strength * e.strength * IF(w.steps = 0, 1, .8), w.steps + 1
             FROM walk w JOIN (
