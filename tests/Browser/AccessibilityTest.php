@@ -21,7 +21,7 @@ final class AccessibilityTest extends BrowserTestCase
             $reason, '/intake', $draft, '/feeds/1', '/candidates', '/keep-out', '/rules/1', '/team', '/begin?step=2',
         ];
         $further = [
-            '/accounts?view=picture', '/accounts?tab=waiting', '/accounts?tab=out', '/accounts?tab=kept_out',
+            '/accounts?view=picture', '/accounts?tab=waiting',
             '/accounts/1/edit', '/contacts?q=nobody-at-all', '/accounts/1/reasons/new',
             '/finder?on=accounts&add=industry&c[0][f]=headcount&c[0][lo]=x',
             '/finder?on=contacts&add=event&every=1', '/finder?on=contacts&add=reach',
@@ -31,8 +31,8 @@ final class AccessibilityTest extends BrowserTestCase
             '/posts?of=https%3A%2F%2Fa.example',
             '/finder?on=accounts&add=opening', '/signals/1', '/candidates?tab=people',
             '/rules/1/angles', '/rules/1/angles/0', '/rules/1/angles/new',
-            '/results/learned', '/rules/1/stories', '/stories/1', '/reasons?state=open', '/rules/2/angles',
-            '/pace', '/begin?step=4', '/go?q=a', '/no-such-page',
+            '/results/learned', '/rules/1/stories', '/stories/1', '/reasons?state=open',
+            '/pace', '/go?q=a', '/no-such-page',
         ];
         foreach ([...$main, ...$further] as $view) {
             $found += $this->check($view, in_array($view, $main, true));

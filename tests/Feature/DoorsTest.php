@@ -169,6 +169,7 @@ final class DoorsTest extends TestCase
         ];
         $this->actingAs($this->lead);
         $tried = 0;
+        $sort = (int) array_search($this->dataName(), array_keys(self::nonsense()), true);
         $bad = [];
         foreach ($this->routes() as $route) {
             $url = '/'.ltrim(strtr($route->uri(), array_map(strval(...), $ids)), '/');
@@ -176,6 +177,8 @@ final class DoorsTest extends TestCase
                 ! in_array('GET', $route->methods(), true)
                 || str_contains($url, '{')
                 || in_array($route->uri(), self::OPEN, true)
+                // Each address meets every other sort of nonsense, so that it does not take all day.
+                || (crc32($route->uri()) + $sort) % 2 === 1
             ) {
                 continue;
             }

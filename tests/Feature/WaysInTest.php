@@ -136,6 +136,32 @@ final class WaysInTest extends TestCase
         self::assertNotNull($ask->refresh()->thanked_at);
     }
 
+    public function test_the_network_names_best_introducers_and_gaps_and_goes_out_as_a_graph(): void
+    {
+        $closed = Account::factory()->create(['name' => 'Closed Works']);
+        (new Standings)->all();
+        Standing::query()->where('account_id', $closed->id)->update([
+            'state' => 'ranked', 'points' => 50, 'priority' => 99,
+        ]);
+        Intros::refresh();
+        $this->get(route('network'))->assertSeeTextInOrder([
+            'Best introducers', 'Greta Nystierna: a way into 1 of the best 2', 'Gaps', 'Closed Works',
+        ]);
+        $this->olav->update(['last_name' => "Brekke & <Søn>\x07"]);
+        $file = $this->get(route('network.graph'))->assertOk()->assertDownload('network.graphml')->streamedContent();
+        $graph = simplexml_load_string($file);
+        self::assertNotFalse($graph);
+        $graph->registerXPathNamespace('g', 'http://graphml.graphdrawing.org/xmlns');
+        $names = array_map(strval(...), $graph->xpath('//g:node/g:data[@key="name"]') ?: []);
+        self::assertContains('Olav Brekke & <Søn>', $names);
+        $edges = $graph->xpath('//g:edge') ?: [];
+        self::assertCount(1, $edges);
+        self::assertSame(
+            ["u{$this->greta->id}", "c{$this->olav->id}"], [(string) $edges[0]['source'], (string) $edges[0]['target']],
+        );
+        self::assertSame('0.3', (string) $edges[0]->data[0]);
+    }
+
     public function test_the_address_holds_for_one_purpose_and_not_for_ever(): void
     {
         $ask = Ask::factory()->create([

@@ -37,6 +37,7 @@ final class ChannelController extends Controller
     /** An address that is likely theirs, kept as a guess with its chance. */
     public function guess(Request $request, Contact $contact): RedirectResponse
     {
+        $request->validate(['value' => ['required', 'string', 'max:190']]);
         $value = $request->string('value')->toString();
         $chance = Guesses::of($contact)[$value] ?? null;
         if ($chance === null) {

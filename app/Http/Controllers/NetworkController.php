@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Events\RecordsExported;
+use App\Exports\GraphFile;
 use App\Models\Offer;
 use App\Models\Relation;
 use App\Support\Format;
@@ -12,6 +14,7 @@ use App\View\Network\RelationsPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Whom we know, and through whom. */
 final class NetworkController extends Controller
@@ -19,6 +22,16 @@ final class NetworkController extends Controller
     public function index(Request $request, Offer $offer): View
     {
         return view('network.index', ['page' => NetworkPage::of($offer, self::page($request))]);
+    }
+
+    /** All of it as a graph that other programs read. */
+    public function graph(Request $request): StreamedResponse
+    {
+        RecordsExported::dispatch($request->user(), 'graphml', route('network'));
+
+        return response()->streamDownload(
+            fn () => GraphFile::write(), 'network.graphml', ['Content-Type' => 'application/graphml+xml'],
+        );
     }
 
     /** What somebody brought, or what others brought of theirs. */

@@ -6,11 +6,14 @@ namespace App\View\Network;
 
 use App\Finder\ResultRows;
 use App\Finder\Search;
+use App\Models\Account;
 use App\Models\Ask;
 use App\Models\AskState;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Relation;
+use App\Models\Standing;
+use App\Models\StandingState;
 use App\Models\Station;
 use App\Models\User;
 use App\Network\Acquaintance;
@@ -18,6 +21,7 @@ use App\Network\Ties;
 use App\Support\Format;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Luftig\Core\Search\Subject;
 
 /** Whom we know, the best first, and through whom of us. */
@@ -29,6 +33,13 @@ final readonly class NetworkPage
 
     private const ASKS = 200;
 
+    private const TARGETS = 100;
+
+    private const SHOWN = 6;
+
+    /** A way that is stronger than this is one. */
+    private const WAY = .1;
+
     private const KNOWN = [['f' => 'reach', 'w' => 'anyone', 'n' => '1'], ['f' => 'kept_out', 'x' => '1']];
 
     public const KINDS = ['position' => 'a company', 'school' => 'a school', 'association' => 'an association'];
@@ -36,6 +47,7 @@ final readonly class NetworkPage
     /**
      * @param  LengthAwarePaginator<int, mixed>  $pages
      * @param  Collection<int, Station>  $stations
+     * @param  list<int>  $targets  the best ranked accounts, the first first
      */
     private function __construct(
         private Search $search,
@@ -43,6 +55,7 @@ final readonly class NetworkPage
         private Ties $ties,
         public LengthAwarePaginator $pages,
         private Collection $stations,
+        private array $targets,
     ) {
     }
 
@@ -62,6 +75,8 @@ final readonly class NetworkPage
             new Ties($contacts),
             new LengthAwarePaginator($rows->records, $search->total(), self::SIZE, $page, ['path' => route('network')]),
             Station::query()->with('user', 'account')->orderBy('user_id')->orderByDesc('since')->get(),
+            array_values(Standing::query()->where('offer_id', $offer->id)->where('state', StandingState::Ranked)
+                ->orderByDesc('points')->limit(self::TARGETS)->pluck('account_id')->all()),
         );
     }
 
@@ -115,6 +130,31 @@ final readonly class NetworkPage
         usort($people, fn (array $a, array $b): int => $b[0] <=> $a[0]);
 
         return array_column($people, 1);
+    }
+
+    /** @return list<array{name: string, says: string}> who opens most of the best ranked accounts */
+    public function introducers(): array
+    {
+        $opened = DB::table('contacts')->whereIn('account_id', $this->targets)->where('intro', '>=', self::WAY)
+            ->whereNotNull('intro_by')->groupBy('intro_by')
+            ->selectRaw('intro_by, COUNT(DISTINCT account_id) AS n')->orderByDesc('n')->orderBy('intro_by')
+            ->limit(self::SHOWN)->pluck('n', 'intro_by')->all();
+        $names = User::query()->whereKey(array_keys($opened))->pluck('name', 'id');
+
+        return array_map(fn (int $id, int $n): array => [
+            'name' => (string) $names[$id], 'says' => "a way into $n of the best ".count($this->targets),
+        ], array_keys($opened), array_values($opened));
+    }
+
+    /** @return list<array{id: int, name: string}> of the best ranked accounts, the first that nobody of us reaches */
+    public function gaps(): array
+    {
+        $reached = DB::table('contacts')->whereIn('account_id', $this->targets)->where('intro', '>=', self::WAY)
+            ->distinct()->pluck('account_id')->all();
+        $gaps = array_slice(array_values(array_diff($this->targets, $reached)), 0, self::SHOWN);
+        $names = Account::query()->whereKey($gaps)->pluck('name', 'id');
+
+        return array_map(fn (int $id): array => ['id' => $id, 'name' => (string) $names[$id]], $gaps);
     }
 
     /** @return list<array{name: string, lately: string, came: string, last: string}> who was asked for introductions */

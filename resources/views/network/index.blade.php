@@ -2,6 +2,7 @@
     <x-heading title="Network" :about="$page->about()">
         <x-button :href="$page->inFinder()">Narrow them in the Finder</x-button>
         <x-button :href="route('network.relations')">What I brought</x-button>
+        <x-button :href="route('network.graph')">Export as GraphML</x-button>
         <x-button kind="primary" href="/intake">Bring an address book</x-button>
     </x-heading>
     <div class="row g-4 mt-0">
@@ -42,6 +43,21 @@
                     @foreach ($page->asked() as $one)
                         <p class="border-bottom py-2 mb-0"><a href="{{ $one['last'] }}">{{ $one['name'] }}</a>, {{
                             $one['lately'] }}, {{ $one['came'] }}</p>
+                    @endforeach
+                </x-section>
+            @endif
+            @if ($page->introducers() !== [])
+                <x-section title="Best introducers" about="for the accounts that rank best">
+                    @foreach ($page->introducers() as $one)
+                        <p class="border-bottom py-2 mb-0"><strong>{{ $one['name'] }}</strong>: {{ $one['says'] }}</p>
+                    @endforeach
+                </x-section>
+            @endif
+            @if ($page->gaps() !== [])
+                <x-section title="Gaps" about="where nobody of us has a way in">
+                    @foreach ($page->gaps() as $one)
+                        <p class="border-bottom py-2 mb-0"><a href="{{ route('accounts.show', $one['id']) }}">{{
+                            $one['name'] }}</a></p>
                     @endforeach
                 </x-section>
             @endif
