@@ -21,6 +21,9 @@ final class Paths
     /** Of those who know the contact, so many are looked at. */
     private const BESIDE = 30;
 
+    /** What is weaker is no way. */
+    private const LEAST = .01;
+
     /** So many ways are looked through for those that are offered. */
     private const FOUND = 200;
 
@@ -46,7 +49,8 @@ final class Paths
         // Whom a colleague would ask, one asks oneself.
         $paths = array_filter(
             $self->graph->between("u{$from->id}", "c{$contact->id}", Ask::lately(), self::FOUND),
-            fn (IntroPath $path): bool => ! str_starts_with((string) ($path->people[2] ?? ''), 'u'),
+            fn (IntroPath $path): bool => $path->strength >= self::LEAST
+                && ! str_starts_with((string) ($path->people[2] ?? ''), 'u'),
         );
 
         return array_map(fn (IntroPath $path): array => [
