@@ -32,13 +32,13 @@ final class Doubles
             'reasons' => ['account_id'], 'approaches' => ['account_id'], 'customer_periods' => ['account_id'],
             'positions' => ['account_id'], 'keep_outs' => ['account_id'], 'reservations' => ['account_id'],
             'group_places' => ['account_id'], 'accounts' => ['parent_id'], 'stations' => ['account_id'],
-            'feed_items' => ['account_id'],
+            'feed_items' => ['account_id'], 'stories' => ['account_id'],
         ],
         'contact' => [
             'positions' => ['contact_id'], 'signals' => ['contact_id'], 'reasons' => ['contact_id'],
             'notes' => ['contact_id'],
             'approaches' => ['contact_id'], 'keep_outs' => ['contact_id'], 'group_places' => ['reports_to'],
-            'relations' => ['contact_id'],
+            'relations' => ['contact_id'], 'asks' => ['contact_id', 'asked_contact_id'],
         ],
     ];
 

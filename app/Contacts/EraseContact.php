@@ -6,6 +6,7 @@ namespace App\Contacts;
 
 use App\Lists\Belongings;
 use App\Models\Approach;
+use App\Models\Ask;
 use App\Models\Contact;
 use App\Models\Erasure;
 use App\Models\KeepOut;
@@ -76,6 +77,9 @@ final class EraseContact
                 )
                 ->all(),
             'notes' => $contact->notes->pluck('text')->all(),
+            'introductions asked for' => Ask::query()->where('contact_id', $contact->id)
+                ->orWhere('asked_contact_id', $contact->id)->orderBy('id')
+                ->get(['people', 'request', 'forward', 'state', 'answer', 'asked_at'])->toArray(),
             'candidate' => DB::table('candidates')->where('profile', $contact->profile)
                 ->get(['profile', 'name', 'company', 'title'])->all(),
             'reasons' => Reason::query()->where('contact_id', $contact->id)

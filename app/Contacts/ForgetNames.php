@@ -26,12 +26,14 @@ final readonly class ForgetNames
         'keep_outs' => ['reason'], 'candidate_deeds' => ['quote', 'topic'],
         'feed_items' => ['title', 'why'], 'mentions' => ['because'], 'signal_sources' => ['because'],
         'openings' => ['title', 'text'], 'site_texts' => ['text'], 'struck_signals' => ['reason'],
+        'asks' => ['request', 'forward', 'answer'], 'stories' => ['name'],
     ];
 
     /** Values within values. */
     private const JSON = [
-        'reasons' => ['evidence'], 'signals' => ['facts'], 'approaches' => ['snapshot'],
+        'reasons' => ['evidence'], 'signals' => ['facts'], 'approaches' => ['snapshot', 'corrected'],
         'activity_log' => ['properties'], 'feed_items' => ['facts', 'changes'], 'struck_signals' => ['row', 'sources'],
+        'asks' => ['people'], 'stories' => ['words'],
     ];
 
     /** Where a row has no id of its own. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Contacts\EraseContact;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\ApproachKind;
@@ -207,6 +208,25 @@ final class WaysInTest extends TestCase
         $this->patch(route('asks.update', $ask), ['state' => 'declined'])->assertForbidden();
         $this->actingAs($this->lead)->patch(route('asks.update', $ask), ['state' => 'declined']);
         self::assertSame(AskState::Declined, $ask->refresh()->state);
+    }
+
+    public function test_who_is_erased_is_not_named_in_what_was_asked_of_others(): void
+    {
+        $ask = Ask::factory()->create([
+            'offer_id' => $this->offer->id, 'contact_id' => $this->pernille->id, 'user_id' => $this->rep->id,
+            'asked_user_id' => $this->greta->id, 'people' => ['Mira', 'Greta Nystierna', 'Olav Brekke', 'Pernille'],
+            'request' => 'Hello Greta, Olav Brekke works there too.',
+        ]);
+        Ask::factory()->create([
+            'offer_id' => $this->offer->id, 'contact_id' => $this->pernille->id, 'user_id' => $this->rep->id,
+            'asked_contact_id' => $this->olav->id,
+        ]);
+        self::assertCount(2, EraseContact::known($this->pernille)['introductions asked for']);
+        EraseContact::erase($this->olav, $this->lead);
+        self::assertSame([$ask->id], Ask::query()->pluck('id')->all());
+        self::assertStringNotContainsString('Olav', $ask->refresh()->request.implode(' ', $ask->people));
+        EraseContact::erase($this->pernille, $this->lead);
+        self::assertSame(0, Ask::query()->count());
     }
 
     private function knows(User $user, Contact $contact, ?int $exchanges = null): void
