@@ -144,6 +144,12 @@ final class DoorsTest extends TestCase
         ];
     }
 
+    /** Each door meets every other sort of nonsense, so that it does not take all day. */
+    private function sort(): int
+    {
+        return (int) array_search($this->dataName(), array_keys(self::nonsense()), true);
+    }
+
     #[DataProvider('nonsense')]
     public function test_an_address_with_nonsense_is_answered_with_a_page(mixed $value): void
     {
@@ -169,7 +175,7 @@ final class DoorsTest extends TestCase
         ];
         $this->actingAs($this->lead);
         $tried = 0;
-        $sort = (int) array_search($this->dataName(), array_keys(self::nonsense()), true);
+        $sort = $this->sort();
         $bad = [];
         foreach ($this->routes() as $route) {
             $url = '/'.ltrim(strtr($route->uri(), array_map(strval(...), $ids)), '/');
@@ -177,7 +183,6 @@ final class DoorsTest extends TestCase
                 ! in_array('GET', $route->methods(), true)
                 || str_contains($url, '{')
                 || in_array($route->uri(), self::OPEN, true)
-                // Each address meets every other sort of nonsense, so that it does not take all day.
                 || (crc32($route->uri()) + $sort) % 2 === 1
             ) {
                 continue;
@@ -236,7 +241,11 @@ final class DoorsTest extends TestCase
         ];
         $bad = [];
         $tried = 0;
+        $sort = $this->sort();
         foreach ($this->routes() as $route) {
+            if ((crc32($route->uri()) + $sort) % 2 === 1) {
+                continue;
+            }
             $url = '/'.ltrim(strtr($route->uri(), array_map(strval(...), $ids)), '/');
             foreach (array_intersect($route->methods(), ['POST', 'PATCH']) as $method) {
                 if (! str_contains($url, '{') && ! in_array($route->uri(), [...self::OPEN, 'sign-out'], true)) {
