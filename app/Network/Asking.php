@@ -8,6 +8,7 @@ use App\Models\Ask;
 use App\Models\Contact;
 use App\Models\User;
 use Illuminate\Support\Facades\URL;
+use Illuminate\Support\Str;
 
 /** A request for an introduction, in words, and the address at which the introducer answers it. */
 final class Asking
@@ -21,14 +22,19 @@ final class Asking
         $first = $introducer instanceof User ? (strtok($introducer->name, ' ') ?: $introducer->name)
             : $introducer->first_name;
 
-        return "Hello $first,\n\nyou know {$to->name()} at {$to->account->name} ({$why[1][0]}). I would like to "
-            .'talk to them, and a word from you would weigh more than any of mine. Would you pass on the text below? '
-            ."A no is fine too.\n\n".self::by($from);
+        // What an address book knows of the two, they know better.
+        $whence = preg_match('/^(worked|studied|both)\b/', $why[1][0]) === 1 ? " ({$why[1][0]})" : '';
+
+        return "Hello $first,\n\nyou know {$to->name()} at {$to->account->name}{$whence}. I would like to talk to "
+            .'them, and a word from you would weigh more than any of mine. Would you pass on the text below? A no is '
+            ."fine too.\n\n".self::by($from);
     }
 
     public static function forward(User $from, Contact $to, string $words): string
     {
-        return "Hello {$to->first_name}, may I introduce {$from->name} to you? In their own words: “{$words}”";
+        $said = Str::ucfirst((string) preg_replace('/^(?:Hello|Hej|Guten Tag)\b[^,]{0,60}, /u', '', $words));
+
+        return "Hello {$to->first_name}, may I introduce {$from->name} to you? In their own words: “{$said}”";
     }
 
     /** Where the introducer answers without signing in; it holds for three weeks, and for nothing else. */

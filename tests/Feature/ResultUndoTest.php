@@ -148,6 +148,11 @@ final class ResultUndoTest extends TestCase
         $this->get(route('reasons.index', ['state' => 'open']))->assertSeeTextInOrder([
             'No answer yet', '1', 'interested', 'later, 23 December', 'stop',
         ])->assertSee('aria-keyshortcuts="3"', false);
+        // To a colleague it is nothing, to who leads it is.
+        $this->actingAs($this->person('Anton', Role::Rep))->get(route('reasons.index', ['state' => 'open']))
+            ->assertSeeText('Every approach has its result.');
+        $this->actingAs($this->lead)->get(route('reasons.index', ['state' => 'open']))->assertSeeText('interested');
+        $this->actingAs($this->rep);
         $this->patch(route('approaches.update', $approach), ['result' => 'later', 'later_on' => '2026-12-23'])
             ->assertSessionHas('said', "The result is recorded: {$this->account->name}, later.");
         $this->get(route('reasons.index', ['state' => 'open']))->assertSeeText('Every approach has its result.');

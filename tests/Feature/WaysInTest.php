@@ -105,7 +105,8 @@ final class WaysInTest extends TestCase
     {
         $path = implode('-', Paths::to($this->pernille, $this->rep)[0]['path']->people);
         $this->get(route('asks.create', [$this->pernille, 'path' => $path]))->assertOk()
-            ->assertSee('Ask Greta Nystierna for an introduction')->assertSee('Hello Greta');
+            ->assertSee('Ask Greta Nystierna for an introduction')->assertSee('Hello Greta')
+            ->assertDontSee('in the address book')->assertDontSee('In their own words: “Hello', false);
         $form = [
             'path' => $path, 'request' => 'Hello Greta, would you introduce us?', 'forward' => 'May I introduce Mira?',
             'remind_on' => '2026-11-30',

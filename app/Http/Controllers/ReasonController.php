@@ -34,7 +34,10 @@ final class ReasonController extends Controller
     public function index(Request $request, Offer $offer): View
     {
         return view('reasons.index', [
-            'page' => ReasonsPage::of($offer, self::text($request, 'state'), self::text($request, 'q')),
+            'page' => ReasonsPage::of(
+                $offer, self::text($request, 'state'), self::text($request, 'q'),
+                self::user($request)->leads() ? null : self::user($request),
+            ),
         ]);
     }
 

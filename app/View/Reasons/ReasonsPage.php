@@ -8,6 +8,7 @@ use App\Models\Approach;
 use App\Models\Offer;
 use App\Models\Reason;
 use App\Models\Result;
+use App\Models\User;
 use App\Support\Format;
 use App\Support\Like;
 use App\View\Tab;
@@ -40,11 +41,15 @@ final readonly class ReasonsPage
     ) {
     }
 
-    public static function of(Offer $offer, string $state, string $search): self
+    /** @param  User|null  $rep  of whose approaches alone those without an answer are shown; null: of everybody's */
+    public static function of(Offer $offer, string $state, string $search, ?User $rep = null): self
     {
         $state = isset(self::STATES[$state]) ? $state : 'ready';
         $find = fn (string $in): Builder => Reason::query()->where('offer_id', $offer->id)->inState($in)
             ->with('account', 'contact', 'user', 'approaches')
+            ->when($in === 'open' && $rep !== null, fn (Builder $query) => $query->whereHas(
+                'approaches', fn (Builder $made) => $made->where('user_id', $rep?->id)->whereNull('result'),
+            ))
             ->when($search !== '', fn (Builder $query) => $query->where(fn (Builder $either) => $either
                 ->where('words', 'like', Like::anywhere($search))
                 ->orWhereHas(
