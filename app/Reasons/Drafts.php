@@ -14,11 +14,14 @@ use App\Standings\RuleBook;
 use App\Standings\SignalLine;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
+use Luftig\Core\Person\Seniority;
 use Luftig\Core\Person\Title;
+use Luftig\Core\Person\TitleReader;
 use Luftig\Core\Reason\Angle;
 use Luftig\Core\Reason\AngleContact;
 use Luftig\Core\Reason\AngleSignal;
 use Luftig\Core\Reason\Holding;
+use Luftig\Core\Signal\Kind;
 
 /** Proposes what to say: the heaviest angle that holds and of which no slot is open (rule 21). */
 final class Drafts
@@ -131,9 +134,24 @@ final class Drafts
         return new AngleContact(
             $to->id ?? 0, self::days($to), array_map(
                 fn (SignalLine $line): AngleSignal => self::signal($line, $to),
-                array_values($lines),
+                array_values(array_filter($lines, fn (SignalLine $line): bool => ! self::isTheirChair($line, $to))),
             ), self::facts($account, $story),
         );
+    }
+
+    /** Whether the one who is sought would do what they do: who leads a plant is not told that a plant manager is. */
+    private static function isTheirChair(SignalLine $line, ?Contact $to): bool
+    {
+        $role = $to === null || $line->kind !== Kind::Hiring ? null : Slots::role($line->signal->title);
+        if ($role === null) {
+            return false;
+        }
+        $theirs = Title::unpacked($to->reading);
+        $sought = TitleReader::standard()->read($role);
+        $leads = Seniority::Manager->rank();
+
+        return $sought->functions !== 0 && $sought->functions === $theirs->functions
+            && min($sought->seniority->rank(), $theirs->seniority->rank()) >= $leads;
     }
 
     /** Where none of the team's own can be said: what can be said of any house that fits. */

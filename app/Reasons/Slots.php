@@ -70,7 +70,7 @@ final class Slots
     }
 
     /** “Maintenance planner sought, one of 3 openings” is of a maintenance planner. */
-    private static function role(string $title): ?string
+    public static function role(string $title): ?string
     {
         $role = self::before($title, ' sought| wanted|, | \(');
 

@@ -97,18 +97,12 @@ final class Happenings
                 'link' => 'https://posts.example/'.$this->dice->int(1000, 9999),
                 'person' => $person['email'],
             ],
-            'growth' => [
-                'title' => 'Headcount up '.($up = $this->dice->int(3, 24)).' % in 90 days',
-                'heads before' => (string) (int) floor(max(12, $heads) / (1 + $up / 100)),
-                'heads after' => (string) max(12, $heads),
-                'source' => 'headcounts',
-            ],
-            'decline' => [
-                'title' => 'Headcount down '.($down = $this->dice->int(3, 15)).' % in 90 days',
-                'heads before' => (string) (int) ceil(max(12, $heads) / (1 - $down / 100)),
-                'heads after' => (string) max(12, $heads),
-                'source' => 'headcounts',
-            ],
+            'growth' => self::heads(
+                'up', (int) floor(max(12, $heads) / (1 + $this->dice->int(3, 24) / 100)), max(12, $heads),
+            ),
+            'decline' => self::heads(
+                'down', (int) ceil(max(12, $heads) / (1 - $this->dice->int(3, 15) / 100)), max(12, $heads),
+            ),
             'own_engagement' => [
                 'title' => $name.' '
                     .$this->dice->pick(['came to our open day', 'follows us', 'looked at our page on leaks']),
@@ -141,6 +135,15 @@ final class Happenings
             'hiring_freeze' => ['title' => 'Hiring stopped', 'source' => 'press'],
             default => ['title' => 'Signed with a maker of compressors for its air audits', 'source' => 'press'],
         };
+    }
+
+    /** @return array<string, string> a headcount that moved, in the figure that its numbers give */
+    private static function heads(string $way, int $before, int $after): array
+    {
+        return [
+            'title' => "Headcount $way ".round(abs($after / $before - 1) * 100).' % in 90 days',
+            'heads before' => (string) $before, 'heads after' => (string) $after, 'source' => 'headcounts',
+        ];
     }
 
     /**

@@ -40,8 +40,8 @@ final class Scenario
 {
     /** What really makes people answer; learning has to find it. */
     private const HIDDEN = [
-        'hiring' => .9, 'new_leader' => 2.6, 'customer_alum' => 3.2, 'post_engagement' => 2.2, 'funding' => .5,
-        'expansion' => 1.6, 'news' => .1, 'growth' => .6,
+        'hiring' => 2.2, 'new_leader' => 6.5, 'customer_alum' => 8.0, 'post_engagement' => 5.5, 'funding' => 1.2,
+        'expansion' => 4.0, 'news' => .2, 'growth' => 1.5,
     ];
 
     /** The seed of what customers tell. */
@@ -278,9 +278,9 @@ final class Scenario
      */
     public static function truth(array $snapshot): float
     {
-        $sum = -4.2 + 1.4 * $snapshot['fit'] + 1.1 * $snapshot['access'];
+        $sum = -8.6 + 3.5 * $snapshot['fit'] + 2.8 * $snapshot['access'];
         foreach ($snapshot['kinds'] as $kind => $x) {
-            $sum += (Kind::tryFrom($kind) === null ? 0 : self::HIDDEN[$kind] ?? .2) * $x;
+            $sum += (Kind::tryFrom($kind) === null ? 0 : self::HIDDEN[$kind] ?? .5) * $x;
         }
 
         return $sum;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Contacts\Titles;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\Contact;
@@ -157,6 +158,31 @@ final class DraftsTest extends TestCase
             (new Standings)->refresh($account->id);
             self::assertStringContainsString($says, $this->draft($account->refresh())->words());
         }
+    }
+
+    public function test_nobody_is_told_that_their_own_chair_is_sought(): void
+    {
+        $this->leak();
+        $this->bring(IntakeKind::Accounts, "domain;name;industry;headcount;country\na.example;Firm A;glass;300;DE\n");
+        $account = $this->account('a.example');
+        $person = Contact::factory()->create(['account_id' => $account->id]);
+        $this->titled($person, 'Werkleitung');
+        $account->signals()->create([
+            'kind' => 'hiring', 'title' => 'Plant manager sought', 'occurred_at' => now()->subDay(), 'strength' => 1,
+            'confidence' => 1, 'facts' => ['role' => 'Plant manager'], 'fingerprint' => sha1('a'),
+        ]);
+        (new Standings)->refresh($account->id);
+        self::assertSame('They fit', $this->draft($account)->angle);
+        $this->titled($person, 'Leitung Instandhaltung');
+        self::assertSame('A role that is sought', $this->draft($account)->angle);
+        // A craftsman is told of another craftsman: that is no chair of theirs.
+        $this->titled($person, 'Mechaniker Produktion');
+        self::assertSame('A role that is sought', $this->draft($account)->angle);
+    }
+
+    private function titled(Contact $person, string $title): void
+    {
+        $person->update(['title' => $title, 'reading' => (new Titles)->read($title, 'DE', 300)]);
     }
 
     public function test_where_nothing_may_be_said_it_begins_with_what_they_do(): void
