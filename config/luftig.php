@@ -21,6 +21,9 @@ return [
 
     'upload_megabytes' => 128,
 
+    /* So long an outside service that finds addresses has for an answer. */
+    'look_up_seconds' => 8,
+
     /* The simulated outside world, on loopback; no other machine of a private network is asked. */
     'standins' => (bool) env('LUFTIG_DEMO', false) && env('LUFTIG_STANDINS_PORT') !== null
         ? ['127.0.0.1:'.env('LUFTIG_STANDINS_PORT')] : [],

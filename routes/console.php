@@ -4,6 +4,7 @@ use App\Jobs\AskFeed;
 use App\Jobs\MailAlerts;
 use App\Jobs\RefreshStandings;
 use App\Lists\RunWatch;
+use App\LookUps\CheckAgain;
 use App\Models\Submission;
 use Illuminate\Support\Facades\Schedule;
 
@@ -12,6 +13,7 @@ Schedule::job(RefreshStandings::ofChanged())->everyMinute()->withoutOverlapping(
 Schedule::call(fn () => RunWatch::runDue())->name('watches')->everyMinute()->withoutOverlapping();
 Schedule::call(fn () => AskFeed::due())->name('feeds')->everyMinute()->withoutOverlapping();
 Schedule::job(new MailAlerts)->everyTenMinutes()->withoutOverlapping();
+Schedule::call(fn () => CheckAgain::due())->name('check addresses again')->dailyAt('03:30')->withoutOverlapping();
 Schedule::command('luftig:resume')->everyMinute();
 Schedule::command('luftig:tidy')->daily();
 Schedule::command('model:prune', ['--model' => [Submission::class]])->daily();

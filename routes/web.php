@@ -25,6 +25,8 @@ use App\Http\Controllers\KeepOutController;
 use App\Http\Controllers\LessonController;
 use App\Http\Controllers\ListController;
 use App\Http\Controllers\ListReasonController;
+use App\Http\Controllers\LookUpController;
+use App\Http\Controllers\LookUpServiceController;
 use App\Http\Controllers\MailFileController;
 use App\Http\Controllers\MemberController;
 use App\Http\Controllers\MentionController;
@@ -58,6 +60,7 @@ use App\Models\Account;
 use App\Models\Alert;
 use App\Models\Approach;
 use App\Models\Ask;
+use App\Models\Budget;
 use App\Models\CandidateCompany;
 use App\Models\Contact;
 use App\Models\Feed;
@@ -65,6 +68,9 @@ use App\Models\Intake;
 use App\Models\KeepOut;
 use App\Models\KeptList;
 use App\Models\Lesson;
+use App\Models\LookUp;
+use App\Models\LookUpRun;
+use App\Models\LookUpService;
 use App\Models\Note;
 use App\Models\Offer;
 use App\Models\OwnFunction;
@@ -380,6 +386,32 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/intake/{intake}/rejected', [IntakeController::class, 'rejected'])->name('intake.rejected')
         ->can('view', 'intake');
 
+    Route::get('/look-ups', [LookUpController::class, 'index'])->name('look-ups')->can('viewAny', LookUpRun::class);
+    Route::post('/look-ups', [LookUpController::class, 'store'])->name('look-ups.store')
+        ->can('create', LookUpRun::class);
+    Route::get('/look-ups/new', [LookUpController::class, 'create'])->name('look-ups.create')
+        ->can('create', LookUpRun::class);
+    Route::get('/look-ups/pays', [LookUpController::class, 'pays'])->name('look-ups.pays')
+        ->can('viewAny', LookUpRun::class);
+    Route::get('/look-ups/ledger', [LookUpController::class, 'ledger'])->name('look-ups.ledger')
+        ->can('viewAny', LookUp::class);
+    Route::get('/look-ups/runs/{run}', [LookUpController::class, 'show'])->name('look-ups.run')->can('view', 'run');
+    Route::post('/look-ups/runs/{run}/stop', [LookUpController::class, 'stop'])->name('look-ups.stop')
+        ->can('update', 'run');
+    Route::post('/look-ups/runs/{run}/resume', [LookUpController::class, 'resume'])->name('look-ups.resume')
+        ->can('update', 'run');
+    Route::put('/look-ups/budgets', [LookUpServiceController::class, 'budget'])->name('look-ups.budget')
+        ->can('create', Budget::class);
+    Route::get('/look-ups/services/new', [LookUpServiceController::class, 'create'])->name('services.create')
+        ->can('create', LookUpService::class);
+    Route::post('/look-ups/services', [LookUpServiceController::class, 'store'])->name('services.store')
+        ->can('create', LookUpService::class);
+    Route::get('/look-ups/services/{service}', [LookUpServiceController::class, 'edit'])->name('services.edit')
+        ->can('update', 'service');
+    Route::put('/look-ups/services/{service}', [LookUpServiceController::class, 'update'])->name('services.update')
+        ->can('update', 'service');
+    Route::patch('/look-ups/services/{service}', [LookUpServiceController::class, 'pause'])->name('services.pause')
+        ->can('update', 'service');
     Route::get('/keep-out', [KeepOutController::class, 'index'])->name('keep-out.index')
         ->can('viewAny', KeepOut::class);
     Route::post('/keep-out', [KeepOutController::class, 'store'])->name('keep-out.store')

@@ -9,13 +9,13 @@ final readonly class Answer
 {
     /**
      * @param  array<string, string>  $headers
-     * @param  int  $wait  seconds before it is said
+     * @param  float  $wait  seconds before it is said
      */
     public function __construct(
         public string $body,
         public int $status = 200,
         public array $headers = ['Content-Type' => 'text/html; charset=UTF-8'],
-        public int $wait = 0,
+        public float $wait = 0,
     ) {
     }
 
@@ -32,7 +32,7 @@ final readonly class Answer
     }
 
     /** @param  array<string, string>  $headers */
-    public function with(?string $body = null, array $headers = [], ?int $status = null, int $wait = 0): self
+    public function with(?string $body = null, array $headers = [], ?int $status = null, float $wait = 0): self
     {
         return new self($body ?? $this->body, $status ?? $this->status, $headers + $this->headers, $wait);
     }

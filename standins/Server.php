@@ -11,7 +11,7 @@ final readonly class Server
     {
     }
 
-    public function answer(string $method, string $address, string $known = ''): Answer
+    public function answer(string $method, string $address, string $known = '', string $body = '', string $key = ''): Answer
     {
         $path = (string) parse_url($address, PHP_URL_PATH);
         parse_str((string) parse_url($address, PHP_URL_QUERY), $query);
@@ -29,7 +29,9 @@ final readonly class Server
             'people' => new Moves($this->world, $this->faults, $this->root),
             'sites' => new Sites($this->world, $this->faults, $this->root),
             'register' => new Register($this->world, $this->faults, $this->root),
-            default => null,
+            'ekoprov' => new Checker($this->world, $this->faults, $this->root, $body),
+            default => isset(Finders::SERVICES[$parts[0]])
+                ? new Finders($this->world, $this->faults, $this->root, $parts[0], $body, $key) : null,
         };
         $answer = $source?->answer(array_slice($parts, 1), $query) ?? Answer::nothing();
         if ($known !== '' && $known === ($answer->headers['ETag'] ?? '') && $this->faults->of($parts[0]) === '') {

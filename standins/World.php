@@ -68,20 +68,75 @@ final class World
     /** @return array{name: string, text: string, about: string, runs: list<array{string, string, string|null}>}|null */
     public function site(string $domain): ?array
     {
-        foreach (@file("$this->folder/sites.jsonl", FILE_IGNORE_NEW_LINES) ?: [] as $line) {
-            // Most lines are another's.
-            if (str_contains($line, "\"$domain\"")) {
-                $one = (array) json_decode($line, true);
-                if ($one['domain'] === $domain) {
-                    return [
-                        'name' => (string) $one['name'], 'text' => (string) $one['text'],
-                        'about' => (string) ($one['about'] ?? ''), 'runs' => $one['runs'],
-                    ];
-                }
+        foreach ($this->linesWith('sites', "\"$domain\"") as $one) {
+            if ($one['domain'] === $domain) {
+                return [
+                    'name' => (string) $one['name'], 'text' => (string) $one['text'],
+                    'about' => (string) ($one['about'] ?? ''), 'runs' => $one['runs'],
+                ];
             }
         }
 
         return null;
+    }
+
+    /** The address at which somebody is really reached; null: nobody knows of them. */
+    public function addressOf(string $first, string $last, string $domain): ?string
+    {
+        foreach ($this->linesWith('addresses', "\"$domain\"") as $one) {
+            if ([$one['first'], $one['last'], $one['domain']] === [$first, $last, $domain]) {
+                return (string) $one['email'];
+            }
+        }
+
+        return null;
+    }
+
+    public function isAddress(string $address): bool
+    {
+        foreach ($this->linesWith('addresses', "\"$address\"") as $one) {
+            if ($one['email'] === $address) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array<string, float> key → credits that a service took for it */
+    public function charges(string $service): array
+    {
+        $charges = [];
+        foreach (@file("$this->folder/charges-$service.jsonl", FILE_IGNORE_NEW_LINES) ?: [] as $line) {
+            [$key, $price] = (array) json_decode($line, true);
+            $charges[(string) $key] = (float) $price;
+        }
+
+        return $charges;
+    }
+
+    /** Once for a key. */
+    public function charge(string $service, string $key, float $price): void
+    {
+        if (! isset($this->charges($service)[$key])) {
+            file_put_contents(
+                "$this->folder/charges-$service.jsonl", json_encode([$key, $price])."\n", FILE_APPEND | LOCK_EX,
+            );
+        }
+    }
+
+    /**
+     * Lines that hold a text; most are another's, and are not read.
+     *
+     * @return iterable<array<string, mixed>>
+     */
+    private function linesWith(string $what, string $text): iterable
+    {
+        foreach (@file("$this->folder/$what.jsonl", FILE_IGNORE_NEW_LINES) ?: [] as $line) {
+            if (str_contains($line, $text)) {
+                yield (array) json_decode($line, true);
+            }
+        }
     }
 
     /** @return list<array<string, mixed>> */

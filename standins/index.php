@@ -21,6 +21,8 @@ $answer = $server->answer(
     (string) $_SERVER['REQUEST_METHOD'],
     (string) $_SERVER['REQUEST_URI'],
     (string) ($_SERVER['HTTP_IF_NONE_MATCH'] ?? ''),
+    (string) file_get_contents('php://input', length: 100_000),
+    (string) ($_SERVER['HTTP_IDEMPOTENCY_KEY'] ?? ''),
 );
 http_response_code($answer->status);
 header_remove('X-Powered-By');
@@ -28,6 +30,6 @@ foreach ($answer->headers as $name => $value) {
     header("$name: $value");
 }
 if ($answer->wait > 0) {
-    sleep($answer->wait);
+    usleep((int) (1_000_000 * $answer->wait));
 }
 echo $answer->body;

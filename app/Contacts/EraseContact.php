@@ -80,6 +80,8 @@ final class EraseContact
             'introductions asked for' => Ask::query()->where('contact_id', $contact->id)
                 ->orWhere('asked_contact_id', $contact->id)->orderBy('id')
                 ->get(['people', 'request', 'forward', 'state', 'answer', 'asked_at'])->toArray(),
+            'asked of services' => DB::table('look_ups')->where('contact_id', $contact->id)
+                ->get(['value', 'verdict', 'asked_at'])->all(),
             'candidate' => DB::table('candidates')->where('profile', $contact->profile)
                 ->get(['profile', 'name', 'company', 'title'])->all(),
             'reasons' => Reason::query()->where('contact_id', $contact->id)
@@ -174,6 +176,9 @@ final class EraseContact
         DB::table('activity_log')->where('subject_type', Contact::class)->whereIn('subject_id', $ids)->delete();
         DB::table('intake_changes')->where('record', 'contact')->whereIn('record_id', $ids)->whereNotNull('before')
             ->delete();
+        // What it took stays in the ledger, without the person.
+        DB::table('look_ups')->whereIn('contact_id', $ids)->update(['value' => null, 'contact_id' => null]);
+        DB::table('look_up_runs')->whereIn('name', $names)->update(['name' => 'somebody erased']);
         self::forgetSearches([...$names, ...$addresses]);
     }
 

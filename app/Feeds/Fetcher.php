@@ -51,6 +51,23 @@ final class Fetcher
         throw new Unreachable('It sends us on again and again.');
     }
 
+    /**
+     * Sends an object as JSON, and reads the object that comes back. What is asked is never sent on to another address.
+     *
+     * @param  array<string, string>  $says
+     * @param  array<string, string>  $headers
+     * @return array<array-key, mixed>
+     *
+     * @throws Unreachable with a sentence
+     */
+    public function post(string $address, array $says, array $headers = []): array
+    {
+        [$response, $path] = $this->ask($address, Site::of($address), [], $says, $headers);
+        $read = json_decode($this->answer($address, $response, $path)->text(), true);
+
+        return is_array($read) ? $read : throw new Unreachable('What it answers cannot be read.');
+    }
+
     /** An address that stands in an answer, seen from where it stands. */
     public static function absolute(string $address, string $from): string
     {
@@ -71,14 +88,21 @@ final class Fetcher
 
     /**
      * @param  array<string, string>  $conditions
+     * @param  array<string, string>|null  $says  what is posted
+     * @param  array<string, string>  $headers
      * @return array{Response, string}
      */
-    private function ask(string $address, Site $site, array $conditions): array
-    {
+    private function ask(
+        string $address,
+        Site $site,
+        array $conditions,
+        ?array $says = null,
+        array $headers = [],
+    ): array {
         $path = (string) tempnam(sys_get_temp_dir(), 'luftig-feed-');
         $tooMuch = false;
         try {
-            return [Http::withHeaders(array_filter([
+            $request = Http::withHeaders($headers + array_filter([
                 'User-Agent' => 'Luftig', 'If-None-Match' => $conditions['etag'] ?? null,
                 'If-Modified-Since' => $conditions['last-modified'] ?? null,
             ]))->withOptions([
@@ -92,7 +116,9 @@ final class Fetcher
                         throw new TransferException('too much');
                     }
                 },
-            ])->get($address), $path];
+            ]);
+
+            return [$says === null ? $request->get($address) : $request->asJson()->post($address, $says), $path];
         } catch (Throwable $e) {
             @unlink($path);
             $says = strtolower($e->getMessage());
@@ -137,6 +163,6 @@ final class Fetcher
             $status === 404 || $status === 410 => "There is nothing at this address (answer $status).",
             $status >= 500 => "It has a fault of its own (answer $status).",
             default => "It answers with $status, which is no answer to this.",
-        }, $seconds === null ? null : min($seconds, self::LONGEST_WAIT), $status === 404 || $status === 410);
+        }, $seconds === null ? null : min($seconds, self::LONGEST_WAIT), $status === 404 || $status === 410, true);
     }
 }

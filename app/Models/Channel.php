@@ -23,6 +23,8 @@ use Luftig\Core\Reach\ChannelType;
  * @property AddressState $state
  * @property float|null $chance
  * @property CarbonImmutable|null $active_at
+ * @property string|null $source of which service it is
+ * @property CarbonImmutable|null $checked_at
  */
 final class Channel extends Model
 {
@@ -34,7 +36,10 @@ final class Channel extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['active_at' => 'datetime', 'type' => ChannelType::class, 'state' => AddressState::class];
+    protected $casts = [
+        'active_at' => 'datetime', 'checked_at' => 'datetime', 'type' => ChannelType::class,
+        'state' => AddressState::class,
+    ];
 
     /** What the core takes it for at a moment. */
     public function asRule(CarbonInterface $now): Rule

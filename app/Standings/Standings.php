@@ -229,9 +229,17 @@ final class Standings
         return $first === null ? null : gmdate('Y-m-d', (int) ceil($first) + self::DAY);
     }
 
-    /** Who of an account takes part in buying, and how it is reached through them. */
-    public static function people(RuleBook $book, StandingFacts $facts, Timing $timing): ContactRanking
-    {
+    /**
+     * Who of an account takes part in buying, and how it is reached through them.
+     *
+     * @param  list<array{int, int, string, float, float}>|null  $contacts  as they would be; null: as they are
+     */
+    public static function people(
+        RuleBook $book,
+        StandingFacts $facts,
+        Timing $timing,
+        ?array $contacts = null,
+    ): ContactRanking {
         $pushes = [];
         foreach ($timing->signals as $signal) {
             [$contact, $concerns] = $facts->marks[$signal->id] ?? [null, 0];
@@ -240,7 +248,7 @@ final class Standings
 
         return ContactRanking::of(
             $book->roles,
-            $facts->contactsFor($book->offer),
+            $contacts ?? $facts->contactsFor($book->offer),
             new ContactPush($pushes),
             $facts->account->country,
             $facts->account->headcount,

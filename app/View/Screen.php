@@ -19,6 +19,7 @@ enum Screen: string
     case Reasons = 'reasons';
     case Results = 'results';
     case Intake = 'intake';
+    case LookUps = 'look-ups';
     case KeepOut = 'keep-out';
     case Alerts = 'alerts';
     case Pace = 'pace';
@@ -27,13 +28,14 @@ enum Screen: string
     case Begin = 'begin';
 
     private const BEHIND_INITIALS = [
-        self::Intake, self::KeepOut, self::Alerts, self::Pace, self::Rules, self::Team, self::Begin,
+        self::Intake, self::LookUps, self::KeepOut, self::Alerts, self::Pace, self::Rules, self::Team, self::Begin,
     ];
 
     public function label(): string
     {
         return match ($this) {
             self::KeepOut => 'Keep-out',
+            self::LookUps => 'Look-ups',
             self::Alerts => 'My alerts',
             self::Pace => 'My pace, my password',
             self::Begin => 'First steps',
@@ -51,6 +53,7 @@ enum Screen: string
     {
         return match ($this) {
             self::Alerts => 'm',
+            self::LookUps => 'o',
             self::Results => 's',
             self::Rules => 'u',
             self::Team => 'e',

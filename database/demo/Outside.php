@@ -149,17 +149,53 @@ final class Outside
     }
 
     /**
+     * At which address each is really reached: the one that is known, and of whom none that works is known, the one
+     * that services may find.
+     *
+     * @param  list<array<string, mixed>>  $people
+     * @return list<array<string, string>>
+     */
+    public static function addresses(array $people): array
+    {
+        $works = fn (array $one): bool => $one['email'] !== ''
+            && ! in_array($one['email state'], ['invalid', 'off', 'shared'], true);
+        $taken = array_fill_keys(array_column($people, 'email'), true);
+        $addresses = [];
+        foreach ($people as $one) {
+            $email = (string) $one['email'];
+            if (! $works($one)) {
+                [$first, $last] = array_map(
+                    fn (string $name): string => implode('', Fold::words($name)),
+                    [(string) $one['first_name'], (string) $one['last_name']],
+                );
+                for ($n = 1; $n === 1 || isset($taken[$email]); $n++) {
+                    $email = $n === 1 ? $one['address'] ?? "$first.$last@{$one['domain']}"
+                        : "$first.$last".($n > 2 ? $n - 1 : '')."@{$one['domain']}";
+                }
+                $taken[$email] = true;
+            }
+            $addresses[] = [
+                'first' => (string) $one['first_name'], 'last' => (string) $one['last_name'],
+                'domain' => (string) $one['domain'], 'email' => $email,
+            ];
+        }
+
+        return $addresses;
+    }
+
+    /**
      * Written so that a reader sees all of it or the old one.
      *
      * @param  list<array<string, mixed>>  $moves  of people
+     * @param  list<array<string, string>>  $addresses
      */
-    public function write(string $folder, array $moves): void
+    public function write(string $folder, array $moves, array $addresses): void
     {
         is_dir($folder) || mkdir($folder, 0777, true);
         $all = [
             'headcounts' => $this->headcounts, 'postings' => $this->postings, 'reports' => $this->reports,
             'rounds' => $this->rounds, 'deeds' => $this->deeds, 'sites' => $this->sites,
-            'moves' => $moves,
+            'moves' => $moves, 'addresses' => $addresses,
         ];
         foreach ($all as $name => $items) {
             $lines = array_map(

@@ -97,7 +97,7 @@ final class People
             'phone' => $this->phone($country),
             'active' => $this->dice->chance(.25) ? gmdate('Y-m-d', $this->now - 86400 * $this->dice->int(0, 90)) : '',
             'earlier positions' => $arrival['before'] ?? $this->careers->before($country, $days),
-            'truth' => $arrival['follows'] ?? [],
+            'truth' => $arrival['follows'] ?? [], 'address' => $address,
         ];
     }
 

@@ -11,10 +11,12 @@ use App\Models\Account;
 use App\Models\Alert;
 use App\Models\AlertAbout;
 use App\Models\Approach;
+use App\Models\Budget;
 use App\Models\Contact;
 use App\Models\Feed;
 use App\Models\IntakeKind;
 use App\Models\KeepOut;
+use App\Models\LookUpService;
 use App\Models\Note;
 use App\Models\Offer;
 use App\Models\PressClass;
@@ -56,6 +58,9 @@ final class Scenario
 
     /** At most so many days are played, where there are too few accounts for all approaches. */
     private const DAYS = 300;
+
+    /** A month. */
+    private const TEAM_CREDITS = 600;
 
     private readonly Dice $dice;
 
@@ -117,7 +122,7 @@ final class Scenario
                 $this->signals,
             ),
         );
-        $plain = fn (array $row): array => array_diff_key($row, ['truth' => 0]);
+        $plain = fn (array $row): array => array_diff_key($row, ['truth' => 0, 'address' => 0]);
         $this->bring(IntakeKind::Accounts, 'accounts.csv', array_map($plain, $companies), $team[4]);
         $this->bring(IntakeKind::Customers, 'customers.csv', $customers, $team[4]);
         $this->bring(IntakeKind::Contacts, 'contacts.csv', array_map($plain, $people), $team[4]);
@@ -125,9 +130,12 @@ final class Scenario
             IntakeKind::Signals, 'signals.csv', $this->outside->tell($companies, $people, $signals), $team[4],
         );
         $this->outside->write(
-            config()->string('luftig.world'), $this->moves->tell($companies, $people, $customers, $lasting),
+            config()->string('luftig.world'),
+            $this->moves->tell($companies, $people, $customers, $lasting),
+            Outside::addresses($people),
         );
         $this->feeds($team[4]);
+        $this->lookUps($team[4]);
         $this->bring(IntakeKind::Accounts, 'fair-accounts.csv', Stories::fair(), $team[0]);
         $this->bring(IntakeKind::Contacts, 'fair-visitors.csv', Stories::visitors(), $team[0]);
         // Each brings their own; those of the leaders come through the lead.
@@ -215,6 +223,21 @@ final class Scenario
                 'address' => Outside::address()."/$path", 'user_id' => $lead->id,
             ]);
         }
+    }
+
+    /** Services that find and check addresses, asked in this order; what may be spent on them. */
+    private function lookUps(User $lead): void
+    {
+        foreach ([
+            ['Granvittne', 'find', 'granvittne', 2], ['Mossregister', 'find', 'mossregister', 3],
+            ['Snarfynd', 'find', 'snarfynd', 1], ['Ekoprov', 'check', 'ekoprov', 0],
+        ] as $i => [$name, $does, $path, $price]) {
+            LookUpService::query()->create(compact('name', 'does', 'price') + [
+                'address' => Outside::address()."/$path", 'position' => $i, 'user_id' => $lead->id,
+            ]);
+        }
+        Budget::query()->create(['user_id' => null, 'credits' => self::TEAM_CREDITS]);
+        Budget::query()->create(['user_id' => $lead->id, 'credits' => self::TEAM_CREDITS]);
     }
 
     /** @param  list<array<string, mixed>>  $rows */

@@ -20,7 +20,7 @@ final class Walls
     /** Each builds on those before it; what Laravel brings (Models, Http, Jobs …) stands below or above all of them. */
     private const APP = [
         'Support', 'KeepOut', 'Channels', 'Standings', 'Network', 'Finder', 'Lists', 'Contacts', 'Intake', 'Feeds',
-        'Reasons', 'Exports', 'View',
+        'LookUps', 'Reasons', 'Exports', 'View',
     ];
 
     private const ABOVE = ['Http', 'Console', 'Jobs', 'Listeners', 'Mail', 'Policies', 'Providers'];

@@ -18,7 +18,7 @@ final class AccessibilityTest extends BrowserTestCase
         $draft = $this->draft();
         $main = [
             '/', '/accounts', '/accounts/1', '/contacts', '/contacts/1', '/finder', '/lists', '/network', '/reasons',
-            $reason, '/intake', $draft, '/feeds/1', '/candidates', '/keep-out', '/rules/1', '/team', '/begin?step=2',
+            $reason, '/intake', '/look-ups', $draft, '/feeds/1', '/candidates', '/keep-out', '/rules/1', '/team', '/begin?step=2',
         ];
         $further = [
             '/accounts?view=picture', '/accounts?tab=waiting',
@@ -32,6 +32,7 @@ final class AccessibilityTest extends BrowserTestCase
             '/finder?on=accounts&add=opening', '/signals/1', '/candidates?tab=people',
             '/rules/1/angles', '/rules/1/angles/0', '/rules/1/angles/new',
             '/results/learned', '/rules/1/stories', '/stories/1', '/reasons?state=open',
+            '/look-ups/new?contacts[]=1', '/look-ups/ledger', '/look-ups/services/1', '/look-ups/services/new',
             '/pace', '/go?q=a', '/no-such-page',
         ];
         foreach ([...$main, ...$further] as $view) {

@@ -66,6 +66,41 @@ final class ActingTest extends BrowserTestCase
         $this->see(' of at most 280 characters');
     }
 
+    public function test_addresses_are_looked_up_where_it_pays_and_the_lead_says_for_how_much(): void
+    {
+        $this->signIn('Selma');
+        $this->see('more accounts into this week’s plan');
+        $this->keys('g', 'o');
+        $this->see('Where a look-up pays');
+        $who = $this->find('tbody a')->getText();
+        $this->press('Ask for these 15');
+        $this->see('15 people would be asked for');
+        $this->press('Ask for 15 people');
+        $this->until(
+            'document.querySelector("[data-tally=found]") && ! document.querySelector("#progress [role=progressbar]")',
+            'The run does not end.',
+        );
+        $this->see('Done, begun by Selma');
+        $found = (int) $this->find('[data-tally=found]')->getText();
+        self::assertGreaterThan(4, $found);
+        $took = $this->find('[data-tally=credits]')->getText();
+        $this->press($who);
+        $this->see('found by');
+        $this->open('/look-ups');
+        $this->see("{$took} of 600 credits");
+        $this->signIn('Ylva');
+        $this->open('/look-ups');
+        $this->press('Set the budgets');
+        $this->fill('input[name="credits[team]"]', $took);
+        $this->press('Set them');
+        $this->see('The budgets are set.');
+        $this->see('Nothing may be spent at present');
+        $this->press('Set the budgets');
+        $this->fill('input[name="credits[team]"]', '600');
+        $this->press('Set them');
+        $this->see('more accounts into this week’s plan');
+    }
+
     public function test_on_a_phone_the_list_comes_first_and_opens_what_is_tapped(): void
     {
         $window = $this->browser->manage()->window();

@@ -11,6 +11,8 @@ use App\Models\IndustryLabel;
 use App\Models\Intake;
 use App\Models\IntakeKind;
 use App\Models\KeptList;
+use App\Models\LookUpRun;
+use App\Models\LookUpService;
 use App\Models\Note;
 use App\Models\Position;
 use App\Models\Station;
@@ -40,6 +42,7 @@ final class DoorsTest extends TestCase
         'rules/{offer}/angles/restore/{ruleSet}', 'rules/{offer}/angles/{at}', 'team/{user}',
         'rules/{offer}/stories', 'rules/{offer}/stories/new', 'stories/{story}', 'stories/{story}/restore',
         'results/learned/back/{ruleSet}', 'results/learned/sources/{feed}',
+        'look-ups/budgets', 'look-ups/services', 'look-ups/services/new', 'look-ups/services/{service}',
         'offers', 'offers/{offer}', 'begin', 'begin/sells', 'begin/serves', 'begin/buys',
     ];
 
@@ -109,6 +112,7 @@ final class DoorsTest extends TestCase
     {
         $this->actingAs($this->rep);
         $feed = Feed::factory()->create();
+        $service = LookUpService::factory()->create();
         $story = Story::factory()->create(['offer_id' => $this->offer->id]);
         $before = [User::query()->count(), $this->offer->ruleSets()->count()];
         foreach ($this->routes() as $route) {
@@ -117,7 +121,7 @@ final class DoorsTest extends TestCase
                     '{offer}' => (string) $this->offer->id, '{at}' => '0',
                     '{ruleSet}' => (string) $this->offer->ruleSets()->value('id'),
                     '{user}' => (string) $this->lead->id, '{feed}' => (string) $feed->id,
-                    '{story}' => (string) $story->id,
+                    '{story}' => (string) $story->id, '{service}' => (string) $service->id,
                 ]);
                 foreach (array_diff($route->methods(), ['HEAD']) as $method) {
                     $this->call($method, $url, [
@@ -170,6 +174,9 @@ final class DoorsTest extends TestCase
         $watch = Watch::query()->sole();
         $ids = [
             '{account}' => $account->id, '{contact}' => Contact::query()->value('id'), '{list}' => $list->id,
+            '{run}' => LookUpRun::factory()->create(
+                ['offer_id' => $this->offer->id, 'user_id' => $this->rep->id, 'state' => LookUpRun::FINISHED],
+            )->id, '{service}' => LookUpService::factory()->create()->id,
             '{watch}' => $watch->id, '{offer}' => $this->offer->id, '{kind}' => IntakeKind::Accounts->value,
             '{format}' => 'csv', '{ruleSet}' => $this->offer->ruleSets()->value('id'), '{at}' => 0,
         ];
@@ -232,6 +239,9 @@ final class DoorsTest extends TestCase
             '{account}' => $account->id,
             '{contact}' => $contact->id,
             '{list}' => KeptList::query()->value('id'),
+            '{run}' => LookUpRun::factory()->create(
+                ['offer_id' => $this->offer->id, 'user_id' => $this->rep->id, 'state' => LookUpRun::FINISHED],
+            )->id, '{service}' => LookUpService::factory()->create()->id,
             '{offer}' => $this->offer->id, '{at}' => 0,
             '{user}' => $this->rep->id,
             '{station}' => $station->id,

@@ -11,6 +11,7 @@ use App\Models\Account;
 use App\Models\Approach;
 use App\Models\Channel;
 use App\Models\Contact;
+use App\Models\LookUpService;
 use App\Models\Offer;
 use App\Models\Position;
 use App\Models\Reason;
@@ -216,7 +217,9 @@ final readonly class ContactPage
                     )),
                 'about' => Format::line(
                     $channel->type->label().($channel->type === ChannelType::Email ? ', '.$channel->state->label() : '')
-                        .($channel->active_at === null ? '' : ', active '.Format::ago($channel->active_at)),
+                        .($channel->active_at === null ? '' : ', active '.Format::ago($channel->active_at))
+                        .($channel->checked_at === null ? '' : ' '.Format::ago($channel->checked_at)),
+                    $channel->source === null ? null : "found by {$channel->source}",
                     $kept === null ? null : "kept out: $kept",
                 ),
                 'worth' => Format::part($kept === null ? $channel->asRule(CarbonImmutable::now())->worth() : 0.0),
@@ -240,6 +243,14 @@ final readonly class ContactPage
     public function guesses(): array
     {
         return $this->isOut() === null ? array_map(Format::percent(...), Guesses::of($this->contact)) : [];
+    }
+
+    /** Whether a service can be asked for an address: there is none that was checked. */
+    public function mayLookUp(): bool
+    {
+        return $this->isOut() === null && LookUpService::query()->that(LookUpService::FINDS)->exists()
+            && ! $this->contact->channels->contains(fn (Channel $one): bool => $one->type === ChannelType::Email
+                && $one->state === AddressState::Valid);
     }
 
     public function guessedFrom(): string

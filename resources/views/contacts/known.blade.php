@@ -18,6 +18,8 @@
                 <input type="hidden" name="value" value="{{ $address }}"><x-button small>Keep</x-button></x-form>
         @endforeach
     @endif
+    @if ($page->mayLookUp())<x-button small class="mt-2" :href="route('look-ups.create', ['contacts' => [
+        $page->contact->id]])">Look up an address</x-button>@endif
     <x-more says="Add a channel" class="py-2" :open="$errors->hasAny(['type', 'value'])">
         <x-form :to="route('channels.store', $page->contact)" class="vstack gap-2 align-items-start mt-2">
             <x-field class="w-100" label="It is" name="type" :options="$page->channelTypes()" :value="old('type')" />

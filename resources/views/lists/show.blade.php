@@ -7,6 +7,8 @@
         @endcan
         <x-button :href="route('lists.reasons', $page->list)" key="r">Reasons for them</x-button>
         <x-button :href="$page->inFinder()">Open in the Finder</x-button>
+        @unless ($page->isOfAccounts())<x-button :href="route('look-ups.create', ['list' => $page->list->id])">Look up
+            addresses</x-button>@endunless
         @if ($page->isOfAccounts())<x-button :href="$page->people()">Its contacts</x-button>@endif
         <x-button opens="split">Split into batches</x-button>
         @if ($page->mayTry())<x-button opens="trial">A trial first</x-button>@endif

@@ -10,6 +10,7 @@
             <p class="text-body-tertiary mt-2">{{ $page->lead }}
                 @if ($page->isDone)<a href="/accounts">The ranking</a> shows the rest.@endif
                 @if ($page->hurry)<strong>{{ $page->hurry }}</strong>@endif</p>
+            <div hx-get="{{ route('look-ups.pays') }}" hx-trigger="load" hx-swap="outerHTML"></div>
             @include('today.just-in', ['in' => $page->justIn()])
             <x-wrong :for="['decision', 'until', 'reason', 'kind', 'next_step', 'next_step_on']" />
             @if ($page->newcomers() !== [])<p class="mt-2">New: @foreach ($page->newcomers() as $one)<a

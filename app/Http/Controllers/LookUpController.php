@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\LookUpRequest;
+use App\Jobs\RunLookUps;
+use App\LookUps\Wanted;
+use App\Models\Contact;
+use App\Models\LookUpRun;
+use App\Models\Offer;
+use App\Models\Outcome;
+use App\Support\Format;
+use App\Support\Together;
+use App\View\LookUps\BeginPage;
+use App\View\LookUps\LedgerPage;
+use App\View\LookUps\LookUpsPage;
+use App\View\LookUps\Pays;
+use App\View\LookUps\RunPage;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+
+/** Addresses asked for of outside services: what it would take, what it took, and what came. */
+final class LookUpController extends Controller
+{
+    public function index(Request $request, Offer $offer): View
+    {
+        return view('look-ups.index', ['page' => LookUpsPage::of($offer, self::user($request))]);
+    }
+
+    /** What look-ups would bring to this week's plan, in a line. */
+    public function pays(Request $request, Offer $offer): View
+    {
+        return view('look-ups.pays', ['pays' => Pays::of($offer, self::user($request))]);
+    }
+
+    public function ledger(): View
+    {
+        return view('look-ups.ledger', ['page' => LedgerPage::make()]);
+    }
+
+    /** What it would be; nothing is asked yet. */
+    public function create(LookUpRequest $request, Offer $offer): View
+    {
+        return view('look-ups.create', ['page' => $this->begun($request, $offer)]);
+    }
+
+    public function store(LookUpRequest $request, Offer $offer): RedirectResponse
+    {
+        $page = $this->begun($request, $offer);
+        $obstacle = $page->obstacle();
+        if ($obstacle !== null) {
+            return back()->withErrors(['contacts' => $obstacle === '' ? $page->says() : $obstacle]);
+        }
+        $run = Together::write(function () use ($request, $offer, $page): LookUpRun {
+            $run = LookUpRun::query()->create([
+                'offer_id' => $offer->id, 'user_id' => self::user($request)->id, 'list_id' => $page->list,
+                'name' => $page->name, 'accepts_doubtful' => $request->boolean('accepts_doubtful'),
+                'most' => $request->filled('most') ? $request->float('most') : null,
+            ]);
+            foreach (array_chunk($page->contacts(), 1000, true) as $some) {
+                DB::table('looked_up')->insert(array_map(fn (int $contact, int $position): array => [
+                    'look_up_run_id' => $run->id, 'contact_id' => $contact, 'position' => $position,
+                ], $some, array_keys($some)));
+            }
+
+            return $run;
+        });
+        RunLookUps::dispatch($run->id);
+
+        return redirect()->route('look-ups.run', $run)
+            ->with('said', Format::count($page->outlook->people, 'person is', 'people are').' being asked for.');
+    }
+
+    public function show(LookUpRun $run): View
+    {
+        return view('look-ups.run', ['page' => RunPage::of($run)]);
+    }
+
+    /** What is being asked at the moment is answered still. */
+    public function stop(LookUpRun $run): RedirectResponse
+    {
+        LookUpRun::query()->whereKey($run->id)->whereIn('state', [LookUpRun::QUEUED, LookUpRun::RUNNING])
+            ->update(['state' => LookUpRun::STOPPED]);
+
+        return redirect()->route('look-ups.run', $run)->with('said', 'Stopped. What was found stays.');
+    }
+
+    /** With those who were not asked for yet, and those for whom a service failed. */
+    public function resume(LookUpRun $run): RedirectResponse
+    {
+        if (! $run->isOpen()) {
+            Together::write(function () use ($run): void {
+                $run->people()->where('outcome', Outcome::Failed->value)
+                    ->update(['outcome' => Outcome::Waiting->value, 'why' => null]);
+                $run->update(['state' => LookUpRun::QUEUED, 'problem' => null, 'finished_at' => null]);
+            }, $run);
+            RunLookUps::dispatch($run->id);
+        }
+
+        return redirect()->route('look-ups.run', $run)->with('said', 'It goes on.');
+    }
+
+    private function begun(LookUpRequest $request, Offer $offer): BeginPage
+    {
+        $list = $request->list();
+        $people = $request->people();
+        $name = $list->name ?? (count($people) === 1
+            ? Contact::query()->find($people[0])?->name() ?? 'nobody' : Format::count(count($people), 'person', 'people'));
+
+        return BeginPage::of(
+            self::user($request), $name, $list?->id, Wanted::of($offer, $people, $request->least()), $request->least(),
+        );
+    }
+}

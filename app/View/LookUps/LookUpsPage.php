@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\LookUps;
+
+use App\LookUps\Records;
+use App\LookUps\Spending;
+use App\Models\Budget;
+use App\Models\LookUpRun;
+use App\Models\LookUpService;
+use App\Models\Offer;
+use App\Models\Outcome;
+use App\Models\User;
+use App\Support\Format;
+use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Support\Collection;
+
+/** What would be asked of whom for how much, what was asked, what it took, and how services do. */
+final readonly class LookUpsPage
+{
+    private const RUNS = 10;
+
+    /**
+     * @param  LengthAwarePaginator<int, LookUpRun>  $runs
+     * @param  Collection<int, LookUpService>  $services
+     */
+    private function __construct(
+        private User $user,
+        public Pays $pays,
+        public LengthAwarePaginator $runs,
+        private Collection $services,
+    ) {
+    }
+
+    public static function of(Offer $offer, User $user): self
+    {
+        return new self(
+            $user,
+            Pays::of($offer, $user),
+            LookUpRun::query()->with('user')->where('offer_id', $offer->id)->latest('id')->paginate(self::RUNS),
+            LookUpService::query()->orderBy('does', 'desc')->orderBy('position')->orderBy('id')->get(),
+        );
+    }
+
+    public function about(): string
+    {
+        $team = Spending::ofTeam();
+
+        return $team->limit === null ? 'no budget is set: nothing is bought'
+            : Format::worth(max(0, $team->limit - $team->spent)).' of '.Format::worth($team->limit)
+                .' credits left this month';
+    }
+
+    /** @return list<array{who: string, spent: string, share: float|null}> of the team, and of the one who looks */
+    public function budgets(): array
+    {
+        $line = fn (string $who, Spending $spending): array => [
+            'who' => $who, 'spent' => $spending->limit === null
+                ? Format::worth($spending->spent).' credits, no limit of their own'
+                : Format::worth($spending->spent).' of '.Format::worth($spending->limit).' credits',
+            'share' => $spending->limit > 0 ? min(1.0, $spending->spent / $spending->limit) : null,
+        ];
+
+        return [$line('The team', Spending::ofTeam()), $line('You', Spending::of($this->user))];
+    }
+
+    /** @return list<array{id: string, name: string, credits: string}> whose budget can be set */
+    public function limits(): array
+    {
+        $set = Budget::query()->pluck('credits', 'user_id');
+        $credits = fn (?float $one): string => $one === null ? '' : Format::worth($one);
+
+        return [
+            ['id' => 'team', 'name' => 'The team, a month', 'credits' => $credits($set[''] ?? null)],
+            ...User::query()->where('signs_in', true)->orderBy('name')->get()->map(fn (User $one): array => [
+                'id' => (string) $one->id, 'name' => $one->name, 'credits' => $credits($set[$one->id] ?? null),
+            ])->all(),
+        ];
+    }
+
+    /** @return list<array{service: LookUpService, does: string, record: string}> */
+    public function services(): array
+    {
+        return array_values($this->services->map(function (LookUpService $service): array {
+            $record = Records::of($service);
+
+            return [
+                'service' => $service, 'does' => $service->does === LookUpService::CHECKS ? 'checks addresses'
+                    : Format::count((int) round($service->price), 'credit').' for each found',
+                'record' => $service->does === LookUpService::CHECKS ? '' : ($record['asked'] === 0 ? 'not asked yet'
+                    : 'asked for '.Format::number($record['asked']).', found '.Format::number($record['found'])
+                        .', of which '.Format::number($record['alive']).' held; took '
+                        .Format::worth($record['spent'])),
+            ];
+        })->all());
+    }
+
+    /** @return list<array{run: LookUpRun, state: string, people: string, found: string, took: string}> */
+    public function rows(): array
+    {
+        return array_map(function (LookUpRun $run): array {
+            $counts = RunPage::counts($run);
+
+            return [
+                'run' => $run, 'state' => RunPage::stateOf($run), 'people' => Format::number(array_sum($counts)),
+                'found' => Format::number($counts[Outcome::Found->value] ?? 0)
+                    .(($doubtful = $counts[Outcome::Doubtful->value] ?? 0) > 0 ? " and $doubtful doubtful" : ''),
+                'took' => Format::worth($run->spent()),
+            ];
+        }, array_values($this->runs->items()));
+    }
+}

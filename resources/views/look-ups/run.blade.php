@@ -1,0 +1,39 @@
+<x-layout :title="$page->run->name" at="look-ups">
+    <x-back :to="route('look-ups')">Look-ups</x-back>
+    <h1 class="breaks">{{ $page->run->name }}</h1>
+    <div id="progress" class="vstack gap-3 mt-3" @if ($page->isMoving())
+        hx-get="{{ route('look-ups.run', $page->run) }}" hx-trigger="every 1s" hx-select="#progress" hx-swap="outerHTML"
+        @endif>
+        <p class="text-body-tertiary mb-0">{{ $page->about() }}</p>
+        @if ($page->run->problem)<p class="alert alert-warning mb-0" role="alert">{{ $page->run->problem }}</p>@endif
+        @if ($page->isMoving())<x-progress :share="$page->progress()" label="Asked for" class="measure" />@endif
+        <div class="d-flex flex-wrap gap-4">
+            @foreach ($page->tally() as $one)
+                <div><span class="font-figure fs-3 fw-semibold d-block"
+                    data-tally="{{ $one['field'] }}">{{ $one['number'] }}</span>
+                    <span class="text-body-secondary">{{ $one['label'] }}</span></div>
+            @endforeach
+        </div>
+        <div class="hstack gap-2">
+            @can('update', $page->run)
+                @if ($page->isMoving())<x-form :to="route('look-ups.stop', $page->run)"><x-button>Stop</x-button></x-form>
+                @elseif ($page->mayGoOn())<x-form :to="route('look-ups.resume', $page->run)"><x-button kind="primary">Go
+                    on</x-button></x-form>@endif
+            @endcan
+            @if ($page->run->list_id)<x-button :href="route('lists.show', $page->run->list_id)">The list</x-button>@endif
+        </div>
+        <x-table :heads="['Whom', 'What came', 'Who was asked']" :moves="false">
+            @foreach ($page->rows() as $row)
+                <tr><td><a class="fw-semibold text-body" href="{{ route('contacts.show',
+                    $row['contact']) }}">{{ $row['contact']->name() }}</a><br><span
+                    class="small text-body-secondary">{{ $row['contact']->account->name }}</span></td>
+                    <td>{{ $row['outcome'] }}@if ($row['why'] !== '')<br><span
+                        class="small text-body-secondary">{{ $row['why'] }}</span>@endif</td>
+                    <td class="small">@foreach ($row['asked'] as $one)<span class="d-block breaks">{{ $one['service'] }}:
+                        {{ $one['says'] }} <span class="text-body-secondary">· {{ $one['price'] }}</span></span>@endforeach</td>
+                </tr>
+            @endforeach
+        </x-table>
+    </div>
+    <x-pager :pages="$page->people" />
+</x-layout>
