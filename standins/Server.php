@@ -11,8 +11,13 @@ final readonly class Server
     {
     }
 
-    public function answer(string $method, string $address, string $known = '', string $body = '', string $key = ''): Answer
-    {
+    public function answer(
+        string $method,
+        string $address,
+        string $known = '',
+        string $body = '',
+        string $key = '',
+    ): Answer {
         $path = (string) parse_url($address, PHP_URL_PATH);
         parse_str((string) parse_url($address, PHP_URL_QUERY), $query);
         $parts = explode('/', trim($path, '/'));

@@ -127,7 +127,8 @@ final readonly class Gains
         $now = CarbonImmutable::now();
         $checked = self::checked($standings->keys()->all());
         $read = $chosen = $first = [];
-        foreach (FactsReader::for($now, $book)->read('`id` IN ('.$standings->keys()->implode(',').')') as $id => $facts) {
+        $which = '`id` IN ('.$standings->keys()->implode(',').')';
+        foreach (FactsReader::for($now, $book)->read($which) as $id => $facts) {
             $timing = Timing::of($book->catalogue, $facts->seriesFor($book->offer), $now->getTimestamp());
             // What is known beside it counts on; of an address that is doubtful now a little twice, for choosing only.
             $best = Standings::people($book, $facts, $timing, self::with(
@@ -191,8 +192,10 @@ final readonly class Gains
      */
     private static function checked(array $accounts): array
     {
-        return array_fill_keys(Contact::query()->whereIn('account_id', $accounts)->whereHas('channels', fn ($one) => $one
-            ->where('type', ChannelType::Email)->where('state', AddressState::Valid))->pluck('id')->all(), true);
+        return array_fill_keys(Contact::query()->whereIn('account_id', $accounts)->whereHas(
+            'channels',
+            fn ($one) => $one->where('type', ChannelType::Email)->where('state', AddressState::Valid),
+        )->pluck('id')->all(), true);
     }
 
     /**

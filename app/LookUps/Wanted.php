@@ -14,7 +14,7 @@ use Luftig\Core\Person\Title;
 use Luftig\Core\Reach\AddressState;
 use Luftig\Core\Reach\ChannelType;
 
-/** Whom one asks for, and whom not, and why: nobody who is kept out, out, not eligible, or reached already (rule 23). */
+/** Whom one asks for, and whom not and why: nobody who is kept out, out, not eligible, or reached already (rule 23). */
 final readonly class Wanted
 {
     private const CHUNK = 1000;

@@ -118,7 +118,7 @@ final class Waterfall
             }
             $line = $there ?? new LookUp([
                 'look_up_service_id' => $service->id, 'contact_id' => $contact->id,
-                'mark' => sha1(implode('|', [$service->id, $contact->id, now()->getTimestamp(), random_int(0, 1 << 30)])),
+                'mark' => bin2hex(random_bytes(20)),
                 'asked_at' => now(), 'size' => Authority::sizeClass($contact->account->headcount),
                 'country' => $contact->account->headquarters()?->country,
             ]);

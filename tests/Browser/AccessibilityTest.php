@@ -18,7 +18,8 @@ final class AccessibilityTest extends BrowserTestCase
         $draft = $this->draft();
         $main = [
             '/', '/accounts', '/accounts/1', '/contacts', '/contacts/1', '/finder', '/lists', '/network', '/reasons',
-            $reason, '/intake', '/look-ups', $draft, '/feeds/1', '/candidates', '/keep-out', '/rules/1', '/team', '/begin?step=2',
+            $reason, '/intake', '/look-ups', $draft, '/feeds/1', '/candidates', '/keep-out', '/rules/1', '/team',
+            '/begin?step=2',
         ];
         $further = [
             '/accounts?view=picture', '/accounts?tab=waiting',

@@ -66,7 +66,8 @@ final class LookUpsTest extends TestCase
         self::assertStringContainsString('Granvittne, Mossregister did not answer 3 times in a row', $run->problem);
         $this->ledgerIsWhatWasCharged('granvittne', 'snarfynd');
         // Whose answer came too late may have taken its credits: they are set aside, at least as many.
-        $slow = LookUp::query()->whereRelation('service', 'name', 'Mossregister')->where('price', 3)->pluck('mark')->all();
+        $slow = LookUp::query()->whereRelation('service', 'name', 'Mossregister')->where('price', 3)->pluck('mark')
+            ->all();
         self::assertCount(3, $slow);
         self::assertSame([], array_diff(array_keys($this->charges('mossregister')), $slow));
         $lies = LookUp::query()->where('verdict', AddressState::Invalid)->pluck('value')->all();

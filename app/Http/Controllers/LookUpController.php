@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\LookUpRequest;
 use App\Jobs\RunLookUps;
+use App\LookUps\BeginRun;
 use App\LookUps\Wanted;
 use App\Models\Contact;
 use App\Models\LookUpRun;
@@ -21,7 +22,6 @@ use App\View\LookUps\RunPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 
 /** Addresses asked for of outside services: what it would take, what it took, and what came. */
 final class LookUpController extends Controller
@@ -55,20 +55,15 @@ final class LookUpController extends Controller
         if ($obstacle !== null) {
             return back()->withErrors(['contacts' => $obstacle === '' ? $page->says() : $obstacle]);
         }
-        $run = Together::write(function () use ($request, $offer, $page): LookUpRun {
-            $run = LookUpRun::query()->create([
-                'offer_id' => $offer->id, 'user_id' => self::user($request)->id, 'list_id' => $page->list,
-                'name' => $page->name, 'accepts_doubtful' => $request->boolean('accepts_doubtful'),
-                'most' => $request->filled('most') ? $request->float('most') : null,
-            ]);
-            foreach (array_chunk($page->contacts(), 1000, true) as $some) {
-                DB::table('looked_up')->insert(array_map(fn (int $contact, int $position): array => [
-                    'look_up_run_id' => $run->id, 'contact_id' => $contact, 'position' => $position,
-                ], $some, array_keys($some)));
-            }
-
-            return $run;
-        });
+        $run = BeginRun::of(
+            $offer,
+            self::user($request),
+            $page->name,
+            $request->list(),
+            $page->wanted->contacts,
+            $request->filled('most') ? $request->float('most') : null,
+            $request->boolean('accepts_doubtful'),
+        );
         RunLookUps::dispatch($run->id);
 
         return redirect()->route('look-ups.run', $run)
@@ -108,8 +103,9 @@ final class LookUpController extends Controller
     {
         $list = $request->list();
         $people = $request->people();
-        $name = $list->name ?? (count($people) === 1
-            ? Contact::query()->find($people[0])?->name() ?? 'nobody' : Format::count(count($people), 'person', 'people'));
+        $many = count($people);
+        $name = $list->name ?? ($many === 1 ? Contact::query()->whereKey($people)->first()?->name() : null)
+            ?? Format::count($many, 'person', 'people');
 
         return BeginPage::of(
             self::user($request), $name, $list?->id, Wanted::of($offer, $people, $request->least()), $request->least(),

@@ -21,17 +21,20 @@ final class LookUpServiceRequest extends FormRequest
                 'required', 'string', 'max:60', Rule::unique('look_up_services')->ignore($this->route('service')),
             ],
             'does' => ['required', Rule::in([LookUpService::FINDS, LookUpService::CHECKS])],
-            'address' => ['bail', 'required', 'string', 'max:500', function (string $_, mixed $value, Closure $fail): void {
-                try {
-                    Site::of((string) $value);
-                } catch (Unreachable $e) {
-                    $fail($e->getMessage());
-                }
-            }],
+            'address' => ['bail', 'required', 'string', 'max:500', self::mayBeAsked(...)],
             'secret' => ['nullable', 'string', 'max:500'],
             'price' => ['required', 'numeric', 'between:0,1000'],
             'position' => ['required', 'integer', 'between:0,99'],
         ];
+    }
+
+    private static function mayBeAsked(string $field, mixed $value, Closure $fail): void
+    {
+        try {
+            Site::of((string) $value);
+        } catch (Unreachable $e) {
+            $fail($e->getMessage());
+        }
     }
 
     /** @return array<string, string> */
@@ -40,7 +43,8 @@ final class LookUpServiceRequest extends FormRequest
         return [
             'name.required' => 'Give the service a name.', 'name.unique' => 'There is a service of this name.',
             'name.max' => 'A name has up to 60 characters.',
-            'does.*' => 'It finds addresses, or checks them.', 'price.*' => 'A price is a number of credits, 0 to 1,000.',
+            'does.*' => 'It finds addresses, or checks them.',
+            'price.*' => 'A price is a number of credits, 0 to 1,000.',
             'address.required' => 'Give the address at which it is asked.',
             'position.*' => 'Its place in the order is a number from 0 to 99.',
         ];

@@ -79,14 +79,15 @@ final readonly class LookUpsPage
         ];
     }
 
-    /** @return list<array{service: LookUpService, does: string, record: string}> */
+    /** @return list<array{service: LookUpService, pauses: string, does: string, record: string}> */
     public function services(): array
     {
         return array_values($this->services->map(function (LookUpService $service): array {
             $record = Records::of($service);
 
             return [
-                'service' => $service, 'does' => $service->does === LookUpService::CHECKS ? 'checks addresses'
+                'service' => $service, 'pauses' => $service->paused ? 'Ask again' : 'Pause',
+                'does' => $service->does === LookUpService::CHECKS ? 'checks addresses'
                     : Format::count((int) round($service->price), 'credit').' for each found',
                 'record' => $service->does === LookUpService::CHECKS ? '' : ($record['asked'] === 0 ? 'not asked yet'
                     : 'asked for '.Format::number($record['asked']).', found '.Format::number($record['found'])

@@ -83,7 +83,9 @@ final readonly class RunPage
             }
         }
 
-        return [...$tally, ['label' => 'credits', 'number' => Format::worth($this->run->spent()), 'field' => 'credits']];
+        $tally[] = ['label' => 'credits', 'number' => Format::worth($this->run->spent()), 'field' => 'credits'];
+
+        return $tally;
     }
 
     /** Whether there is somebody to ask for, or to ask for again. */

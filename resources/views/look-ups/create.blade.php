@@ -12,12 +12,12 @@
                     @else @foreach ($page->contacts() as $contact)<input type="hidden" name="contacts[]"
                         value="{{ $contact }}">@endforeach @endif
                     @if ($page->least !== null)<input type="hidden" name="least" value="{{ $page->least }}">@endif
-                    <x-field label="Take at most so many credits" name="most" type="number" min="0.1" step="any" required
-                        :value="old('most', $page->proposedMost())" />
+                    <x-field label="Take at most so many credits" name="most" type="number" min="0.1" step="any"
+                        required :value="old('most', $page->proposedMost())" />
                     <x-field label="Be content with" name="accepts_doubtful" :value="old('accepts_doubtful', 0)"
-                        :options="[0 => 'a checked address', 1 => 'a doubtful one too, where nothing contradicts it']" />
-                    <p class="form-text">Asked are {{ $page->order() }}. What is found is paid, what is not is not. It can
-                        be stopped at any moment.</p>
+                        :options="[0 => 'a checked address', 1 => 'a doubtful one too, where nothing contradicts']" />
+                    <p class="form-text">Asked are {{ $page->order() }}. What is found is paid, what is not is not. It
+                        can be stopped at any moment.</p>
                     <div><x-button kind="primary">Ask for {{ App\Support\Format::count($page->outlook->people, 'person',
                         'people') }}</x-button></div>
                 </x-form>

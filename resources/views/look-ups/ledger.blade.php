@@ -5,7 +5,8 @@
     @else
         <x-table :heads="['Asked', 'Service', 'For whom', 'By', 'What it said', '#Credits']" :moves="false">
             @foreach ($page->rows() as $row)
-                <tr><td class="small text-nowrap"><x-ago :time="$row['line']->asked_at" /></td><td>{{ $row['service'] }}</td>
+                <tr><td class="small text-nowrap"><x-ago :time="$row['line']->asked_at" /></td>
+                    <td>{{ $row['service'] }}</td>
                     <td>@if ($row['line']->contact)<a href="{{ route('contacts.show',
                         $row['line']->contact) }}">{{ $row['who'] }}</a>@else{{ $row['who'] }}@endif</td>
                     <td class="small">{{ $row['by'] }}</td><td class="small breaks">{{ $row['says'] }}</td>

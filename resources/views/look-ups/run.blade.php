@@ -16,11 +16,13 @@
         </div>
         <div class="hstack gap-2">
             @can('update', $page->run)
-                @if ($page->isMoving())<x-form :to="route('look-ups.stop', $page->run)"><x-button>Stop</x-button></x-form>
+                @if ($page->isMoving())<x-form
+                    :to="route('look-ups.stop', $page->run)"><x-button>Stop</x-button></x-form>
                 @elseif ($page->mayGoOn())<x-form :to="route('look-ups.resume', $page->run)"><x-button kind="primary">Go
                     on</x-button></x-form>@endif
             @endcan
-            @if ($page->run->list_id)<x-button :href="route('lists.show', $page->run->list_id)">The list</x-button>@endif
+            @if ($page->run->list_id)<x-button :href="route('lists.show', $page->run->list_id)">The
+                list</x-button>@endif
         </div>
         <x-table :heads="['Whom', 'What came', 'Who was asked']" :moves="false">
             @foreach ($page->rows() as $row)
@@ -29,8 +31,9 @@
                     class="small text-body-secondary">{{ $row['contact']->account->name }}</span></td>
                     <td>{{ $row['outcome'] }}@if ($row['why'] !== '')<br><span
                         class="small text-body-secondary">{{ $row['why'] }}</span>@endif</td>
-                    <td class="small">@foreach ($row['asked'] as $one)<span class="d-block breaks">{{ $one['service'] }}:
-                        {{ $one['says'] }} <span class="text-body-secondary">· {{ $one['price'] }}</span></span>@endforeach</td>
+                    <td class="small">@foreach ($row['asked'] as $one)<span
+                        class="d-block breaks">{{ $one['service'] }}: {{ $one['says'] }}
+                        <span class="text-body-secondary">· {{ $one['price'] }}</span></span>@endforeach</td>
                 </tr>
             @endforeach
         </x-table>

@@ -12,9 +12,10 @@
         <x-field label="Address" name="address" type="url" required maxlength="500"
             :value="old('address', $service->address)" placeholder="https://finder.example/v1" />
         <x-field label="What it knows us by" name="secret" type="password" maxlength="500" autocomplete="off"
-            :hint="$service->secret ? 'One is kept; leave this empty to keep it.' : 'Sent with each question, if set.'" />
-        <x-field label="Credits for each that it finds" name="price" type="number" min="0" max="1000" step="any" required
-            :value="old('price', $service->price)" />
+            :hint="$service->secret ? 'One is kept; leave this empty to keep it.'
+                : 'Sent with each question, if set.'" />
+        <x-field label="Credits for each that it finds" name="price" type="number" min="0" max="1000" step="any"
+            required :value="old('price', $service->price)" />
         <x-field label="Its place in the order, the first is 0" name="position" type="number" min="0" max="99" required
             :value="old('position', $service->position)" />
         <div><x-button kind="primary">{{ $service->exists ? 'Save' : 'Add the service' }}</x-button></div>
