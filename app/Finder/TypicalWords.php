@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Finder;
 
 use Illuminate\Support\Facades\DB;
+use Luftig\Core\Likeness\Frequencies;
+use Luftig\Core\Likeness\TypicalPhrase;
+use Luftig\Core\Likeness\TypicalPhrases;
 use Luftig\Core\Search\Comparison;
 use Luftig\Core\Search\Field;
 use Luftig\Core\Search\Subject;
 use Luftig\Core\Text\Fold;
-use Luftig\Core\Text\Phrases;
+use Luftig\Core\Text\Grams;
 use Luftig\Core\Text\Query;
 
 /**
@@ -98,9 +101,9 @@ final class TypicalWords
         $own = $search->spread(self::SAMPLE);
         $others = array_values(array_diff($everybody->spread(3 * self::SAMPLE), $own));
         $texts = self::texts($search->subject, $field, $own);
-        $typical = Phrases::typical(
-            array_map(self::line(...), $texts),
-            array_map(self::line(...), self::texts($search->subject, $field, $others)),
+        $typical = TypicalPhrases::of(
+            Frequencies::of(array_map(Grams::of(...), $texts)),
+            Frequencies::of(array_map(Grams::of(...), self::texts($search->subject, $field, $others))),
             8,
         );
         // Shown as they are written, and not as they are compared.
@@ -110,13 +113,10 @@ final class TypicalWords
             $written[trim(Fold::line($word))] ??= $word;
         }
 
-        return array_map(
-            fn (int|string $phrase): string => implode(
-                ' ',
-                array_map(fn (string $word): string => $written[$word] ?? $word, explode(' ', (string) $phrase)),
-            ),
-            array_keys($typical),
-        );
+        return array_map(fn (TypicalPhrase $one): string => implode(
+            ' ',
+            array_map(fn (string $word): string => $written[$word] ?? $word, explode(' ', $one->phrase)),
+        ), $typical);
     }
 
     /**
@@ -136,12 +136,6 @@ final class TypicalWords
                 ->selectRaw("CONCAT_WS('; ', keywords, description, site_texts.text) AS words")->pluck('words');
 
         return array_values($texts->all());
-    }
-
-    /** Folded; a mark stands where a sentence or a list ends, so that no pair is made across it. */
-    private static function line(string $text): string
-    {
-        return implode('·', array_map(Fold::line(...), preg_split('/[;.,|\n]+/', $text) ?: []));
     }
 
     private static function step(Field $field, string $phrase): StepForm

@@ -270,6 +270,20 @@ final class Input
         }
     }
 
+    /** @return list<int|string> texts or whole numbers; none where the field is absent */
+    public function ids(string $field): array
+    {
+        $list = $this->has($field) ? $this->list($field) : [];
+        foreach ($list as $i => $value) {
+            if (! is_int($value) && ! is_string($value)) {
+                throw Mistake::at($this->place($field)."[$i]", 'This is a text or a whole number.');
+            }
+        }
+
+        /** @var list<int|string> $list */
+        return $list;
+    }
+
     /** A text or a whole number. */
     public function id(string $field): int|string
     {

@@ -19,7 +19,7 @@ final class Shell
         TechnologiesOperation::class, AboutOperation::class, SameStoryOperation::class, PlanOperation::class,
         LearnOperation::class, LookBackOperation::class, StoryOperation::class, AngleOperation::class,
         DraftOperation::class, PathsOperation::class, EmailPatternsOperation::class, BouncesOperation::class,
-        LookUpsOperation::class,
+        LookUpsOperation::class, LookalikesOperation::class, PhrasesOperation::class,
     ];
 
     private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION;

@@ -13,8 +13,8 @@ final class Walls
 {
     /** Each builds on those before it. */
     private const CORE = [
-        'Text', 'Geo', 'Company', 'Person', 'Fit', 'Signal', 'Reach', 'Buying', 'Priority', 'Search', 'Index', 'Reason',
-        'Learning', 'Rules', 'Shell',
+        'Text', 'Geo', 'Company', 'Person', 'Fit', 'Signal', 'Reach', 'Buying', 'Priority', 'Search', 'Index',
+        'Likeness', 'Reason', 'Learning', 'Rules', 'Shell',
     ];
 
     /** Each builds on those before it; what Laravel brings (Models, Http, Jobs …) stands below or above all of them. */

@@ -8,7 +8,6 @@ use Eris\Generators;
 use Eris\TestTrait;
 use Luftig\Core\Text\Excerpt;
 use Luftig\Core\Text\Fold;
-use Luftig\Core\Text\Phrases;
 use Luftig\Core\Text\Query;
 use Luftig\Core\Text\QueryMistake;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -299,79 +298,6 @@ final class QueryTest extends TestCase
         self::assertSame('maintenance and plant', Query::parse('maintenance plant')->readsAs());
         $this->expectException(QueryMistake::class);
         Query::parse(" ?\n !");
-    }
-
-    public function test_how_typical_a_phrase_is_follows_the_log_odds(): void
-    {
-        $word = Generators::elements('air', 'pump', 'shift', 'and', 'of', '42', 'ox', 'line');
-        $text = Generators::map(
-            fn (array $words): string => Fold::line(implode(' ', $words)),
-            Generators::vector(4, $word),
-        );
-        $this->limitTo(60)
-            ->forAll(Generators::vector(14, $text), Generators::vector(30, $text), Generators::choose(0, 14))
-            ->disableShrinking()->then(function (
-                array $here,
-                array $elsewhere,
-                int $often,
-            ): void {
-                // So that some phrase is typical.
-                $here = [...$here, ...array_fill(0, $often, Fold::line('oil free air'))];
-                $in = fn (string $phrase, array $texts): int => count(
-                    array_filter($texts, fn (string $line): bool => str_contains($line, " $phrase ")),
-                );
-                $says = ['air', 'pump', 'shift', 'line', 'oil', 'free'];
-                $expected = [];
-                foreach (
-                    [
-                        ...$says,
-                        ...array_merge(...array_map(
-                            fn (string $a): array => array_map(fn (string $b): string => "$a $b", $says),
-                            $says,
-                        )),
-                    ] as $phrase
-                ) {
-                    [$x, $y, $n, $m] = [$in($phrase, $here), $in($phrase, $elsewhere), count($here), count($elsewhere)];
-                    $prior = 20 * ($x + $y) / ($n + $m);
-                    $odds = fn (float $count, float $of): float => log(
-                        ($count + $prior) / max($of + 20 - $count - $prior, .5),
-                    );
-                    if (
-                        $x >= 2
-                        && ($z = ($odds($x, $n) - $odds($y, $m)) / sqrt(1 / ($x + $prior) + 1 / ($y + $prior))) >= 1.96
-                    ) {
-                        $expected[$phrase] = $z;
-                    }
-                }
-                foreach (array_keys($expected) as $pair) {
-                    foreach (str_contains($pair, ' ') ? explode(' ', $pair) : [] as $part) {
-                        if ($in($pair, $here) >= .9 * $in($part, $here)) {
-                            unset($expected[$part]);
-                        }
-                    }
-                }
-                arsort($expected);
-                $typical = Phrases::typical($here, $elsewhere);
-                self::assertEqualsWithDelta(array_values(array_slice($expected, 0, 12)), array_values($typical), 1e-9);
-                self::assertSame([], array_diff_key($typical, $expected));
-                self::assertSame(array_slice($typical, 0, 2), Phrases::typical($here, $elsewhere, 2));
-            });
-    }
-
-    public function test_typical_phrases_are_frequent_here_and_rare_elsewhere(): void
-    {
-        $fold = fn (string $text, int $times): array => array_fill(0, $times, Fold::line($text));
-        $here = [...$fold('Head of compressed air, three shifts', 12), ...$fold('Plant manager', 8)];
-        $elsewhere = [...$fold('Plant manager, three shifts', 40), ...$fold('Head of sales', 40)];
-        $typical = Phrases::typical($here, $elsewhere);
-        self::assertArrayHasKey('compressed air', $typical);
-        self::assertArrayNotHasKey('compressed', $typical, 'the pair says as much');
-        foreach (['three shifts', 'plant manager', 'head', 'of'] as $common) {
-            self::assertArrayNotHasKey($common, $typical);
-        }
-        self::assertGreaterThanOrEqual(Phrases::SURE, min($typical));
-        self::assertSame([], Phrases::typical($fold('once only', 1), $elsewhere), 'one text is no pattern');
-        self::assertSame([], Phrases::typical([], []));
     }
 
     /** @return list<array{string, string, string|null}> query, text, the stretch for which it matches */
