@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /*
  * Speed and memory as ratios measured in one run, on a database of its own that is gone afterwards.
- *   ./luftig bench [accounts] [signals] [contacts] [part: standings, finder, intake, feeds or paths]
+ *   ./luftig bench [accounts] [signals] [contacts] [part: standings, finder, intake, feeds, paths or alike]
  * And how good the ranking is, without a database:
  *   ./luftig bench judgement [worlds]
  */
@@ -43,6 +43,7 @@ require __DIR__.'/finder.php';
 require __DIR__.'/intake.php';
 require __DIR__.'/feeds.php';
 require __DIR__.'/paths.php';
+require __DIR__.'/alike.php';
 
 printf(
     "%s accounts, %s signals, %s contacts\n",
@@ -52,11 +53,12 @@ printf(
 );
 $part === 'feeds'
     || say(sprintf('A world to measure in: %.1f s', seconds(fn () => world($accounts, $signals, $contacts))));
-in_array($part, ['intake', 'feeds', 'paths'], true) || standings($accounts, $part !== 'finder');
+in_array($part, ['intake', 'feeds', 'paths', 'alike'], true) || standings($accounts, $part !== 'finder');
 in_array($part, [null, 'finder'], true) && finder();
 in_array($part, [null, 'intake'], true) && intake($accounts);
 in_array($part, [null, 'feeds'], true) && feeds($accounts);
 in_array($part, [null, 'paths'], true) && paths();
+in_array($part, [null, 'alike'], true) && alike($accounts);
 DB::purge();
 (new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'luftig', ''))->exec('DROP DATABASE luftig_bench');
 ended();

@@ -1,6 +1,7 @@
 <?php
 
 use App\Jobs\AskFeed;
+use App\Jobs\GatherPhrases;
 use App\Jobs\MailAlerts;
 use App\Jobs\RefreshStandings;
 use App\Lists\RunWatch;
@@ -13,6 +14,7 @@ Schedule::job(RefreshStandings::ofChanged())->everyMinute()->withoutOverlapping(
 Schedule::call(fn () => RunWatch::runDue())->name('watches')->everyMinute()->withoutOverlapping();
 Schedule::call(fn () => AskFeed::due())->name('feeds')->everyMinute()->withoutOverlapping();
 Schedule::job(new MailAlerts)->everyTenMinutes()->withoutOverlapping();
+Schedule::job(new GatherPhrases)->dailyAt('01:30')->withoutOverlapping();
 Schedule::call(fn () => CheckAgain::due())->name('check addresses again')->dailyAt('03:30')->withoutOverlapping();
 Schedule::command('luftig:resume')->everyMinute();
 Schedule::command('luftig:tidy')->daily();

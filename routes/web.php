@@ -3,6 +3,7 @@
 use App\Exports\ExportFormats;
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AlertController;
+use App\Http\Controllers\AlikeController;
 use App\Http\Controllers\AngleController;
 use App\Http\Controllers\ApproachController;
 use App\Http\Controllers\AskController;
@@ -198,6 +199,12 @@ Route::middleware('auth')->group(function (): void {
         ->can('create', Note::class);
     Route::delete('/notes/{note}', [NoteController::class, 'destroy'])->name('notes.destroy')->can('delete', 'note');
 
+    Route::get('/alike', [AlikeController::class, 'index'])->name('alike')->can('viewAny', Account::class);
+    Route::post('/alike', [AlikeController::class, 'add'])->name('alike.add')->can('viewAny', Account::class);
+    Route::get('/alike/phrases', [AlikeController::class, 'phrases'])->name('alike.phrases')
+        ->can('viewAny', Account::class);
+    Route::post('/alike/phrases', [AlikeController::class, 'search'])->name('alike.search')
+        ->can('viewAny', Account::class);
     Route::get('/finder', [FinderController::class, 'index'])->name('finder')->can('viewAny', Account::class);
     Route::post('/finder', [FinderController::class, 'narrow'])->name('finder.narrow')->can('viewAny', Account::class);
     Route::get('/finder/words', [FinderController::class, 'words'])->name('finder.words')

@@ -48,7 +48,7 @@ final class Menu
             'The account' => [
                 Field::Name, Field::Domain, Field::Parent, Field::Industry, Field::MainIndustry, Field::Country,
                 Field::Region, Field::City, Field::PostalArea, Field::Near, ...array_values(AccountField::conditions()),
-                Field::Revenue, Field::Spending, Field::Technology, Field::Words, Field::Attribute,
+                Field::Revenue, Field::Spending, Field::Technology, Field::Words, Field::Alike, Field::Attribute,
                 Field::KnownContacts,
             ],
             'How it stands' => [

@@ -18,9 +18,12 @@ final class Pasted
     /** @return string the text, or the mark under which it is kept */
     public static function short(string $text): string
     {
-        if (strlen($text) <= self::SHORT) {
-            return $text;
-        }
+        return strlen($text) <= self::SHORT ? $text : self::keep($text);
+    }
+
+    /** @return string the mark under which a text is kept, however short */
+    public static function keep(string $text): string
+    {
         $mark = '@'.substr(hash('sha256', $text), 0, 20);
         DB::table('pasted')
             ->upsert([['mark' => $mark, 'text' => $text, 'created_at' => now()]], 'mark', ['created_at']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Finder;
 
+use App\Alike\AlikeTo;
 use App\Models\Approach;
 use App\Models\Channel;
 use App\Models\Decision;
@@ -93,6 +94,9 @@ final class Sets
             return Approach::query()->where('offer_id', $this->offer->id)
                 ->when($by > 0, fn ($query) => $query->where('user_id', $by))->whereNotNull($column)->distinct()
                 ->pluck($column)->all();
+        }
+        if (str_starts_with($what, 'alike-')) {
+            return AlikeTo::fromName(substr($what, 6))->ids();
         }
         if (str_starts_with($what, 'reach-')) {
             return Reachability::fromName(substr($what, 6))->ids($this->offer);

@@ -85,6 +85,9 @@ final readonly class StepCondition
             $this->step->field === Field::Reach => Condition::any(
                 $this->step->field, [$this->step->reach()->named()], $x,
             ),
+            $this->step->field === Field::Alike => Condition::any(
+                $this->step->field, [$this->step->alike()->named()], $x,
+            ),
             default => $this->step->field === Field::KeptOut || $this->step->values() !== []
                 ? Sets::condition($this->step->field, $subject, $this->step->values(), $x)
                 : throw new Mistake('Choose at least one.'),

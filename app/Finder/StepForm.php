@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Finder;
 
+use App\Alike\AlikeTo;
 use Luftig\Core\Mistake;
 use Luftig\Core\Search\Comparison;
 use Luftig\Core\Search\Condition;
@@ -162,6 +163,24 @@ final readonly class StepForm
             $this->given['n'] ?? '1',
             ($this->given['new'] ?? '') === '1',
         );
+    }
+
+    /** @throws Mistake with a sentence */
+    public function alike(): AlikeTo
+    {
+        $values = $this->values();
+        $most = $this->given['n'] ?? (string) AlikeTo::USUAL;
+        $known = ValueLabel::accounts([...$values, ...$this->values('q2')]);
+        $unknown = array_values(array_filter($values, fn (string $one): bool => ! isset($known[$one])));
+        if ($unknown !== []) {
+            throw new Mistake("Nobody of the base has the domain “{$unknown[0]}”.");
+        }
+        $ids = fn (array $all): array => array_values(array_map(
+            fn (string $one): string => (string) $known[$one],
+            array_filter($all, fn (string $one): bool => isset($known[$one])),
+        ));
+
+        return AlikeTo::from($ids($values), $ids($this->values('q2')), ctype_digit($most) ? (int) $most : 0);
     }
 
     public function given(string $key): string

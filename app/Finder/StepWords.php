@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Finder;
 
+use App\Alike\AlikeTo;
 use Luftig\Core\Mistake;
 use Luftig\Core\Search\Comparison;
 use Luftig\Core\Search\Field;
@@ -52,6 +53,7 @@ final readonly class StepWords
             $this->step->field === Field::Attribute => $which.': '
                 .(implode(', ', array_filter([...$this->step->values(), $this->between('lo', 'hi', '')])) ?: 'any'),
             $this->step->field === Field::Reach => $this->reaches(),
+            $this->step->field === Field::Alike => $this->likes(),
             $this->step->field === Field::KeptOut => 'customers, competitors, agencies, keep-out',
             $this->step->field === Field::Growth => $this->grows(),
             $this->step->field->test() === Comparison::Range => $this
@@ -84,6 +86,17 @@ final readonly class StepWords
         } catch (Mistake) {
             return $this->between('lo', 'hi', '');
         }
+    }
+
+    private function likes(): string
+    {
+        $names = ValueLabel::names($this->step->values());
+        $not = ValueLabel::names($this->step->values('q2'));
+        $listed = fn (array $all): string => implode(', ', array_slice($all, 0, self::SAID))
+            .(($more = count($all) - self::SAID) > 0 ? " and $more more" : '');
+
+        return 'the '.($this->step->given('n') ?: (string) AlikeTo::USUAL).' most like '.$listed($names)
+            .($not === [] ? '' : ', not like '.$listed($not));
     }
 
     private function reaches(): string

@@ -52,6 +52,51 @@ final class ValueLabel
         };
     }
 
+    /**
+     * Accounts by what stands for them: a domain, or the number of one; a pasted text stands for itself.
+     *
+     * @param  list<string>  $values
+     * @return array<array-key, int|string> value → id, or the mark of the text
+     */
+    public static function accounts(array $values): array
+    {
+        $known = [];
+        foreach ($values as $value) {
+            if (preg_match('/^~[0-9a-f]{20}$/', $value) === 1) {
+                $known[$value] = $value;
+
+                continue;
+            }
+            $domain = Domain::from($value)?->name;
+            $id = DB::table('accounts')->when(
+                ctype_digit($value),
+                fn ($query) => $query->where('id', (int) $value),
+                fn ($query) => $query->where('domain', $domain ?? $value),
+            )->selectRaw('COALESCE(merged_into, id) AS id')->value('id');
+            if ($id !== null) {
+                $known[$value] = (int) $id;
+            }
+        }
+
+        return $known;
+    }
+
+    /**
+     * @param  list<string>  $values  that stand for accounts
+     * @return list<string>
+     */
+    public static function names(array $values): array
+    {
+        $known = self::accounts($values);
+        $names = DB::table('accounts')->whereIn('id', array_filter($known, is_int(...)))->pluck('name', 'id');
+
+        return array_map(fn (string $one): string => match (true) {
+            ! isset($known[$one]) => $one,
+            is_string($known[$one]) => 'a pasted text',
+            default => (string) ($names[$known[$one]] ?? $one),
+        }, $values);
+    }
+
     /** What it surely means; else as it was typed. */
     private static function industry(string $value): string
     {

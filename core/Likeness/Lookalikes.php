@@ -30,12 +30,12 @@ final readonly class Lookalikes
     /**
      * @param  list<Profile>  $examples
      * @param  list<array<string, float>>  $vectors  of the examples
-     * @param  array<string, float>  $query
+     * @param  array<string, float>  $query  phrase → weight; below 0 what only counter-examples say
      */
     private function __construct(
         private array $examples,
         private array $vectors,
-        private array $query,
+        public array $query,
         private Frequencies $frequencies,
     ) {
     }
@@ -121,15 +121,6 @@ final readonly class Lookalikes
         }
 
         return $odd;
-    }
-
-    /** @return list<string> phrases that speak most for what is alike, as a search could use them */
-    public function phrases(int $most): array
-    {
-        $query = array_filter($this->query, static fn (float $weight): bool => $weight > 0);
-        arsort($query);
-
-        return array_slice(array_map(strval(...), array_keys($query)), 0, $most);
     }
 
     private function coherenceWithout(int $i): float

@@ -79,6 +79,7 @@ enum Field: string
     case Work = 'work';
     case Approached = 'approached';
     case ListOf = 'list';
+    case Alike = 'alike';
     case Tag = 'tag';
     case KeptOut = 'kept_out';
 
@@ -93,7 +94,8 @@ enum Field: string
             self::Name, self::Words, self::Title, self::About, self::EventText, self::BeforeTitle,
             self::BeforeCompany, self::OpeningTitle, self::OpeningText, self::OpeningPlace => Comparison::Query,
             self::Near => Comparison::Near,
-            self::Work, self::ListOf, self::Tag, self::KeptOut, self::Approached, self::Reach => Comparison::Sets,
+            self::Work, self::ListOf, self::Tag, self::KeptOut, self::Approached, self::Reach,
+            self::Alike => Comparison::Sets,
             self::Event, self::Before, self::Opening => Comparison::Parts,
             default => Comparison::Any,
         };
@@ -257,6 +259,7 @@ enum Field: string
             self::OpeningType => 'employment type',
             self::LastApproach => 'last approach (months ago)',
             self::Reach => 'in reach',
+            self::Alike => 'alike to …',
             self::Before => 'a position before',
             self::BeforeTitle => 'title',
             self::BeforeCompany => 'company',

@@ -6,13 +6,22 @@ namespace Luftig\Core\Text;
 
 /**
  * The words, pairs and triples of neighbouring words of a text, folded. No phrase reaches across the end of a sentence
- * or of an item of a list; none begins or ends with a word that says nothing.
+ * or of an item of a list, or a word that anybody says of themselves; none begins or ends with a word that says nothing.
  */
 final class Grams
 {
     private const LONGEST = 3;
 
     private const SHORTEST_WORD = 2;
+
+    /** What joins two phrases and belongs to neither. */
+    private const JOINS = ['and', 'und', 'och', 'og', 'oraz', 'seka', 'ja', 'et', 'or', 'oder', 'eller', 'lub'];
+
+    /** Of what anybody says of themselves. */
+    private const ANYBODYS = [
+        'we', 'us', 'ours', 'you', 'your', 'make', 'makes', 'made', 'making', 'offer', 'offers', 'wir', 'uns', 'unsere',
+        'machen', 'bieten', 'vi', 'oss', 'vara', 'gor', 'laver', 'lager', 'my', 'wij', 'onze', 'maken', 'nous', 'notre',
+    ];
 
     private const ENDS = '/[;.,:!?|()\n\r·–—]+|\s-\s/u';
 
@@ -31,7 +40,7 @@ final class Grams
                     $grams[$word] = ($grams[$word] ?? 0) + 1;
                 }
                 $phrase = $word;
-                for ($n = 1; $n < self::LONGEST && isset($words[$i + $n]); $n++) {
+                for ($n = 1; $n < self::LONGEST && isset($words[$i + $n]) && ! self::ends($words[$i + $n]); $n++) {
                     $phrase .= ' '.$words[$i + $n];
                     if (self::says($words[$i + $n])) {
                         $grams[$phrase] = ($grams[$phrase] ?? 0) + 1;
@@ -69,6 +78,14 @@ final class Grams
 
     private static function says(string $word): bool
     {
-        return strlen($word) >= self::SHORTEST_WORD && ! StopWords::has($word);
+        return strlen($word) >= self::SHORTEST_WORD && ! StopWords::has($word) && ! self::ends($word);
+    }
+
+    private static function ends(string $word): bool
+    {
+        static $ends = null;
+        $ends ??= array_fill_keys([...self::JOINS, ...self::ANYBODYS], true);
+
+        return isset($ends[$word]);
     }
 }

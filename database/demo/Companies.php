@@ -29,7 +29,8 @@ final class Companies
     /** @var array<string, list<string>> */
     private array $cities = [];
 
-    public function __construct(private readonly Dice $dice)
+    /** @param  Crafts|null  $crafts  null: nobody says what they really make */
+    public function __construct(private readonly Dice $dice, private readonly ?Crafts $crafts = null)
     {
     }
 
@@ -69,7 +70,7 @@ final class Companies
         $system = $this->dice->chance(.35) ? $this->dice->pick(Words::SYSTEMS) : '';
         $logger = $this->dice->chance(.22) ? $this->dice->pick(Words::LOGGERS) : '';
 
-        return [
+        $company = [
             'name' => $name.($this->dice->chance(.55) ? ' '.self::SUFFIX[$country] : ''),
             'domain' => $this->dice->chance(.3) ? 'https://www.'.$domain.'/' : $domain,
             'industry' => $this->dice->chance(.03) ? 'manufacturing' : $this->dice->pick($labels),
@@ -99,6 +100,8 @@ final class Companies
                 'system' => $system, 'logger' => $logger,
             ],
         ];
+
+        return $this->crafts?->speak($company, $code) ?? $company;
     }
 
     private function heads(int $heads): string

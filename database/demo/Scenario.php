@@ -72,6 +72,11 @@ final class Scenario
 
     private readonly Moves $moves;
 
+    private readonly Dice $crafts;
+
+    /** @var array<string, string> domain → what the firm really makes */
+    public array $made = [];
+
     /** @var list<array<string, mixed>> who was made, with what has to follow from their positions under `truth` */
     public array $people = [];
 
@@ -88,6 +93,7 @@ final class Scenario
         $this->acquaintances = new Acquaintances(new Dice($seed + 1), $this->now);
         $this->outside = new Outside(new Dice($seed + 2), $this->now);
         $this->moves = new Moves(new Dice($seed + 3), $this->now);
+        $this->crafts = new Dice($seed + 4);
     }
 
     /** @param  Closure(string): void  $say */
@@ -97,7 +103,10 @@ final class Scenario
         Gazetteer::load();
         $team = $this->team();
         $this->offers($team[4]);
-        $companies = (new Companies($this->dice))->make($this->accounts);
+        $companies = (new Companies($this->dice, new Crafts($this->crafts)))->make($this->accounts);
+        foreach ($companies as $company) {
+            $this->made[$company['truth']['domain']] = $company['truth']['craft'] ?? '';
+        }
         [$customers, $lasting] = $this->customers($companies);
         $people = (
             new People(

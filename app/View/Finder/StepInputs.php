@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Finder;
 
+use App\Alike\AlikeTo;
 use App\Finder\Options;
 use App\Finder\Pasted;
 use App\Finder\Spans;
@@ -66,6 +67,16 @@ final readonly class StepInputs
             $this->field === Field::Opening => $this->opening(),
             $this->field === Field::Before => $this->before(),
             $this->field === Field::Reach => $this->reach(),
+            $this->field === Field::Alike => [
+                Control::lines(
+                    $this->name('v'), 'Domains of examples, parted by commas or lines',
+                    Pasted::text($this->given('v')), true,
+                ),
+                Control::lines(
+                    $this->name('q2'), 'Domains of counter-examples', Pasted::text($this->given('q2')), false,
+                ),
+                Control::text($this->name('n'), 'How many', $this->given('n') ?: (string) AlikeTo::USUAL),
+            ],
             $this->field === Field::Spending => $this->spending(),
             $choices !== null => [
                 Control::ticks($this->name('v'), $this->label(), $choices, $this->step?->values() ?? [], true),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Lists;
 
+use App\Alike\Proposed;
 use App\Channels\ListBounces;
 use App\Finder\ResultRows;
 use App\Finder\Search;
@@ -66,6 +67,12 @@ final readonly class ListPage
             count(array_diff($now, $members)),
             count(array_diff($members, $now)),
         );
+    }
+
+    /** Its accounts beside the best customers. */
+    public function alike(): string
+    {
+        return route('alike', ['list' => $this->list->id, 'e' => implode(',', Proposed::customers())]);
     }
 
     public function about(): string

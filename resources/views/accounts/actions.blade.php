@@ -20,6 +20,7 @@
     @can('update', $page->account)<x-button
         :href="route('accounts.edit', $page->account)">Correct</x-button>@endcan
     <x-button key="a" opens="collect">Add to a list</x-button>
+    <x-button :href="route('alike', ['e' => $page->account->id])">More like this</x-button>
     <x-form :to="route('alerts.store')"><input type="hidden" name="about" value="account"><input type="hidden"
         name="account_id" value="{{ $page->account->id }}"><input type="hidden" name="ways[]" value="on_today">
         <x-button>Alert me</x-button></x-form>

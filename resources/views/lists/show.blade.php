@@ -9,7 +9,9 @@
         <x-button :href="$page->inFinder()">Open in the Finder</x-button>
         @unless ($page->isOfAccounts())<x-button :href="route('look-ups.create', ['list' => $page->list->id])">Look up
             addresses</x-button>@endunless
-        @if ($page->isOfAccounts())<x-button :href="$page->people()">Its contacts</x-button>@endif
+        @if ($page->isOfAccounts())<x-button :href="$page->people()">Its contacts</x-button>
+            <x-button :href="route('alike.phrases', ['list' => $page->list->id])">Typical phrases</x-button>
+            <x-button :href="$page->alike()">How alike</x-button>@endif
         <x-button opens="split">Split into batches</x-button>
         @if ($page->mayTry())<x-button opens="trial">A trial first</x-button>@endif
         <x-button opens="tag">Tag them</x-button>

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Finder\Pasted;
+use App\Finder\ValueLabel;
+use App\Http\Requests\AlikeRequest;
+use App\Models\KeptList;
+use App\Models\Offer;
+use App\View\Alike\AlikePage;
+use App\View\Alike\PhrasesPage;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** More like some examples, and the phrases that are typical of them. */
+final class AlikeController extends Controller
+{
+    private const LINES = 2000;
+
+    private const EXAMPLES = 60;
+
+    public function index(Request $request, Offer $offer): View
+    {
+        return view('alike.index', ['page' => AlikePage::of(
+            $offer,
+            self::user($request),
+            self::tokens($request, 'e'),
+            self::tokens($request, 'x'),
+            self::text($request, 'last'),
+            $this->list($request, 'accounts'),
+        )]);
+    }
+
+    /** Adds what was typed or pasted. */
+    public function add(AlikeRequest $request): RedirectResponse
+    {
+        $domains = $request->domains();
+        $known = ValueLabel::accounts($domains);
+        $unknown = array_values(array_filter($domains, fn (string $one): bool => ! isset($known[$one])));
+        if ($unknown !== []) {
+            return back()->withInput()->withErrors(['domains' => implode(', ', array_slice($unknown, 0, 5))
+                .(count($unknown) === 1 ? ' is' : ' are').' not in the base; paste how they describe themselves instead.']);
+        }
+        $text = $request->string('text')->trim()->toString();
+        $added = array_map(strval(...), array_values($known));
+        if ($text !== '') {
+            $added[] = '~'.substr(Pasted::keep($text), 1);
+        }
+        if ($added === []) {
+            return back()->withErrors(['domains' => 'Give a domain, or paste a text.']);
+        }
+        $into = $request->input('as') === 'counter' ? 'x' : 'e';
+        $have = fn (string $key): array => array_filter(explode(',', $request->string($key)->toString()));
+        $tokens = ['e' => $have('e'), 'x' => $have('x')];
+        $tokens[$into] = array_unique([...$tokens[$into], ...$added]);
+
+        return redirect()->route('alike', array_filter([
+            'e' => implode(',', $tokens['e']), 'x' => implode(',', $tokens['x']), 'last' => (string) end($added),
+        ]));
+    }
+
+    public function phrases(Request $request): View
+    {
+        $list = $this->list($request, 'accounts');
+
+        return view('alike.phrases', ['page' => PhrasesPage::of($list === null ? self::tokens($request, 'e')
+            : array_values(array_map(
+                strval(...), $list->members()->limit(self::EXAMPLES)->pluck('record_id')->all(),
+            )), $list)]);
+    }
+
+    /** Joins phrases into one search: any of them, with a second word if one is given, and without what is excluded. */
+    public function search(Request $request): RedirectResponse
+    {
+        $request->validate([
+            'phrases' => ['required', 'array', 'max:30'], 'phrases.*' => ['string', 'max:100'],
+            'with' => ['nullable', 'string', 'max:100'], 'without' => ['nullable', 'string', 'max:100'],
+        ], ['phrases.*' => 'Tick at least one phrase.']);
+        $quoted = fn (string $one): string => '"'.str_replace('"', '', $one).'"';
+        $query = implode(' OR ', array_map($quoted, array_values((array) $request->input('phrases'))));
+        [$with, $without] = [
+            $request->string('with')->trim()->toString(), $request->string('without')->trim()->toString(),
+        ];
+        $query = $with === '' && $without === '' ? $query : "($query)";
+
+        return redirect()->route('finder', ['on' => 'accounts', 'c' => [
+            [
+                'f' => 'words',
+                'q' => $query.($with === '' ? '' : ' AND '.$quoted($with)).($without === '' ? '' : ' NOT '.$quoted($without)),
+            ],
+            ['f' => 'kept_out', 'x' => '1'],
+        ]]);
+    }
+
+    /** @return list<string> */
+    private static function tokens(Request $request, string $key): array
+    {
+        $given = $request->query($key);
+        $text = is_array($given) ? implode(',', array_filter($given, is_scalar(...))) : (string) $given;
+
+        return array_values(array_filter(
+            explode(',', mb_substr($text, 0, self::LINES)), fn (string $one): bool => trim($one) !== '',
+        ));
+    }
+
+    private function list(Request $request, string $subject): ?KeptList
+    {
+        $list = $request->integer('list') > 0 ? KeptList::query()->find($request->integer('list')) : null;
+
+        return $list?->subject === $subject ? $list : null;
+    }
+}

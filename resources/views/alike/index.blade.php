@@ -1,0 +1,46 @@
+<x-layout title="Alike" at="finder">
+    <x-back :to="$page->list ? route('lists.show', $page->list) : route('finder')">{{ $page->list ? $page->list->name
+        : 'Finder' }}</x-back>
+    <x-heading title="Alike" :about="$page->about()">
+        @unless ($page->isEmpty())
+            @unless ($page->list)<x-button kind="primary" :href="$page->inFinder()">Narrow in the Finder</x-button>@endunless
+            <x-button :href="$page->phrases()">Typical phrases</x-button>
+        @endunless
+    </x-heading>
+    @if ($page->problem)<p class="alert alert-warning mt-3">{{ $page->problem }}</p>@endif
+    <div class="row g-4 mt-0">
+        <div class="col-lg-8">
+            @if ($page->isEmpty())
+                <x-empty>Begin with a handful of good ones: type their domains, paste how one describes itself, or take
+                    those proposed here. Others like them stand here then, with the phrases they share.</x-empty>
+                @foreach ($page->proposals() as $one)<x-button :href="$one['url']">Begin with {{ $one['says']
+                    }}</x-button>@endforeach
+            @else
+                <div aria-live="polite" class="mb-2">
+                    @if ($page->effect())<p class="mb-1">{{ $page->effect() }}</p>@endif
+                    @if ($page->drift())<p class="mb-1">{{ $page->drift() }}</p>@endif
+                    @if ($page->keptOut())<p class="mb-1 text-body-secondary">{{ $page->keptOut() }}</p>@endif
+                </div>
+                <x-table :heads="['Account', 'What they share', '#Words', '#Trade', '#Size', '#Alike', '-More or less']">
+                    @foreach ($page->rows() as $row)
+                        <tr data-row data-url="{{ route('accounts.show', $row['account']) }}">
+                            <td><a class="fw-semibold text-body" href="{{ route('accounts.show',
+                                $row['account']) }}">{{ $row['account']->name }}</a><br><span
+                                class="small text-body-secondary">{{ $row['about'] }} · {{ $row['state'] }}</span></td>
+                            <td><span class="small">{{ $row['phrases'] }}</span></td>
+                            <td class="text-end small text-nowrap">{{ $row['text'] }}</td>
+                            <td class="text-end small text-nowrap">{{ $row['industry'] }}</td>
+                            <td class="text-end small text-nowrap">{{ $row['size'] }}</td>
+                            <td class="text-end font-figure fs-5 fw-semibold text-nowrap">{{ $row['likeness'] }}</td>
+                            <td class="text-nowrap small"><a href="{{ $row['more'] }}"
+                                aria-label="{{ $row['account']->name }} is an example">Like this</a><br>
+                                <a class="text-plum" href="{{ $row['not'] }}"
+                                aria-label="{{ $row['account']->name }} is a counter-example">Not this</a></td>
+                        </tr>
+                    @endforeach
+                </x-table>
+            @endif
+        </div>
+        <div class="col-lg-4 vstack gap-4">@include('alike.examples')</div>
+    </div>
+</x-layout>
