@@ -74,6 +74,46 @@ final class FinderTest extends BrowserTestCase
         self::assertSame($all, $this->total());
     }
 
+    public function test_from_three_good_ones_to_a_kept_list_with_the_odd_one_removed(): void
+    {
+        $this->signIn('Selma');
+        $this->open('/finder?on=accounts&c[0][f]=words&c[0][q]="stretch+film"+"pallet+wrap"+-panels');
+        $film = array_map(fn (RemoteWebElement $one): string => $one->getAttribute('href'), array_slice(
+            $this->all('[data-row] td a.fw-semibold'), 0, 3,
+        ));
+        self::assertCount(3, $film, 'those that blow film');
+        $this->open('/finder?on=accounts&c[0][f]=words&c[0][q]=chipboard+-film+-wrap');
+        $odd = $this->all('[data-row] td a.fw-semibold')[0];
+        [$name, $other] = [$odd->getText(), $odd->getAttribute('href')];
+        $number = fn (string $url): string => basename((string) parse_url($url, PHP_URL_PATH));
+        $this->open('/alike?e='.implode(',', array_map($number, [...$film, $other])));
+        $this->see('the 50 most like 4 examples');
+        $this->see("$name stands apart from the others");
+        $this->press('Go on without it');
+        $this->see('the 50 most like 3 examples');
+        $unlike = $this->all('tbody td:first-child a')[45]->getText();
+        $this->press($this->find("a[aria-label=\"Not this: $unlike\"]"));
+        $this->see('than before this step');
+        $this->see('Not like');
+        $this->press('Narrow in the Finder');
+        $this->see('the 200 most like');
+        self::assertGreaterThan(150, $this->total());
+        $this->press('Keep as list');
+        $this->fill('.modal.show input[name=name]', 'Like the film blowers');
+        $this->press($this->all('.modal.show .btn-primary')[0]);
+        $this->see('The list “Like the film blowers” is kept');
+        $this->press('Typical phrases');
+        $this->see('frequent in');
+        $phrase = $this->find('tbody label')->getText();
+        foreach (array_slice($this->all('tbody input'), 0, 2) as $tick) {
+            $tick->sendKeys(WebDriverKeys::SPACE);
+        }
+        $this->press('Search for them');
+        $this->see('What is in here');
+        $this->see($phrase);
+        self::assertGreaterThan(0, $this->total());
+    }
+
     public function test_a_spot_check_leads_to_an_exclusion(): void
     {
         $this->signIn('Selma');

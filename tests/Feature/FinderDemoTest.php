@@ -53,14 +53,14 @@ final class FinderDemoTest extends TestCase
         'f=sites&lo=2', 'f=headcount&lo=50&hi=400', 'f=growth&lo=.05', 'f=revenue&lo=100000000&cur=SEK',
         'f=spending&lo=50000&w=.5', 'f=founded&hi=1990', 'f=technology&v=tryklog,Ordvika',
         'f=technology&v=Tryklog,Vedliko Plan&all=1', 'f=words&q="three shifts" OR extrusion',
-        'f=words&q=shifts -extrusion&w=keywords', 'f=words&q=lines&w=description,name', 'f=attribute&w=shifts&v=three',
+        'f=alike&v=tunhede.example&n=20', 'f=words&q=shifts -extrusion&w=keywords', 'f=words&q=lines&w=description,name', 'f=attribute&w=shifts&v=three',
         'f=known_contacts&lo=5', 'f=known_contacts&w=Plant&lo=2',
         'f=event&v=hiring&hi=60', 'f=event&v=funding&rd=a,b&alo=1000000', 'f=event&st=fresh,rising&slo=.6',
         'f=opening&q=planner', 'f=event&v=news&n=2', 'f=event&q=planner OR lines&lo=30', 'f=signal&v=hiring,growth',
         'f=newest_signal&hi=1',
         'f=state&v=ranked,waiting', 'f=fit&lo=.6', 'f=coverage&hi=.9', 'f=timing&lo=.3', 'f=access&lo=.5',
         'f=priority&lo=40&hi=90',
-        'f=owner&v=nobody', 'f=approached&v=anyone', 'f=approached&v={user}', 'f=last_approach&hi=3',
+        'f=owner&v=nobody', 'f=approached&v=anyone', 'f=approached&v={user}', 'f=last_approach&hi=7',
         'f=work&v=kept,in_work', 'f=work&v=new', 'f=list&v={list}', 'f=tag&v={tag}', 'f=kept_out',
     ];
 

@@ -234,6 +234,7 @@ final class FinderTest extends TestCase
             ['accounts', 'f=headcount&w=maintenance&lo=12&hi=12', ['Glasverk Tunhede']],
             ['accounts', 'f=headcount&w=maintenance&lo=13', []],
             ['accounts', 'f=kept_out', ['Rival Luft']],
+            ['accounts', 'f=alike&v=tunhede.example&n=1', ['Ostholz Platten']],
             ['accounts', 'f=headcount&lo=100', ['Glasverk Tunhede']],
         ];
     }

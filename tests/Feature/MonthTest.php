@@ -66,7 +66,7 @@ final class MonthTest extends TestCase
                 // One a day is only recorded, and approached on another day; in the last days, what is ready stays so.
                 if ($row->reason === null && $isFresh && ! $recorded) {
                     $recorded = $this->recordsTheReason($row);
-                } elseif ($row->reason === null || $n < self::DAYS - 6) {
+                } elseif ($row->reason === null || $n < self::DAYS - 10) {
                     $this->approaches($row);
                 }
             }

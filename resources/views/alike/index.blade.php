@@ -33,9 +33,9 @@
                             <td class="text-end small text-nowrap">{{ $row['size'] }}</td>
                             <td class="text-end font-figure fs-5 fw-semibold text-nowrap">{{ $row['likeness'] }}</td>
                             <td class="text-nowrap small"><a href="{{ $row['more'] }}"
-                                aria-label="{{ $row['account']->name }} is an example">Like this</a><br>
+                                aria-label="Like this: {{ $row['account']->name }}">Like this</a><br>
                                 <a class="text-plum" href="{{ $row['not'] }}"
-                                aria-label="{{ $row['account']->name }} is a counter-example">Not this</a></td>
+                                aria-label="Not this: {{ $row['account']->name }}">Not this</a></td>
                         </tr>
                     @endforeach
                 </x-table>

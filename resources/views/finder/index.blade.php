@@ -8,6 +8,7 @@
                 @endforeach
             </span>
         </x-slot:beside>
+        <x-button small kind="link" :href="route('alike')">More like the best ones</x-button>
         @if ($page->search->steps !== [])
             <x-button small kind="link" :href="route('finder', ['on' => $page->search->subject->value])">Begin
                 anew</x-button>
