@@ -14,8 +14,8 @@ use Luftig\Core\Likeness\Profile;
  * large base only those are compared in full that may be alike at all. Derived, and made anew by night; what came in
  * since is compared from the next one on.
  *
- * The file: a table of (hash of the phrase, where, how many; 32 bits each, by hash), then for each phrase the numbers of
- * accounts (32 bits each) and their weights (8 bits each).
+ * The file: a table of (hash of the phrase, where, how many; 32 bits each, by hash), then for each phrase the numbers
+ * of accounts (32 bits each) and their weights (8 bits each).
  */
 final class Postings
 {
@@ -49,7 +49,8 @@ final class Postings
         $isAlone ? $work(0, 1) : Workers::share($of, $work);
         $all = [];
         for ($worker = 0; $worker < $of; $worker++) {
-            foreach ((array) unserialize((string) file_get_contents("$path.$worker"), ['allowed_classes' => false]) as $hash => [$ids, $weights]) {
+            $some = unserialize((string) file_get_contents("$path.$worker"), ['allowed_classes' => false]);
+            foreach ((array) $some as $hash => [$ids, $weights]) {
                 $all[$hash] = [($all[$hash][0] ?? '').$ids, ($all[$hash][1] ?? '').$weights];
             }
             unlink("$path.$worker");

@@ -17,7 +17,8 @@ final class Proposed
     public static function customers(): array
     {
         $customers = DB::table('customer_periods')->join('accounts', 'accounts.id', '=', 'account_id')
-            ->whereNull('merged_into')->where(fn ($either) => $either->whereNull('until')->orWhere('until', '>=', today()))
+            ->whereNull('merged_into')
+            ->where(fn ($either) => $either->whereNull('until')->orWhere('until', '>=', today()))
             ->orderByDesc('best')->orderByDesc('since')->orderBy('account_id')->get(['account_id', 'best']);
         $best = $customers->where('best', 1);
 

@@ -40,8 +40,8 @@ final class Texts
     public static function stamp(): string
     {
         return (string) DB::scalar(
-            'SELECT CONCAT_WS(" ", COUNT(*), MAX(id), MAX(updated_at), SUM(merged_into IS NULL), (SELECT CONCAT(COUNT(*), '
-                .'MAX(seen_at)) FROM site_texts)) FROM accounts',
+            'SELECT CONCAT_WS(" ", COUNT(*), MAX(id), MAX(updated_at), SUM(merged_into IS NULL), (SELECT '
+                .'CONCAT(COUNT(*), MAX(seen_at)) FROM site_texts)) FROM accounts',
         );
     }
 

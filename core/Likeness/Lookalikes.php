@@ -140,7 +140,9 @@ final readonly class Lookalikes
         arsort($shared);
         $best = array_slice($shared, 0, 4 * self::PHRASES, true);
 
-        return array_slice(array_map(strval(...), array_keys(Grams::withoutParts($best, $company->grams))), 0, self::PHRASES);
+        $telling = array_map(strval(...), array_keys(Grams::withoutParts($best, $company->grams)));
+
+        return array_slice($telling, 0, self::PHRASES);
     }
 
     /**

@@ -31,8 +31,8 @@ final class PhrasesOperation implements Operation
         return [
             'texts' => '{id: text}',
             'examples' => '[ids], at least one',
-            'answer' => '[{phrase, z from 1.96 on, in (how many of the examples, at least 2)}], the most typical first, '
-                .self::MOST.' at most',
+            'answer' => '[{phrase, z from 1.96 on, in (how many of the examples, at least 2)}], the most typical '
+                .'first, '.self::MOST.' at most',
         ];
     }
 

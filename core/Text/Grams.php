@@ -6,7 +6,7 @@ namespace Luftig\Core\Text;
 
 /**
  * The words, pairs and triples of neighbouring words of a text, folded. No phrase reaches across the end of a sentence
- * or of an item of a list, or a word that anybody says of themselves; none begins or ends with a word that says nothing.
+ * or of an item of a list, or a word that anybody says of themselves; none begins or ends with one that says nothing.
  */
 final class Grams
 {

@@ -19,7 +19,8 @@ final class Walls
 
     /** Each builds on those before it; what Laravel brings (Models, Http, Jobs …) stands below or above all of them. */
     private const APP = [
-        'Support', 'KeepOut', 'Channels', 'Standings', 'Network', 'Alike', 'Finder', 'Lists', 'Contacts', 'Intake', 'Feeds',
+        'Support', 'KeepOut', 'Channels', 'Standings', 'Network', 'Alike', 'Finder', 'Lists', 'Contacts', 'Intake',
+        'Feeds',
         'LookUps', 'Reasons', 'Exports', 'View',
     ];
 

@@ -174,7 +174,8 @@ final class LikenessTest extends TestCase
                 self::assertGreaterThanOrEqual(1.96, $z);
             }
             // The same phrase everywhere is typical of nothing, or of less.
-            $common = self::typical($here, array_map(fn (string $line): string => "$line. oil free air", $elsewhere), 1000);
+            $everywhere = array_map(fn (string $line): string => "$line. oil free air", $elsewhere);
+            $common = self::typical($here, $everywhere, 1000);
             self::assertLessThan(
                 $typical['oil free air'] ?? 1.97, $common['oil free air'] ?? 0.0, 'z falls where it is common',
             );
@@ -203,7 +204,9 @@ final class LikenessTest extends TestCase
             Frequencies::of(array_map(Grams::of(...), ['blow film', 'blow film'])),
             Frequencies::of(array_map(Grams::of(...), ['pipe', 'oven', 'glass', 'water'])),
         );
-        self::assertSame([['blow film', 2]], array_map(fn (TypicalPhrase $one): array => [$one->phrase, $one->in], $few));
+        self::assertSame(
+            [['blow film', 2]], array_map(fn (TypicalPhrase $one): array => [$one->phrase, $one->in], $few),
+        );
     }
 
     /** @return Generator<list<Profile>> eight of them */
@@ -265,8 +268,6 @@ final class LikenessTest extends TestCase
      */
     private static function sorted(array $grams, array $order): array
     {
-        uksort($grams, fn (string $a, string $b): int => array_search($a, $order, true) <=> array_search($b, $order, true));
-
-        return $grams;
+        return array_replace(array_intersect_key(array_flip($order), $grams), $grams);
     }
 }

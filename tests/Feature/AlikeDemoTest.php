@@ -99,8 +99,8 @@ final class AlikeDemoTest extends TestCase
     private function byWords(array $examples): float
     {
         DB::statement('CREATE TEMPORARY TABLE said (id INT, words TEXT, FULLTEXT (words)) ENGINE=MyISAM');
-        DB::statement("INSERT INTO said SELECT id, CONCAT_WS('; ', keywords, description) FROM accounts WHERE merged_into "
-            .'IS NULL');
+        DB::statement("INSERT INTO said SELECT id, CONCAT_WS('; ', keywords, description) FROM accounts WHERE "
+            .'merged_into IS NULL');
         $words = DB::table('said')->whereIn('id', $examples)->pluck('words')->implode(' ');
         $found = DB::table('said')->whereNotIn('id', $examples)
             ->whereRaw('MATCH (words) AGAINST (? WITH QUERY EXPANSION)', [$words])->limit(self::LOOKED_AT)->pluck('id');

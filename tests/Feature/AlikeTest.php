@@ -70,12 +70,13 @@ final class AlikeTest extends TestCase
             [(string) $this->ids['film0']], $counter,
         )->among([$this->ids['wood2']])[0]->text;
         self::assertGreaterThan($text([(string) $this->ids['wood1']]), $text([]), 'it speaks of doors, too');
-        KeepOut::query()->create(['type' => 'domain', 'value' => 'film2.example', 'reason' => 'asked', 'user_id' => null]);
+        KeepOut::query()->create(['type' => 'domain', 'value' => 'film2.example', 'reason' => 'asked']);
         (new Standings)->all();
         $this->get($this->url(['film0', 'film1']))->assertSeeText('1 is like them and kept out, so not shown.')
             ->assertDontSeeText('Film2');
         $this->get(route('alike', ['e' => '999999']))->assertSeeText('None of the examples is there any more.');
-        $this->get(route('alike', ['e' => 'x,<b>', 'x' => ['a' => ['b']]]))->assertSeeText('Name at least one example.');
+        $this->get(route('alike', ['e' => 'x,<b>', 'x' => ['a' => ['b']]]))
+            ->assertSeeText('Name at least one example.');
     }
 
     public function test_examples_are_typed_or_pasted(): void
@@ -118,7 +119,8 @@ final class AlikeTest extends TestCase
         foreach ([
             ['v' => 'nobody.example'] + $step, ['v' => ''] + $step, ['n' => '0'] + $step, ['n' => '99999'] + $step,
         ] as $bad) {
-            $this->get(route('finder', ['on' => 'accounts', 'c' => [$bad]]))->assertOk()->assertSee('text-danger', false);
+            $this->get(route('finder', ['on' => 'accounts', 'c' => [$bad]]))->assertOk()
+                ->assertSee('text-danger', false);
         }
         // What is known of them changes, and so does who is like them.
         Account::query()->whereKey($this->ids['glass0'])->update([
@@ -200,7 +202,7 @@ final class AlikeTest extends TestCase
         $examples = [(string) $this->ids['film0'], (string) $this->ids['film1']];
         $all = AlikeTo::from($examples, [], 3)->results();
         config(['luftig.alike_all' => 2]);
-        self::assertEquals($all, AlikeTo::from($examples, [], 3)->results(), 'until they are gathered all are compared');
+        self::assertEquals($all, AlikeTo::from($examples, [], 3)->results(), 'all, until they are gathered');
         GatherPhrases::dispatchSync();
         $some = AlikeTo::from($examples, [], 3)->results();
         self::assertEquals($all, $some);

@@ -22,6 +22,8 @@ final class AlikeController extends Controller
 
     private const EXAMPLES = 60;
 
+    private const NAMED = 5;
+
     public function index(Request $request, Offer $offer): View
     {
         return view('alike.index', ['page' => AlikePage::of(
@@ -41,8 +43,10 @@ final class AlikeController extends Controller
         $known = ValueLabel::accounts($domains);
         $unknown = array_values(array_filter($domains, fn (string $one): bool => ! isset($known[$one])));
         if ($unknown !== []) {
-            return back()->withInput()->withErrors(['domains' => implode(', ', array_slice($unknown, 0, 5))
-                .(count($unknown) === 1 ? ' is' : ' are').' not in the base; paste how they describe themselves instead.']);
+            $says = implode(', ', array_slice($unknown, 0, self::NAMED)).(count($unknown) === 1 ? ' is' : ' are');
+
+            return back()->withInput()
+                ->withErrors(['domains' => "$says not in the base; paste how they describe themselves instead."]);
         }
         $text = $request->string('text')->trim()->toString();
         $added = array_map(strval(...), array_values($known));
@@ -89,7 +93,8 @@ final class AlikeController extends Controller
         return redirect()->route('finder', ['on' => 'accounts', 'c' => [
             [
                 'f' => 'words',
-                'q' => $query.($with === '' ? '' : ' AND '.$quoted($with)).($without === '' ? '' : ' NOT '.$quoted($without)),
+                'q' => $query.($with === '' ? '' : ' AND '.$quoted($with))
+                    .($without === '' ? '' : ' NOT '.$quoted($without)),
             ],
             ['f' => 'kept_out', 'x' => '1'],
         ]]);

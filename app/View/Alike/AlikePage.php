@@ -84,7 +84,7 @@ final readonly class AlikePage
             intval(...), $list->members()->pluck('record_id')->all(),
         )));
         $standings = Standing::query()->where('offer_id', $offer->id)
-            ->whereIn('account_id', array_map(fn (Alike $one): int => (int) $one->id, $all))->get()->keyBy('account_id');
+            ->whereIn('account_id', self::ids($all))->get()->keyBy('account_id');
         $isKeptOut = fn (Alike $one): bool => ($standings[(int) $one->id] ?? null)?->state === StandingState::KeptOut;
         $results = array_slice(array_values(array_filter(
             $all, fn (Alike $one): bool => $list !== null || ! $isKeptOut($one),
@@ -97,7 +97,7 @@ final readonly class AlikePage
             $to,
             $results,
             Account::query()->with('industries', 'places')
-                ->whereIn('id', array_map(fn (Alike $one): int => (int) $one->id, $results))->get()->keyBy('id'),
+                ->whereIn('id', self::ids($results))->get()->keyBy('id'),
             $standings,
             array_combine($tokens, ValueLabel::names($tokens)),
             $to->pulls(),
@@ -122,7 +122,8 @@ final readonly class AlikePage
         }
 
         return $this->list === null
-            ? 'the '.Format::number(count($this->results)).' most like '.Format::count(count($this->to->examples), 'example')
+            ? 'the '.Format::number(count($this->results)).' most like '
+                .Format::count(count($this->to->examples), 'example')
             : 'how like the examples those of “'.$this->list->name.'” are';
     }
 
@@ -198,6 +199,7 @@ final readonly class AlikePage
             if ($account === null) {
                 continue;
             }
+            $id = (string) $account->id;
             $industry = $account->industries->first()?->code;
             $standing = $this->standings[$account->id] ?? null;
             $rows[] = [
@@ -212,8 +214,8 @@ final readonly class AlikePage
                 'phrases' => implode(' · ', $one->phrases),
                 'state' => $standing === null ? '' : ($standing->priority === null ? $standing->state->label()
                     : 'priority '.Format::priority($standing->priority)),
-                'more' => $this->url([...$this->tokens(), (string) $account->id], $this->counter(), (string) $account->id),
-                'not' => $this->url($this->tokens(), [...$this->counter(), (string) $account->id], (string) $account->id),
+                'more' => $this->url([...$this->tokens(), $id], $this->counter(), $id),
+                'not' => $this->url($this->tokens(), [...$this->counter(), $id], $id),
             ];
         }
 
@@ -318,7 +320,9 @@ final readonly class AlikePage
     private function without(string $token): string
     {
         return $this->url(
-            array_values(array_diff($this->tokens(), [$token])), array_values(array_diff($this->counter(), [$token])), '',
+            array_values(array_diff($this->tokens(), [$token])),
+            array_values(array_diff($this->counter(), [$token])),
+            '',
         );
     }
 
@@ -335,6 +339,15 @@ final readonly class AlikePage
     }
 
     /**
+     * @param  list<Alike>  $all
+     * @return list<int>
+     */
+    private static function ids(array $all): array
+    {
+        return array_map(fn (Alike $one): int => (int) $one->id, $all);
+    }
+
+    /**
      * How many of the first would be others without one example or counter-example.
      *
      * @param  list<Alike>  $results
@@ -345,7 +358,7 @@ final readonly class AlikePage
         if ($examples === []) {
             return null;
         }
-        $ids = fn (array $all): array => array_map(fn (Alike $one): int => (int) $one->id, array_slice($all, 0, self::SHOWN));
+        $ids = fn (array $all): array => self::ids(array_slice(array_values($all), 0, self::SHOWN));
         $before = AlikeTo::from($examples, array_values(array_diff($to->counter, [$token])), self::SHOWN)->results();
 
         return count(array_diff($ids($results), $ids($before), [(int) $token]));

@@ -4,7 +4,8 @@
             <div class="hstack gap-2 border-bottom py-2"><span class="breaks">@if ($one['url'])<a
                 href="{{ $one['url'] }}">{{ $one['name'] }}</a>@else{{ $one['name'] }}@endif</span>
                 <span class="ms-auto text-body-secondary">{{ $one['pull'] }}</span>
-                <a class="small" href="{{ $one['without'] }}" aria-label="Take out {{ $one['name'] }}">Take out</a></div>
+                <a class="small text-nowrap" href="{{ $one['without'] }}"
+                    aria-label="Take out {{ $one['name'] }}">Take out</a></div>
         @endforeach
         <p class="mt-2 mb-0">{{ $page->coherence() }}</p>
         @if ($odd = $page->odd())<p class="mt-2 mb-0"><strong>{{ $odd['name'] }}</strong> stands apart from the others;

@@ -3,7 +3,8 @@
         : 'Finder' }}</x-back>
     <x-heading title="Alike" :about="$page->about()">
         @unless ($page->isEmpty())
-            @unless ($page->list)<x-button kind="primary" :href="$page->inFinder()">Narrow in the Finder</x-button>@endunless
+            @unless ($page->list)<x-button kind="primary" :href="$page->inFinder()">Narrow in the
+                Finder</x-button>@endunless
             <x-button :href="$page->phrases()">Typical phrases</x-button>
         @endunless
     </x-heading>
@@ -21,7 +22,8 @@
                     @if ($page->drift())<p class="mb-1">{{ $page->drift() }}</p>@endif
                     @if ($page->keptOut())<p class="mb-1 text-body-secondary">{{ $page->keptOut() }}</p>@endif
                 </div>
-                <x-table :heads="['Account', 'What they share', '#Words', '#Trade', '#Size', '#Alike', '-More or less']">
+                <x-table :heads="['Account', 'What they share', '#Words', '#Trade', '#Size', '#Alike',
+                    '-More or less']">
                     @foreach ($page->rows() as $row)
                         <tr data-row data-url="{{ route('accounts.show', $row['account']) }}">
                             <td><a class="fw-semibold text-body" href="{{ route('accounts.show',

@@ -24,8 +24,8 @@
                     <x-field label="Together with" name="with" maxlength="100" :value="old('with')" />
                     <x-field label="Without" name="without" maxlength="100" :value="old('without')" />
                     <div><x-button kind="primary">Search for them</x-button></div>
-                    <p class="form-text mb-0">How typical: standard deviations above what accident makes; from 2 on it is
-                        no accident.</p>
+                    <p class="form-text mb-0">How typical: standard deviations above what accident makes; from 2 on it
+                        is no accident.</p>
                 </div>
             </div>
         </x-form>
