@@ -263,6 +263,8 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/tags', [TagController::class, 'store'])->name('tags.store')->can('create', Tag::class);
     Route::delete('/tags/{tag}', [TagController::class, 'destroy'])->name('tags.destroy')->can('update', 'tag');
     Route::get('/network', [NetworkController::class, 'index'])->name('network')->can('viewAny', Relation::class);
+    Route::get('/network/around/{contact}', [NetworkController::class, 'around'])->name('network.around')
+        ->can('view', 'contact');
     Route::get('/network/network.graphml', [NetworkController::class, 'graph'])->name('network.graph')
         ->can('viewAny', Relation::class);
     Route::get('/network/relations', [NetworkController::class, 'relations'])->name('network.relations')

@@ -34,7 +34,7 @@ final class AccessibilityTest extends BrowserTestCase
             '/finder?on=accounts&add=opening', '/signals/1', '/candidates?tab=people',
             '/rules/1/angles', '/rules/1/angles/0', '/rules/1/angles/new',
             '/results/learned', '/rules/1/stories', '/stories/1', '/reasons?state=open',
-            '/alike',
+            '/alike', '/network/around/1',
             '/alike/phrases?e=1,2,3,4,5', '/look-ups/new?contacts[]=1', '/look-ups/ledger',
             '/look-ups/services/1', '/look-ups/services/new',
             '/pace', '/go?q=a', '/no-such-page',

@@ -6,9 +6,11 @@ namespace App\Http\Controllers;
 
 use App\Events\RecordsExported;
 use App\Exports\GraphFile;
+use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Relation;
 use App\Support\Format;
+use App\View\Network\Neighbourhood;
 use App\View\Network\NetworkPage;
 use App\View\Network\RelationsPage;
 use Illuminate\Contracts\View\View;
@@ -22,6 +24,12 @@ final class NetworkController extends Controller
     public function index(Request $request, Offer $offer): View
     {
         return view('network.index', ['page' => NetworkPage::of($offer, self::page($request))]);
+    }
+
+    /** Who is near somebody, drawn. */
+    public function around(Contact $contact): View
+    {
+        return view('network.around', ['page' => Neighbourhood::of($contact)]);
     }
 
     /** All of it as a graph that other programs read. */

@@ -28,6 +28,7 @@ use App\Standings\RuleBook;
 use App\Standings\SignalLine;
 use App\Support\Format;
 use App\Support\FunctionNames;
+use App\Support\Phone;
 use App\View\Account\BuyingGroup;
 use App\View\Account\GroupRow;
 use App\View\Accounts\Ranking;
@@ -217,6 +218,7 @@ final readonly class ContactPage
                     )),
                 'about' => Format::line(
                     $channel->type->label().($channel->type === ChannelType::Email ? ', '.$channel->state->label() : '')
+                        .(($kind = Phone::kind($channel->value)) === null ? '' : ", $kind")
                         .($channel->active_at === null ? '' : ', active '.Format::ago($channel->active_at))
                         .($channel->checked_at === null ? '' : ' '.Format::ago($channel->checked_at)),
                     $channel->source === null ? null : "found by {$channel->source}",

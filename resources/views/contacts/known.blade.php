@@ -38,7 +38,8 @@
     @empty<p class="text-body-tertiary py-2">Known to nobody of us.</p>@endforelse
 </x-section>
 <x-section title="Ways in" about="strength"><x-wrong for="path" /><x-ways-in :ways="$page->waysIn()"
-    :asked="$page->asked()" /></x-section>
+    :asked="$page->asked()" /><p class="mt-2 mb-0"><a href="{{ route('network.around', $page->contact) }}">Draw who is
+        near them</a></p></x-section>
 <x-notes :notes="$page->contact->notes" :account="$page->account" :contact="$page->contact" />
 @if ($page->reasons->isNotEmpty() || $page->approaches->isNotEmpty())
     <x-section title="Reasons and approaches">
