@@ -9,6 +9,7 @@ final class ExportFormats
 {
     private const OF = [
         'csv' => CsvFile::class,
+        'xlsx' => WorkbookFile::class,
         'jsonl' => JsonLines::class,
         'vcf' => ContactCards::class,
     ];

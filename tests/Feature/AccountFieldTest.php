@@ -221,7 +221,7 @@ final class AccountFieldTest extends TestCase
 
             return (string) ob_get_clean();
         };
-        self::assertSame(['csv', 'jsonl', 'vcf'], ExportFormats::endings());
+        self::assertSame(['csv', 'xlsx', 'jsonl', 'vcf'], ExportFormats::endings());
         self::assertSame(
             "\xEF\xBB\xBF\"first name\";\"last name\";\"kept out\"\nIda;Lie;\nOlav;'=Berg;no\n",
             $text('csv'),

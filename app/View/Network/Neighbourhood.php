@@ -76,7 +76,8 @@ final readonly class Neighbourhood
         return new self(
             $contact->loadMissing('account'),
             collect($shown)->mapWithKeys(fn (int $id): array => [$id => $us[$id]]),
-            $contacts->toBase()->except([$contact->id])->sortByDesc(fn (Contact $one): float => $known[$one->id][0] ?? 0.0),
+            $contacts->toBase()->except([$contact->id])
+                ->sortByDesc(fn (Contact $one): float => $known[$one->id][0] ?? 0.0),
             array_values(array_filter(
                 $edges, fn (array $one): bool => $one[0][0] === 'c' || in_array((int) substr($one[0], 1), $shown, true),
             )),
@@ -90,8 +91,8 @@ final readonly class Neighbourhood
 
     public function about(): string
     {
-        return Format::count($this->us->count(), 'of us', 'of us').' and '.Format::count($this->between->count(), 'other contact')
-            .' are near';
+        return Format::count($this->us->count(), 'of us', 'of us').' and '
+            .Format::count($this->between->count(), 'other contact').' are near';
     }
 
     public function height(): int

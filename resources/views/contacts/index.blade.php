@@ -8,6 +8,8 @@
             @unless ($page->isEmpty())
                 <x-button :href="route('contacts.export', ['csv'] + $page->list->parameters())"
                     aria-label="Export as CSV">CSV</x-button>
+                <x-button :href="route('contacts.export', ['xlsx'] + $page->list->parameters())"
+                    aria-label="Export as XLSX">XLSX</x-button>
                 <x-button :href="route('contacts.export', ['vcf'] + $page->list->parameters())"
                     aria-label="Export as vCards">vCards</x-button>
             @endunless

@@ -19,6 +19,7 @@
             @else Of accounts that are kept out, the column “kept out” says why.@endif</p>
         <div class="d-flex flex-wrap gap-2">
             <x-button kind="primary" formaction="{{ route('finder.export', 'csv') }}">CSV</x-button>
+            <x-button formaction="{{ route('finder.export', 'xlsx') }}">XLSX</x-button>
             <x-button formaction="{{ route('finder.export', 'jsonl') }}">JSON Lines</x-button>
             @if ($page->isOfContacts())<x-button formaction="{{ route('finder.export', 'vcf') }}">vCards</x-button>
                 @endif
