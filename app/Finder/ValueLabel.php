@@ -92,9 +92,17 @@ final class ValueLabel
 
         return array_map(fn (string $one): string => match (true) {
             ! isset($known[$one]) => $one,
-            is_string($known[$one]) => 'a pasted text',
+            is_string($known[$one]) => self::text($known[$one]),
             default => (string) ($names[$known[$one]] ?? $one),
         }, $values);
+    }
+
+    /** A text that a site says of itself begins with its domain. */
+    private static function text(string $token): string
+    {
+        $text = (string) DB::table('pasted')->where('mark', '@'.substr($token, 1))->value('text');
+
+        return preg_match('/^([a-z0-9.-]+\.[a-z]{2,})\n/', $text, $domain) === 1 ? $domain[1] : 'a pasted text';
     }
 
     /** What it surely means; else as it was typed. */

@@ -12,9 +12,11 @@ use App\Lists\KeepResults;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\CustomerPeriod;
+use App\Models\Feed;
 use App\Models\KeepOut;
 use App\Models\KeptList;
 use App\Standings\Standings;
+use Illuminate\Support\Facades\Http;
 use Luftig\Core\Likeness\Alike;
 use Luftig\Core\Mistake;
 use Tests\TestCase;
@@ -81,11 +83,12 @@ final class AlikeTest extends TestCase
 
     public function test_examples_are_typed_or_pasted(): void
     {
+        Http::fake(['*' => fn () => Http::response('', 404)]);
         $this->post(route('alike.add'), ['domains' => "film0.example\nhttps://www.film1.example/about"])
             ->assertRedirect($this->url(['film0', 'film1'], [], 'film1'));
         $this->post(route('alike.add'), ['domains' => 'nobody.example', 'e' => (string) $this->ids['film0']])
-            ->assertSessionHasErrors(['domains' => 'nobody.example is not in the base; paste how they describe '
-                .'themselves instead.']);
+            ->assertSessionHasErrors(['domains' => 'nobody.example is not in the base, and their site says nothing; '
+                .'paste how they describe themselves instead.']);
         $this->post(route('alike.add'), [])->assertSessionHasErrors('domains');
         $this->post(route('alike.add'), [
             'domains' => 'wood0.example', 'e' => (string) $this->ids['film0'], 'as' => 'counter',
@@ -98,6 +101,36 @@ final class AlikeTest extends TestCase
         self::assertEqualsCanonicalizing(
             [$this->ids['wood0'], $this->ids['wood1'], $this->ids['wood2']], $results,
         );
+    }
+
+    public function test_whoever_is_not_in_the_base_is_read_on_their_own_site(): void
+    {
+        config(['luftig.standins' => ['127.0.0.1:9']]);
+        Feed::factory()->create(['format' => 'site-pages', 'address' => 'http://127.0.0.1:9/sites/{domain}/']);
+        Http::fake([
+            '*/robots.txt' => fn () => Http::response('', 404),
+            '*/sites/new.example/' => fn () => Http::response(
+                '<html><body><h1>New</h1><p>Chipboard and veneer.</p><a href="about/">About us</a></body></html>',
+            ),
+            '*/sites/new.example/about/' => fn () => Http::response('<html><body>Doors of chipboard</body></html>'),
+            '*/sites/shut.example/' => fn () => Http::response('', 500),
+            '*/sites/empty.example/' => fn () => Http::response('<html><body><script>x</script></body></html>'),
+        ]);
+        $to = (string) $this->post(route('alike.add'), ['domains' => 'https://www.New.example'])
+            ->assertSessionHasNoErrors()->headers->get('Location');
+        $this->get($to)->assertSeeTextInOrder(['Wood', 'Examples', 'new.example']);
+        parse_str((string) parse_url($to, PHP_URL_QUERY), $query);
+        self::assertEqualsCanonicalizing(
+            [$this->ids['wood0'], $this->ids['wood1'], $this->ids['wood2']],
+            AlikeTo::from([(string) $query['e']], [], 3)->ids(),
+        );
+        foreach (['shut.example', 'empty.example', 'no domain', '127.0.0.1'] as $domain) {
+            $this->post(route('alike.add'), ['domains' => $domain])->assertSessionHasErrors('domains');
+        }
+        $this->post(route('alike.add'), ['domains' => 'new.example shut.example'])->assertSessionHasErrors([
+            'domains' => 'shut.example is not in the base, and their site says nothing; paste how they describe '
+                .'themselves instead.',
+        ]);
     }
 
     public function test_it_is_a_condition_that_every_other_one_narrows(): void

@@ -165,7 +165,7 @@ final class ContactViewTest extends TestCase
         self::assertSame([
             'a@x.example' => ['e-mail, checked', '.59'], 'b@x.example' => ['e-mail, dead', '.00'],
             'c@x.example' => ['e-mail, catch-all · kept out: said so', '.00'],
-            '+46 31 390 06 00' => ['direct phone', '.50'], 'social' => ['social, active 3 days ago', '.20'],
+            '+46 31 390 06 00' => ['direct phone, landline', '.50'], 'social' => ['social, active 3 days ago', '.20'],
         ], $of);
     }
 

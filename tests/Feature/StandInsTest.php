@@ -140,7 +140,7 @@ final class StandInsTest extends TestCase
         self::assertSame([500, 429], [$fault('500', '/jobs/1')->status, $fault('429', '/jobs/1')->status]);
         self::assertSame('600', $this->get('/jobs/1')->headers['Retry-After']);
         self::assertSame(302, $fault('redirect', '/jobs/1')->status);
-        self::assertSame(120, $fault('slow', '/jobs/1')->wait);
+        self::assertSame(120.0, $fault('slow', '/jobs/1')->wait);
         $cut = $fault('cut', '/jobs/feed.jsonl');
         self::assertLessThan((int) $cut->headers['Content-Length'], strlen($cut->body));
         self::assertFalse(mb_check_encoding($fault('garbage', '/jobs/feed.jsonl')->body, 'UTF-8'));

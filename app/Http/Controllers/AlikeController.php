@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Feeds\SiteWords;
 use App\Finder\Pasted;
 use App\Finder\ValueLabel;
 use App\Http\Requests\AlikeRequest;
@@ -14,6 +15,7 @@ use App\View\Alike\PhrasesPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Luftig\Core\Company\Domain;
 
 /** More like some examples, and the phrases that are typical of them. */
 final class AlikeController extends Controller
@@ -23,6 +25,9 @@ final class AlikeController extends Controller
     private const EXAMPLES = 60;
 
     private const NAMED = 5;
+
+    /** Sites that are looked at while one waits. */
+    private const VISITED = 3;
 
     public function index(Request $request, Offer $offer): View
     {
@@ -42,16 +47,23 @@ final class AlikeController extends Controller
         $domains = $request->domains();
         $known = ValueLabel::accounts($domains);
         $unknown = array_values(array_filter($domains, fn (string $one): bool => ! isset($known[$one])));
-        if ($unknown !== []) {
-            $says = implode(', ', array_slice($unknown, 0, self::NAMED)).(count($unknown) === 1 ? ' is' : ' are');
+        foreach (array_slice($unknown, 0, self::VISITED) as $domain) {
+            $words = SiteWords::of($domain);
+            if ($words !== null) {
+                $known[$domain] = self::mark(Domain::from($domain)?->name."\n$words");
+            }
+        }
+        $silent = array_values(array_diff($unknown, array_keys($known)));
+        if ($silent !== []) {
+            $says = implode(', ', array_slice($silent, 0, self::NAMED)).(count($silent) === 1 ? ' is' : ' are');
 
-            return back()->withInput()
-                ->withErrors(['domains' => "$says not in the base; paste how they describe themselves instead."]);
+            return back()->withInput()->withErrors(['domains' => "$says not in the base, and their site says nothing; "
+                .'paste how they describe themselves instead.']);
         }
         $text = $request->string('text')->trim()->toString();
         $added = array_map(strval(...), array_values($known));
         if ($text !== '') {
-            $added[] = '~'.substr(Pasted::keep($text), 1);
+            $added[] = self::mark($text);
         }
         if ($added === []) {
             return back()->withErrors(['domains' => 'Give a domain, or paste a text.']);
@@ -98,6 +110,12 @@ final class AlikeController extends Controller
             ],
             ['f' => 'kept_out', 'x' => '1'],
         ]]);
+    }
+
+    /** @return string what stands for a text */
+    private static function mark(string $text): string
+    {
+        return '~'.substr(Pasted::keep($text), 1);
     }
 
     /** @return list<string> */

@@ -30,8 +30,9 @@
     <x-form :to="route('alike.add')" class="vstack gap-2 mt-2">
         <input type="hidden" name="e" value="{{ $page->kept()['alike'] }}"><input type="hidden" name="x"
             value="{{ $page->kept()['not'] }}">
-        <x-field label="Domains" name="domains" lines="2" :value="old('domains')" />
-        <x-field label="Or how somebody describes themselves, who is not in the base" name="text" lines="3"
+        <x-field label="Domains" name="domains" lines="2" :value="old('domains')"
+            hint="Whoever is not in the base is read on their own site." />
+        <x-field label="Or how somebody describes themselves" name="text" lines="3"
             :value="old('text')" />
         <x-field label="As" name="as" :options="['example' => 'an example', 'counter' => 'a counter-example']"
             :value="old('as', 'example')" />
