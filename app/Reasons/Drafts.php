@@ -10,6 +10,7 @@ use App\Models\Offer;
 use App\Models\Signal;
 use App\Models\Standing;
 use App\Models\Story;
+use App\Network\CommonGround;
 use App\Standings\RuleBook;
 use App\Standings\SignalLine;
 use Carbon\CarbonImmutable;
@@ -96,6 +97,7 @@ final class Drafts
             return null;
         }
         $signals = Signal::query()->with('contact')->where('account_id', $account->id)->ofOffer($offer)->get();
+        CommonGround::load(collect(array_filter([$to])));
 
         return self::of(
             $offer, $account->loadMissing('places', 'industries', 'technologies'), $to,
@@ -135,7 +137,7 @@ final class Drafts
             $to->id ?? 0, self::days($to), array_map(
                 fn (SignalLine $line): AngleSignal => self::signal($line, $to),
                 array_values(array_filter($lines, fn (SignalLine $line): bool => ! self::isTheirChair($line, $to))),
-            ), self::facts($account, $story),
+            ), self::facts($account, $story, $to),
         );
     }
 
@@ -196,11 +198,15 @@ final class Drafts
     }
 
     /** @return list<array{string, string}> */
-    private static function facts(Account $account, ?Story $story): array
+    private static function facts(Account $account, ?Story $story, ?Contact $to): array
     {
         $facts = [['fits', '']];
         foreach ($account->relationLoaded('technologies') ? $account->technologies->pluck('name') : [] as $name) {
             $facts[] = ['technology', (string) $name];
+        }
+
+        foreach (CommonGround::of($to) as [$kind, $name]) {
+            $facts[] = [$kind, $name];
         }
 
         return $story === null ? $facts : [...$facts, ['story', (string) $story->id]];
@@ -218,12 +224,32 @@ final class Drafts
     ): Proposal {
         $restsOn = array_map(fn (int|string $id): SignalLine => $lines[$id], $holding->restsOn);
         [$language, $words] = $set->words((string) $holding->angle, self::languages($account, $to));
+        $common = array_values(array_filter(
+            CommonGround::of($to),
+            fn (array $one): bool => in_array([$one[0], $one[1]], $holding->facts, true),
+        ));
 
         return new Proposal(
             (string) $holding->angle, $set->say((string) $holding->angle), $language, $words,
-            Slots::of($offer, $account, $to, $restsOn) + self::told($story, $language), $restsOn,
+            Slots::of($offer, $account, $to, $restsOn) + self::told($story, $language) + self::shared($common),
+            $restsOn,
             story: in_array('story', array_column($holding->facts, 0), true) ? $story : null,
+            facts: array_map(CommonGround::fact(...), $common),
         );
+    }
+
+    /**
+     * @param  list<array{string, string, string}>  $common
+     * @return array<string, string> the slots of what they have in common with one of us
+     */
+    private static function shared(array $common): array
+    {
+        $slots = [];
+        foreach ($common as [$kind, $name, $who]) {
+            $slots += [$kind => $name, 'teammate' => $who];
+        }
+
+        return $slots;
     }
 
     /** The story of a company like the account, where one may be told. */

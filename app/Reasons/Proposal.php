@@ -17,6 +17,7 @@ final readonly class Proposal
      * @param  list<SignalLine>  $restsOn
      * @param  list<string>  $others  angles that hold besides, the heaviest first
      * @param  Story|null  $story  that the angle rests on
+     * @param  list<string>  $facts  what they have in common with one of us, as far as it rests on that
      */
     public function __construct(
         public string $angle,
@@ -27,6 +28,7 @@ final readonly class Proposal
         public array $restsOn,
         public array $others = [],
         public ?Story $story = null,
+        public array $facts = [],
     ) {
     }
 
@@ -35,7 +37,7 @@ final readonly class Proposal
     {
         return new self(
             $this->angle, $this->say, $this->language, $this->templates, $this->slots, $this->restsOn, $others,
-            $this->story,
+            $this->story, $this->facts,
         );
     }
 

@@ -102,7 +102,9 @@ final class RecordReason
             ?? throw new \LogicException('There is a standing.');
         $lines = $draft->restsOn;
         $facts = match (true) {
-            $draft->story !== null => [StorySet::fact($draft->story)],
+            $draft->story !== null, $draft->facts !== [] => [
+                ...$draft->facts, ...$draft->story === null ? [] : [StorySet::fact($draft->story)],
+            ],
             $lines === [] => array_slice(UndatedFacts::of($account), 0, 1),
             default => [],
         };

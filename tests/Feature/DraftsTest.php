@@ -31,6 +31,7 @@ final class DraftsTest extends TestCase
         'topic' => 'leak surveys', 'money' => '€12 million',
         'technology' => 'Vedliko Plan', 'colleague' => 'Pernille', 'from' => 'Fjernlund Papir', 'percent' => '12 %',
         'question' => 'How do you know what your air network loses?',
+        'school' => 'Kråkvik skola', 'teammate' => 'Greta Nystierna',
         'story_customer' => 'a maker of vehicle parts of 1,200 in the Netherlands',
         'story_problem' => 'the leaks were known and never repaired',
         'story_then' => 'We sorted them by cost and came back after a month',

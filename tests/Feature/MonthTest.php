@@ -46,7 +46,7 @@ final class MonthTest extends TestCase
         RuleSet::query()->delete();
         Offer::query()->delete();
         User::query()->delete();
-        (new Scenario(70, 500, 600, 0, 0))->load(fn (string $line) => null);
+        (new Scenario(90, 640, 780, 0, 0))->load(fn (string $line) => null);
         $offer = Offer::query()->with('rules')->orderBy('id')->firstOrFail();
         $mira = User::query()->orderBy('id')->firstOrFail();
         $mira->update(['pace' => self::PACE]);

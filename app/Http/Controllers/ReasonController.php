@@ -55,7 +55,7 @@ final class ReasonController extends Controller
 
         return view('reasons.create', [
             'page' => new NewReasonPage(
-                $offer, $account, $lines, $contacts, $contact, UndatedFacts::of($account, $offer),
+                $offer, $account, $lines, $contacts, $contact, UndatedFacts::of($account, $offer, $contact),
                 EntriesInForce::now(), self::text($request, 'angle') ?: null,
             ),
         ]);
@@ -70,7 +70,10 @@ final class ReasonController extends Controller
                     && $line->mayBeSaid()
                     && $line->isFresh(),
         ));
-        $facts = array_values(array_intersect(UndatedFacts::of($account, $offer), $request->facts()));
+        $known = UndatedFacts::of(
+            $account, $offer, $account->contacts()->whereKey($request->integer('contact'))->first(),
+        );
+        $facts = array_values(array_intersect($known, $request->facts()));
         if ($chosen === [] && $facts === []) {
             return back()->withInput()
                 ->withErrors(['signals' => 'A reason rests on something: tick at least one signal or fact.']);

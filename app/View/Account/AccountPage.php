@@ -15,6 +15,7 @@ use App\Models\Standing;
 use App\Models\StandingState;
 use App\Models\Tag;
 use App\Models\User;
+use App\Network\CommonGround;
 use App\Reasons\AngleUse;
 use App\Reasons\Drafts;
 use App\Reasons\StorySet;
@@ -81,6 +82,7 @@ final readonly class AccountPage
         $lines = $book === null ? [] : SignalLine::of($standing, $account->signals, $book->catalogue);
         $group = $standing === null ? null : BuyingGroup::of($offer, $account, $standing, $rep);
         $to = $group->chosen[0]->contact ?? null;
+        CommonGround::load(collect(array_filter([$to])));
         $draft = Drafts::of($offer, $account, $to, $lines, used: AngleUse::at([$account->id])[$account->id] ?? []);
         $barred = EntriesInForce::now();
 

@@ -21,6 +21,7 @@ use App\Models\Standing;
 use App\Models\Tag;
 use App\Models\TitleLesson;
 use App\Models\User;
+use App\Network\CommonGround;
 use App\Network\Ties;
 use App\Reasons\AngleUse;
 use App\Reasons\Drafts;
@@ -97,6 +98,7 @@ final readonly class ContactPage
         $catalogue = $standing === null ? null : RuleBook::catalogueOf($standing->ruleSet);
         $all = $standing === null ? [] : Ranking::lines($offer, $standing->newCollection([$standing]))[$account->id];
         $barred = EntriesInForce::now();
+        CommonGround::load(collect([$contact]));
         $draft = Drafts::of($offer, $account, $contact, $all, used: AngleUse::at([$account->id])[$account->id] ?? []);
         $isOut = $barred->contact($contact->id) !== null || $barred->account($account->id, $account->domain) !== null;
 

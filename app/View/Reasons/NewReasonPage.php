@@ -10,6 +10,7 @@ use App\Models\Account;
 use App\Models\ApproachKind;
 use App\Models\Contact;
 use App\Models\Offer;
+use App\Network\CommonGround;
 use App\Reasons\AngleUse;
 use App\Reasons\Drafts;
 use App\Reasons\Proposal;
@@ -41,6 +42,7 @@ final readonly class NewReasonPage
         private EntriesInForce $barred,
         ?string $angle = null,
     ) {
+        CommonGround::load(collect(array_filter([$contact])));
         $this->draft = Drafts::of(
             $offer, $account, $contact, $lines, onlyFresh: true, angle: $angle,
             used: AngleUse::at([$account->id])[$account->id] ?? [],
@@ -108,7 +110,8 @@ final readonly class NewReasonPage
     public function isTicked(string $fact): bool
     {
         $said = match (true) {
-            $this->draft->story !== null => [StorySet::fact($this->draft->story)],
+            $this->draft->story !== null => [StorySet::fact($this->draft->story), ...$this->draft->facts],
+            $this->draft->facts !== [] => $this->draft->facts,
             $this->offered() === [] => [$this->facts[0] ?? ''],
             default => [],
         };

@@ -13,7 +13,8 @@ use Luftig\Core\Signal\Kind;
 /** An angle as a form: one that is stored, a new one, or as it was typed and sent back. */
 final readonly class AnglePage
 {
-    public const SLOTS = 'slots: {{first_name}} {{account}} {{colleague}} {{role}} {{topic}} {{story_result}} …';
+    public const SLOTS = 'slots: {{first_name}} {{account}} {{colleague}} {{role}} {{topic}} {{school}} '
+        .'{{teammate}} {{story_result}} …';
 
     public const SECTIONS = 'A part between {{#slot}} and {{/slot}} stands only where the slot is filled.';
 
@@ -23,6 +24,8 @@ final readonly class AnglePage
         'fits' => 'that they fit', 'technology' => 'a technology in use (its name)',
         'new_in_position' => 'in the position for less than so many days',
         'story' => 'a story of a company like them',
+        'school' => 'a school in common with one of us', 'association' => 'an association in common with one of us',
+        'employer' => 'an earlier employer in common with one of us',
     ];
 
     private const WHOSE = [
@@ -59,7 +62,7 @@ final readonly class AnglePage
     {
         if (isset($part['fact'])) {
             return match ($part['fact']) {
-                'fits', 'story' => self::FACTS[$part['fact']],
+                'fits', 'story', 'school', 'association', 'employer' => self::FACTS[$part['fact']],
                 'technology' => ($part['value'] ?? 'a technology').' in use',
                 'new_in_position' => 'less than '.($part['value'] ?? '').' days in the position',
                 default => trim($part['fact'].' '.($part['value'] ?? '')),

@@ -17,6 +17,7 @@ use App\Models\Reservation;
 use App\Models\Standing;
 use App\Models\StandingState;
 use App\Models\User;
+use App\Network\CommonGround;
 use App\Reasons\AngleUse;
 use App\Reasons\Drafts;
 use App\Standings\RuleBook;
@@ -230,6 +231,9 @@ final readonly class Plan
         $ready = Reason::query()->inState('ready')->where('offer_id', $this->offer->id)
             ->where('user_id', $this->rep->id)->whereIn('account_id', $accounts)->oldest('id')->get()
             ->keyBy('account_id');
+        CommonGround::load($contacts->whereIn('id', array_merge([], ...array_map(
+            fn (Choice $choice): array => $choice->taken, array_values($choices),
+        ))));
         $rows = [];
         foreach ($standings as $standing) {
             $people = array_map(
@@ -280,6 +284,7 @@ final readonly class Plan
             return $row;
         }
         $account = $row->standing->account;
+        CommonGround::load(collect(array_filter([$to])));
 
         return new PlanRow(
             $row->standing,

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Network;
+
+use App\Models\Contact;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What contacts and people of ours have in common beside knowing each other: a school, an association, an earlier
+ * employer. Words can rest on it (rule 21).
+ */
+final class CommonGround
+{
+    /** Kinds of facts, as angles name them. */
+    public const SCHOOL = 'school';
+
+    public const ASSOCIATION = 'association';
+
+    public const EMPLOYER = 'employer';
+
+    private const RELATION = 'commonGround';
+
+    /** Of each so much. */
+    private const MOST = 5;
+
+    /**
+     * For many at once, so that asking each costs nothing.
+     *
+     * @param  Collection<array-key, Contact>  $contacts
+     */
+    public static function load(Collection $contacts): void
+    {
+        $in = implode(',', [0, ...$contacts->pluck('id')->map(intval(...))->unique()->all()]);
+        $found = [];
+        foreach (DB::select(self::shared($in)) as $row) {
+            // The first of us who shares it speaks for all.
+            $found[$row->contact_id]["{$row->kind} {$row->name}"] ??= [$row->kind, $row->name, $row->who];
+        }
+        foreach ($contacts as $contact) {
+            $contact->setRelation(self::RELATION, collect(
+                array_slice(array_values($found[$contact->id] ?? []), 0, self::MOST),
+            ));
+        }
+    }
+
+    /** @param  string  $in  ids of contacts */
+    private static function shared(string $in): string
+    {
+        return "SELECT a.contact_id, s.kind, s.name, u.name AS who FROM affiliations a
+            JOIN stations s ON s.kind = a.kind AND s.name = a.name JOIN users u ON u.id = s.user_id
+            WHERE a.contact_id IN ($in)
+            UNION SELECT p.contact_id, 'employer', COALESCE(e.name, s.name), u.name FROM positions p
+            JOIN stations s ON s.kind = 'position' AND (s.account_id = p.account_id
+                OR s.account_id IS NULL AND p.account_id IS NULL AND s.name = p.company)
+            JOIN users u ON u.id = s.user_id LEFT JOIN accounts e ON e.id = s.account_id
+            WHERE p.contact_id IN ($in) AND p.until IS NOT NULL ORDER BY contact_id, kind, name, who";
+    }
+
+    /** @return list<array{string, string, string}> kind, its name, who of us; none where it was not loaded */
+    public static function of(?Contact $contact): array
+    {
+        if ($contact === null || ! $contact->relationLoaded(self::RELATION)) {
+            return [];
+        }
+
+        /** @var Collection<int, array{string, string, string}> $common */
+        $common = $contact->getRelation(self::RELATION);
+
+        return array_values($common->all());
+    }
+
+    /**
+     * As evidence says it.
+     *
+     * @param  array{string, string, string}  $common
+     */
+    public static function fact(array $common): string
+    {
+        [$kind, $name, $who] = $common;
+
+        return match ($kind) {
+            self::SCHOOL => "went to $name, as $who did",
+            self::ASSOCIATION => "belongs to $name, as $who does",
+            default => "worked at $name, as $who did",
+        };
+    }
+}
