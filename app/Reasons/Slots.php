@@ -47,7 +47,7 @@ final class Slots
         $facts = $signal->facts ?? [];
         $isAnother = $signal->contact_id !== null && $signal->contact_id !== $to?->id;
 
-        return ($isAnother ? ['colleague' => $signal->contact?->first_name] : []) + match ($signal->kind) {
+        return ($isAnother ? ['colleague' => self::colleague($signal->contact, $to)] : []) + match ($signal->kind) {
             Kind::Hiring => [
                 // One of several, where several are sought.
                 'role' => preg_replace(
@@ -67,6 +67,12 @@ final class Slots
                 ? Format::percent($facts['after'] / $facts['before'] - 1) : null],
             default => [],
         };
+    }
+
+    /** By first name, as one speaks of somebody in the same house; whoever is called like the reader by the whole. */
+    private static function colleague(?Contact $contact, ?Contact $to): ?string
+    {
+        return $contact?->first_name === $to?->first_name ? $contact?->name() : $contact?->first_name;
     }
 
     /** “Maintenance planner sought, one of 3 openings” is of a maintenance planner. */

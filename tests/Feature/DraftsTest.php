@@ -181,6 +181,26 @@ final class DraftsTest extends TestCase
         self::assertSame('A role that is sought', $this->draft($account)->angle);
     }
 
+    public function test_a_colleague_who_is_called_like_the_reader_is_named_in_full(): void
+    {
+        $this->leak();
+        $this->bring(IntakeKind::Accounts, "domain;name;industry;headcount;country\na.example;Firm A;glass;300;PL\n");
+        $account = $this->account('a.example');
+        Contact::factory()->create(['account_id' => $account->id, 'first_name' => 'Hanna', 'last_name' => 'Brzezski']);
+        $new = Contact::factory()->create([
+            'account_id' => $account->id, 'first_name' => 'Hanna', 'last_name' => 'Brzezecka',
+        ]);
+        $account->signals()->create([
+            'kind' => 'new_leader', 'title' => 'Hanna Brzezecka joined as Energy Manager', 'contact_id' => $new->id,
+            'occurred_at' => now()->subDays(20), 'strength' => 1, 'confidence' => 1, 'fingerprint' => sha1('a'),
+        ]);
+        (new Standings)->refresh($account->id);
+        $words = fn (): string => $this->draft($account)->words();
+        self::assertStringContainsString('Hello Hanna, I saw that Hanna Brzezecka has joined', $words());
+        $new->update(['first_name' => 'Marek']);
+        self::assertStringContainsString('Hello Hanna, I saw that Marek has joined', $words());
+    }
+
     private function titled(Contact $person, string $title): void
     {
         $person->update(['title' => $title, 'reading' => (new Titles)->read($title, 'DE', 300)]);
