@@ -27,8 +27,8 @@ final class RunLookUps implements ShouldQueue
     /** Seconds of a turn. */
     private const TURN = 30;
 
-    /** Minutes without a sign after which its worker is taken for dead; one question takes less. */
-    private const SILENT = 3;
+    /** Minutes without a sign after which its worker is taken for dead; a sign is given before each question. */
+    private const SILENT = 1;
 
     public int $tries = 1;
 

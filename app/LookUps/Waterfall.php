@@ -126,6 +126,7 @@ final class Waterfall
                 'look_up_run_id' => $run->id, 'user_id' => $run->user_id, 'state' => LookUp::ASKED,
                 'price' => $service->price,
             ])->save();
+            LookUpRun::query()->whereKey($run->id)->update(['updated_at' => now()]);
 
             return $line;
         });

@@ -114,10 +114,10 @@ final class LookUpsTest extends TestCase
         $charged = count($this->charges('granvittne'));
         self::assertGreaterThan(0, $charged);
         $run->update(['state' => LookUpRun::RUNNING, 'worker' => 'one that died']);
-        $this->at('2026-11-23T09:02:00Z');
+        $this->at('2026-11-23T09:00:50Z');
         RunLookUps::resume();
         self::assertSame(LookUpRun::RUNNING, $run->refresh()->state, 'it may be at work still');
-        $this->at('2026-11-23T09:04:00Z');
+        $this->at('2026-11-23T09:01:10Z');
         RunLookUps::resume();
         self::assertSame(LookUpRun::FINISHED, $run->refresh()->state);
         self::assertSame(0, LookUp::query()->where('state', LookUp::ASKED)->count());
