@@ -7,11 +7,15 @@ namespace App\Alike;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Likeness\Frequencies;
+use Luftig\Core\Likeness\Lookalikes;
 
 /** How usual each phrase is among all accounts; of very many, as a sample of them has it. */
 final class Base
 {
     private const SAMPLE = 5000;
+
+    /** Accounts by which one tells what is usual. */
+    private const FEW = 60;
 
     /** Rarer phrases are all alike. */
     private const LEAST = 2;
@@ -35,6 +39,26 @@ final class Base
         }
 
         return new Frequencies($texts, $in);
+    }
+
+    /**
+     * How alike the texts of any few accounts are in the mean, 0–1: short texts share little, whatever they are of, so
+     * that what is close is told beside this.
+     */
+    public static function usual(): float
+    {
+        return (float) Cache::remember(
+            'usual '.md5((Texts::count() <= self::SAMPLE ? Texts::stamp() : '').DB::getDatabaseName()),
+            now()->addHours(self::HOURS),
+            function (): float {
+                $each = max(1, intdiv(Texts::count(), self::FEW));
+                $some = array_values(DB::table('accounts')->whereNull('merged_into')->whereRaw('id % ? = 0', [$each])
+                    ->limit(self::FEW)->pluck('id')->all());
+                $profiles = iterator_to_array(Texts::of($some), false);
+
+                return $profiles === [] ? 0.0 : Lookalikes::to($profiles, [], self::frequencies())->coherence();
+            },
+        );
     }
 
     /** @return list<int>|null spread evenly; null: all of them */

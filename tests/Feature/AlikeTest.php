@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Alike\AlikeTo;
+use App\Alike\Base;
 use App\Alike\Proposed;
 use App\Finder\Search;
 use App\Jobs\GatherPhrases;
@@ -79,6 +80,19 @@ final class AlikeTest extends TestCase
         $this->get(route('alike', ['e' => '999999']))->assertSeeText('None of the examples is there any more.');
         $this->get(route('alike', ['e' => 'x,<b>', 'x' => ['a' => ['b']]]))
             ->assertSeeText('Name at least one example.');
+    }
+
+    public function test_whether_examples_are_enough_is_told_beside_what_is_usual(): void
+    {
+        $this->get($this->url(['film0']))->assertSeeText('One example alone says little');
+        $this->get($this->url(['film0', 'film1', 'film2', 'film3']))
+            ->assertSeeText('The examples speak of the same: that is enough to go on.');
+        $this->get($this->url(['film0', 'wood1', 'glass0']))
+            ->assertSeeText('The examples speak of different things.');
+        self::assertGreaterThan(0.0, Base::usual());
+        self::assertLessThan(.5, Base::usual());
+        Account::query()->delete();
+        self::assertSame(0.0, Base::usual());
     }
 
     public function test_examples_are_typed_or_pasted(): void

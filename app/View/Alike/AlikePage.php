@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\View\Alike;
 
 use App\Alike\AlikeTo;
+use App\Alike\Base;
 use App\Alike\Proposed;
 use App\Finder\ValueLabel;
 use App\Models\Account;
@@ -26,9 +27,10 @@ final readonly class AlikePage
 
     private const SHARED = 2;
 
-    private const CLOSE = .25;
+    /** So many times as alike as any few accounts the examples are of one sort, or of much the same. */
+    private const CLOSE = 2.2;
 
-    private const LOOSE = .1;
+    private const LOOSE = 1.5;
 
     /**
      * @param  list<Alike>  $results
@@ -47,6 +49,7 @@ final readonly class AlikePage
         private array $names,
         private array $pulls,
         private float $coherence,
+        private float $usual,
         private ?string $odd,
         private ?int $others,
         private int $keptOut,
@@ -69,7 +72,7 @@ final readonly class AlikePage
         ?KeptList $list,
     ): self {
         $nothing = fn (?string $problem): self => new self(
-            $offer, $user, null, [], collect(), collect(), [], [], 1.0, null, null, 0, $list, $problem,
+            $offer, $user, null, [], collect(), collect(), [], [], 1.0, 0.0, null, null, 0, $list, $problem,
         );
         if ($examples === []) {
             return $nothing(null);
@@ -102,6 +105,7 @@ final readonly class AlikePage
             array_combine($tokens, ValueLabel::names($tokens)),
             $to->pulls(),
             $lookalikes->coherence(),
+            Base::usual(),
             ($odd = $lookalikes->oddOne()) === null ? null : (string) $odd,
             in_array($last, $tokens, true) && $list === null ? self::othersWithout($to, $last, $all) : null,
             count(array_filter(array_slice($all, 0, self::SHOWN), $isKeptOut)),
@@ -134,8 +138,8 @@ final readonly class AlikePage
 
         return match (true) {
             $many === 1 => 'One example alone says little of what is meant; three to eight are enough.',
-            $this->coherence >= self::CLOSE => 'The examples speak of the same: that is enough to go on.',
-            $this->coherence >= self::LOOSE => $many >= 5 ? 'The examples speak of much the same.'
+            $this->coherence >= self::CLOSE * $this->usual => 'The examples speak of the same: that is enough to go on.',
+            $this->coherence >= self::LOOSE * $this->usual => $many >= 5 ? 'The examples speak of much the same.'
                 : 'The examples speak of much the same; another one or two would make it surer.',
             default => 'The examples speak of different things. Take out the one that leads elsewhere, or begin with '
                 .'fewer.',
