@@ -7,6 +7,7 @@ namespace App\Network;
 use App\Models\Contact;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use WeakMap;
 
 /**
  * What contacts and people of ours have in common beside knowing each other: a school, an association, an earlier
@@ -21,10 +22,11 @@ final class CommonGround
 
     public const EMPLOYER = 'employer';
 
-    private const RELATION = 'commonGround';
-
     /** Of each so much. */
     private const MOST = 5;
+
+    /** @var WeakMap<Contact, list<array{string, string, string}>>|null as long as somebody looks at them */
+    private static ?WeakMap $known = null;
 
     /**
      * For many at once, so that asking each costs nothing.
@@ -37,12 +39,13 @@ final class CommonGround
         $found = [];
         foreach (DB::select(self::shared($in)) as $row) {
             // The first of us who shares it speaks for all.
-            $found[$row->contact_id]["{$row->kind} {$row->name}"] ??= [$row->kind, $row->name, $row->who];
+            $found[$row->contact_id]["{$row->kind} {$row->name}"] ??= [
+                (string) $row->kind, (string) $row->name, (string) $row->who,
+            ];
         }
+        self::$known ??= new WeakMap;
         foreach ($contacts as $contact) {
-            $contact->setRelation(self::RELATION, collect(
-                array_slice(array_values($found[$contact->id] ?? []), 0, self::MOST),
-            ));
+            self::$known[$contact] = array_slice(array_values($found[$contact->id] ?? []), 0, self::MOST);
         }
     }
 
@@ -62,14 +65,7 @@ final class CommonGround
     /** @return list<array{string, string, string}> kind, its name, who of us; none where it was not loaded */
     public static function of(?Contact $contact): array
     {
-        if ($contact === null || ! $contact->relationLoaded(self::RELATION)) {
-            return [];
-        }
-
-        /** @var Collection<int, array{string, string, string}> $common */
-        $common = $contact->getRelation(self::RELATION);
-
-        return array_values($common->all());
+        return $contact === null ? [] : self::$known[$contact] ?? [];
     }
 
     /**

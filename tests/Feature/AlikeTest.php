@@ -86,7 +86,7 @@ final class AlikeTest extends TestCase
     {
         $this->get($this->url(['film0']))->assertSeeText('One example alone says little');
         $this->get($this->url(['film0', 'film1', 'film2', 'film3']))
-            ->assertSeeText('The examples speak of the same: that is enough to go on.');
+            ->assertSeeText('The examples speak of the same; that is enough.');
         $this->get($this->url(['film0', 'wood1', 'glass0']))
             ->assertSeeText('The examples speak of different things.');
         self::assertGreaterThan(0.0, Base::usual());

@@ -61,7 +61,8 @@ final class DoorsTest extends TestCase
             'no_agency', 'next_step', 'next_step_on', 'version', 'remember', 'state', 'q', 'find', 'profile',
             'interests', 'code', 'quote', 'channel', '_once', 'trade', 'industries', 'countries', 'not', 'low', 'high',
             'roles', 'say',
-            'mark', 'accepted', 'points',
+            'mark', 'accepted', 'points', 'domains', 'credits', 'price', 'position', 'does', 'secret', 'most',
+            'least', 'list', 'contacts', 'phrases', 'with', 'without', 'e', 'x', 'as',
             'industry', 'revenue', 'growth', 'technologies', 'other_sites', 'date', 'link', 'amount', 'person',
         ],
     ];
@@ -70,7 +71,7 @@ final class DoorsTest extends TestCase
     private const IN_ADDRESSES = [
         'page', 'on', 'c', 'q', 'sort', 'tab', 'add', 'edit', 'vary', 'over', 'every', 'owner', 'part', 'columns',
         'state',
-        'find', 'contact', 'next', 'focus', 'value', 'field',
+        'find', 'contact', 'next', 'focus', 'value', 'field', 'e', 'x', 'last', 'list', 'contacts', 'least',
     ];
 
     public function test_nobody_gets_in_without_signing_in(): void
@@ -148,7 +149,7 @@ final class DoorsTest extends TestCase
         ];
     }
 
-    /** Each door meets every other sort of nonsense, so that it does not take all day. */
+    /** Each door meets every third sort of nonsense, so that it does not take all day. */
     private function sort(): int
     {
         return (int) array_search($this->dataName(), array_keys(self::nonsense()), true);
@@ -253,7 +254,7 @@ final class DoorsTest extends TestCase
         $tried = 0;
         $sort = $this->sort();
         foreach ($this->routes() as $route) {
-            if ((crc32($route->uri()) + $sort) % 2 === 1) {
+            if ((crc32($route->uri()) + $sort) % 3 !== 0) {
                 continue;
             }
             $url = '/'.ltrim(strtr($route->uri(), array_map(strval(...), $ids)), '/');
@@ -270,7 +271,7 @@ final class DoorsTest extends TestCase
             }
         }
         self::assertSame([], array_values(array_unique(array_filter($bad))));
-        self::assertGreaterThan(60, $tried);
+        self::assertGreaterThan(45, $tried);
         self::assertSame(
             ['Glasverk Tunhede', 'Pernille'],
             [$account->refresh()->name, $contact->refresh()->first_name],

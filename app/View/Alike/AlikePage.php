@@ -138,7 +138,7 @@ final readonly class AlikePage
 
         return match (true) {
             $many === 1 => 'One example alone says little of what is meant; three to eight are enough.',
-            $this->coherence >= self::CLOSE * $this->usual => 'The examples speak of the same: that is enough to go on.',
+            $this->coherence >= self::CLOSE * $this->usual => 'The examples speak of the same; that is enough.',
             $this->coherence >= self::LOOSE * $this->usual => $many >= 5 ? 'The examples speak of much the same.'
                 : 'The examples speak of much the same; another one or two would make it surer.',
             default => 'The examples speak of different things. Take out the one that leads elsewhere, or begin with '
