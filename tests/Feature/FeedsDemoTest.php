@@ -38,7 +38,7 @@ final class FeedsDemoTest extends TestCase
         Offer::query()->delete();
         User::query()->delete();
         config(['luftig.world' => self::$folder]);
-        (new Scenario(1200, 3000, 6000, 400, 3500))->load(fn (string $line) => null);
+        (new Scenario(1000, 2500, 5000, 400, 3000))->load(fn (string $line) => null);
         $this->findsTheHiddenWeights();
         $brought = Signal::query()->where('derived', false)->count();
         foreach (Feed::query()->get() as $feed) {
