@@ -237,10 +237,10 @@ final readonly class AlikePage
         ])]);
     }
 
-    /** @return array<string, string> what a form sends to keep them as a list */
-    public function kept(): array
+    /** @return array{e: string, x: string} examples and counter-examples, as the form that adds to them carries them */
+    public function carried(): array
     {
-        return ['alike' => implode(',', $this->tokens()), 'not' => implode(',', $this->counter())];
+        return ['e' => implode(',', $this->tokens()), 'x' => implode(',', $this->counter())];
     }
 
     public function phrases(): string

@@ -28,8 +28,8 @@
 @endunless
 <x-section title="Add">
     <x-form :to="route('alike.add')" class="vstack gap-2 mt-2">
-        <input type="hidden" name="e" value="{{ $page->kept()['alike'] }}"><input type="hidden" name="x"
-            value="{{ $page->kept()['not'] }}">
+        <input type="hidden" name="e" value="{{ $page->carried()['e'] }}"><input type="hidden" name="x"
+            value="{{ $page->carried()['x'] }}">
         <x-field label="Domains" name="domains" lines="2" :value="old('domains')"
             hint="Whoever is not in the base is read on their own site." />
         <x-field label="Or how somebody describes themselves" name="text" lines="3"

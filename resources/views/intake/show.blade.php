@@ -8,13 +8,7 @@
         @if ($page->intake->message)<p class="alert alert-danger" role="alert">{{ $page->intake->message }}</p>@endif
         @if ($page->progress() !== null)<x-progress :share="$page->progress()" label="Brought in"
             class="measure" />@endif
-        <div class="d-flex flex-wrap gap-4">
-            @foreach ($page->tally() as $one)
-                <div><span class="font-figure fs-3 fw-semibold d-block"
-                    data-tally="{{ $one['field'] }}">{{ $one['number'] }}</span>
-                    <span class="text-body-secondary">{{ $one['label'] }}</span></div>
-            @endforeach
-        </div>
+        <x-tally :tally="$page->tally()" />
         <div class="d-flex flex-wrap gap-2">
             @if ($page->isDone() && $page->next)<x-button kind="primary"
                 :href="route('intake.show', $page->next)">Next: {{ $page->next->name }}</x-button>@endif

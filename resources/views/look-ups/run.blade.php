@@ -7,13 +7,7 @@
         <p class="text-body-tertiary mb-0">{{ $page->about() }}</p>
         @if ($page->run->problem)<p class="alert alert-warning mb-0" role="alert">{{ $page->run->problem }}</p>@endif
         @if ($page->isMoving())<x-progress :share="$page->progress()" label="Asked for" class="measure" />@endif
-        <div class="d-flex flex-wrap gap-4">
-            @foreach ($page->tally() as $one)
-                <div><span class="font-figure fs-3 fw-semibold d-block"
-                    data-tally="{{ $one['field'] }}">{{ $one['number'] }}</span>
-                    <span class="text-body-secondary">{{ $one['label'] }}</span></div>
-            @endforeach
-        </div>
+        <x-tally :tally="$page->tally()" />
         <div class="hstack gap-2">
             @can('update', $page->run)
                 @if ($page->isMoving())<x-form
