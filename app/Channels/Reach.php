@@ -9,17 +9,22 @@ use App\Models\Channel;
 use App\Models\Contact;
 use Carbon\CarbonImmutable;
 use Luftig\Core\Reach\Access;
+use Luftig\Core\Reach\Channel as Rule;
 use Luftig\Core\Reach\ChannelType;
 
 /** How a contact is reached: the best channel and what all of them are worth. */
 final readonly class Reach
 {
-    /** @param  array<string, Channel>  $byType  the best of each type */
+    /**
+     * @param  array<string, Channel>  $byType  the best of each type
+     * @param  list<Rule>  $rules  all that may be used
+     */
     private function __construct(
         public float $access,
         public ?Channel $best,
         private array $byType,
         public float $intro,
+        public array $rules,
     ) {
     }
 
@@ -46,7 +51,9 @@ final readonly class Reach
             }
         }
 
-        return new self(Access::of($rules, $contact->intro ?? 0.0)->value, $best, $byType, $contact->intro ?? 0.0);
+        return new self(
+            Access::of($rules, $contact->intro ?? 0.0)->value, $best, $byType, $contact->intro ?? 0.0, $rules,
+        );
     }
 
     /** The best address, number or profile of a type; null: there is none that works and may be used. */
@@ -55,12 +62,25 @@ final readonly class Reach
         return ($this->byType[$type->value] ?? null)?->value;
     }
 
+    /** Whether a number of their own is known. */
+    public function isDirect(): bool
+    {
+        return ($this->byType[ChannelType::DirectPhone->value] ?? null)?->isDirect() ?? false;
+    }
+
+    /** The best of a type with its state. */
+    public function labelOf(ChannelType $type): string
+    {
+        return ($this->byType[$type->value] ?? null)?->label() ?? $type->label();
+    }
+
     public function label(): string
     {
         return match (true) {
             $this->best === null => $this->intro > 0 ? 'through one of us' : 'no channel',
-            $this->best->type === ChannelType::Email => 'e-mail, '.$this->best->state->label(),
+            $this->best->type === ChannelType::Email => $this->best->label(),
             $this->best->type === ChannelType::Social => 'social, active',
+            $this->best->type === ChannelType::DirectPhone && ! $this->best->isDirect() => 'switchboard',
             default => $this->best->type->label(),
         };
     }

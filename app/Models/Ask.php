@@ -28,6 +28,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable $asked_at
  * @property CarbonImmutable|null $answered_at
  * @property CarbonImmutable|null $remind_on
+ * @property int $reminders
+ * @property CarbonImmutable|null $reminded_at
  * @property CarbonImmutable|null $thanked_at
  * @property-read Contact $contact
  * @property-read User $user
@@ -44,10 +46,13 @@ final class Ask extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, mixed> */
+    protected $attributes = ['reminders' => 0];
+
     /** @var array<string, string> */
     protected $casts = [
         'people' => 'array', 'state' => AskState::class, 'asked_at' => 'datetime', 'answered_at' => 'datetime',
-        'remind_on' => 'date', 'thanked_at' => 'datetime',
+        'remind_on' => 'date', 'reminded_at' => 'datetime', 'thanked_at' => 'datetime',
     ];
 
     /** @return BelongsTo<Contact, $this> */

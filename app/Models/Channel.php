@@ -41,6 +41,24 @@ final class Channel extends Model
         'state' => AddressState::class,
     ];
 
+    /** What it is, with what is known of it. */
+    public function label(): string
+    {
+        return $this->type->label().match (true) {
+            $this->type === ChannelType::Email => ', '.$this->state->label(),
+            $this->type !== ChannelType::DirectPhone => '',
+            $this->state === AddressState::Shared => ' that several here have, so the switchboard',
+            $this->state->isDead() => ', dead',
+            default => '',
+        };
+    }
+
+    /** A number of their own. */
+    public function isDirect(): bool
+    {
+        return $this->type === ChannelType::DirectPhone && $this->state !== AddressState::Shared;
+    }
+
     /** What the core takes it for at a moment. */
     public function asRule(CarbonInterface $now): Rule
     {

@@ -12,7 +12,8 @@ use Luftig\Core\Reach\RelationStrength;
 use stdClass;
 
 /**
- * Contacts who know each other: who held positions at one account on the same days, or share a school or association.
+ * Contacts who know each other: who held positions at one company on the same days, also where it is nobody's account,
+ * or share a school or association.
  */
 final class Colleagues
 {
@@ -59,12 +60,16 @@ final class Colleagues
         $until = fn (string $p): string => "COALESCE($p.until, CURRENT_DATE)";
         $last = "LEAST({$until('k')}, {$until('o')})";
 
+        $same = "o.contact_id <> k.contact_id AND {$since('k')} <= {$until('o')} AND {$since('o')} <= {$until('k')}";
+        $select = 'SELECT k.contact_id AS one, o.contact_id AS other, k.reading AS mine, o.reading AS theirs, '
+            ."$last AS until, DATEDIFF($last, GREATEST({$since('k')}, {$since('o')})) AS days";
+        $there = 'JOIN contacts c ON c.id = o.contact_id AND c.merged_into IS NULL';
+
         return DB::select(
-            'SELECT k.contact_id AS one, o.contact_id AS other, k.reading AS mine, o.reading AS theirs, name, '
-                ."headcount, $last AS until, DATEDIFF($last, GREATEST({$since('k')}, {$since('o')})) AS days FROM "
-                .'positions k JOIN positions o ON o.account_id = k.account_id AND o.contact_id <> k.contact_id JOIN '
-                .'accounts a ON a.id = k.account_id JOIN contacts c ON c.id = o.contact_id AND c.merged_into IS NULL '
-                ."WHERE $which AND {$since('k')} <= {$until('o')} AND {$since('o')} <= {$until('k')}",
+            "$select, name, headcount FROM positions k JOIN positions o ON o.account_id = k.account_id AND $same JOIN "
+                ."accounts a ON a.id = k.account_id $there WHERE $which UNION ALL $select, o.company, NULL FROM "
+                ."positions k JOIN positions o ON o.company = k.company AND o.account_id IS NULL AND $same $there "
+                ."WHERE k.account_id IS NULL AND $which",
         );
     }
 

@@ -10,11 +10,11 @@ use App\Support\AccountIds;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Reach\IntroPaths;
+use Luftig\Core\Reach\RelationStrength;
 
 /**
  * The best way to each contact through one of us, kept with the contact, so that Access and with it the ranking count
- * it (rules 5 and 10): who of us knows them, or knows somebody who does. Ways through two contacts are shown where they
- * are asked for, and counted nowhere.
+ * it (rules 5 and 10): who of us knows them, or knows somebody who does, or through two of these.
  */
 final class Intros
 {
@@ -41,17 +41,35 @@ final class Intros
     /** @return int contacts who are reached otherwise than before */
     public static function refresh(): int
     {
-        $best = self::known();
-        $direct = $best;
-        foreach (Colleagues::of(array_keys($direct)) as [$one, $other, $strength]) {
-            // As a path of two edges has it.
-            $two = IntroPaths::LOSS * $direct[$one][0] * $strength;
-            if ($two > ($best[$other][0] ?? self::LEAST)) {
-                $best[$other] = [$two, $direct[$one][1], $one];
+        $known = self::known();
+        $further = self::further($known, $known);
+
+        return self::keep(self::further(array_filter($further, fn (array $way): bool => $way[2] !== null), $further));
+    }
+
+    /**
+     * Ways that are an edge longer, where they are better than what there is. One that comes back to somebody on it is
+     * weaker than what led there, so that none is taken.
+     *
+     * @param  array<int, array{float, int, int|null}>  $from  contact → the best way there, by whom, through whom first
+     * @param  array<int, array{float, int, int|null}>  $best
+     * @return array<int, array{float, int, int|null}>
+     */
+    private static function further(array $from, array $best): array
+    {
+        // Where even the strongest tie leads to no way, nobody need be looked at.
+        $worth = array_filter(
+            $from,
+            fn (array $way): bool => $way[0] * IntroPaths::LOSS * RelationStrength::MOST > self::LEAST,
+        );
+        foreach (Colleagues::of(array_keys($worth)) as [$one, $other, $strength]) {
+            $way = IntroPaths::LOSS * $worth[$one][0] * $strength;
+            if ($way > ($best[$other][0] ?? self::LEAST)) {
+                $best[$other] = [$way, $worth[$one][1], $worth[$one][2] ?? $one];
             }
         }
 
-        return self::keep($best);
+        return $best;
     }
 
     /** @return array<int, array{float, int, null}> contact → how well, by whom of us */

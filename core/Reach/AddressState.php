@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Luftig\Core\Reach;
 
-/** What is known of an e-mail address (rule 5). */
+/** What is known of an e-mail address (rule 5), or of a number: dead, or that several have it. */
 enum AddressState: string
 {
     case Valid = 'valid';

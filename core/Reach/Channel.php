@@ -24,7 +24,10 @@ final readonly class Channel
         }
     }
 
-    /** 0–1 (rule 5). A social profile of which no activity is known is worth nothing. */
+    /**
+     * 0–1 (rule 5). A social profile of which no activity is known is worth nothing, a number that several have as much
+     * as a switchboard, and one that is dead nothing.
+     */
     public function worth(): float
     {
         $worth = $this->type->worth();
@@ -36,7 +39,11 @@ final readonly class Channel
             ChannelType::Social => $this->activeDaysAgo !== null && $this->activeDaysAgo <= self::ACTIVE_DAYS
                 ? $worth
                 : 0.0,
-            default => $worth,
+            default => match (true) {
+                $this->state->isDead() => 0.0,
+                $this->state === AddressState::Shared => min($worth, ChannelType::Switchboard->worth()),
+                default => $worth,
+            },
         };
     }
 }

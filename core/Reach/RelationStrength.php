@@ -15,7 +15,8 @@ final class RelationStrength
 
     public const TEAMMATE = .9;
 
-    private const MOST = .95;
+    /** Nobody knows another better. */
+    public const MOST = .95;
 
     private const MOST_AT_WORK = .8;
 

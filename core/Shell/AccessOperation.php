@@ -44,7 +44,16 @@ final class AccessOperation implements Operation
 
     public static function answer(Input $input): array
     {
-        $channels = array_map(static function (Input $channel): Channel {
+        $access = Access::of(self::channels($input), $input->optionalNumber('intro', 0, 1) ?? 0.0);
+        $input->done();
+
+        return ['access' => $access->value, 'channel' => $access->channel];
+    }
+
+    /** @return list<Channel> */
+    public static function channels(Input $input): array
+    {
+        return array_map(static function (Input $channel): Channel {
             $made = new Channel(
                 $channel->choice('type', ChannelType::class),
                 $channel->optionalChoice('state', AddressState::class) ?? AddressState::Unknown,
@@ -55,9 +64,5 @@ final class AccessOperation implements Operation
 
             return $made;
         }, $input->objects('channels'));
-        $access = Access::of($channels, $input->optionalNumber('intro', 0, 1) ?? 0.0);
-        $input->done();
-
-        return ['access' => $access->value, 'channel' => $access->channel];
     }
 }

@@ -19,6 +19,7 @@ final class Shell
         TechnologiesOperation::class, AboutOperation::class, SameStoryOperation::class, PlanOperation::class,
         LearnOperation::class, LookBackOperation::class, StoryOperation::class, AngleOperation::class,
         DraftOperation::class, PathsOperation::class, EmailPatternsOperation::class, BouncesOperation::class,
+        StepsOperation::class,
         LookUpsOperation::class, LookalikesOperation::class, PhrasesOperation::class,
     ];
 

@@ -149,7 +149,7 @@ final class DoorsTest extends TestCase
         ];
     }
 
-    /** Each door meets every third sort of nonsense, so that it does not take all day. */
+    /** Each door meets every fourth sort of nonsense, so that it does not take all day. */
     private function sort(): int
     {
         return (int) array_search($this->dataName(), array_keys(self::nonsense()), true);
@@ -191,7 +191,7 @@ final class DoorsTest extends TestCase
                 ! in_array('GET', $route->methods(), true)
                 || str_contains($url, '{')
                 || in_array($route->uri(), self::OPEN, true)
-                || (crc32($route->uri()) + $sort) % 2 === 1
+                || (crc32($route->uri()) + $sort) % 4 !== 0
             ) {
                 continue;
             }
@@ -218,7 +218,7 @@ final class DoorsTest extends TestCase
             );
         }
         self::assertSame([], array_values(array_filter($bad)));
-        self::assertGreaterThan(25, $tried);
+        self::assertGreaterThan(9, $tried);
     }
 
     #[DataProvider('nonsense')]
@@ -254,7 +254,7 @@ final class DoorsTest extends TestCase
         $tried = 0;
         $sort = $this->sort();
         foreach ($this->routes() as $route) {
-            if ((crc32($route->uri()) + $sort) % 3 !== 0) {
+            if ((crc32($route->uri()) + $sort) % 4 !== 0) {
                 continue;
             }
             $url = '/'.ltrim(strtr($route->uri(), array_map(strval(...), $ids)), '/');
@@ -271,7 +271,7 @@ final class DoorsTest extends TestCase
             }
         }
         self::assertSame([], array_values(array_unique(array_filter($bad))));
-        self::assertGreaterThan(45, $tried);
+        self::assertGreaterThan(30, $tried);
         self::assertSame(
             ['Glasverk Tunhede', 'Pernille'],
             [$account->refresh()->name, $contact->refresh()->first_name],

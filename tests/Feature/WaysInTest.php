@@ -81,6 +81,31 @@ final class WaysInTest extends TestCase
         self::assertSame([0.0, null, null], $this->way($this->olav));
     }
 
+    public function test_a_way_through_two_counts_and_one_over_a_company_that_is_nobodys_account(): void
+    {
+        $karin = Contact::factory()->create(['account_id' => Account::factory()->create()->id]);
+        foreach ([$this->pernille, $karin] as $one) {
+            Position::factory()->create([
+                'contact_id' => $one->id, 'account_id' => null, 'company' => 'Sandtorps Ull',
+                'since' => '2015-01-01', 'until' => '2018-01-01',
+            ]);
+        }
+        Position::factory()->create([
+            'contact_id' => Contact::factory()->create(['account_id' => $karin->account_id])->id, 'account_id' => null,
+            'company' => 'Sandtorps Ull', 'since' => '2018-02-01', 'until' => '2019-01-01',
+        ]);
+        self::assertSame(3, Intros::refresh(), 'whoever came after they had left knows neither');
+        // Greta – Olav .3, Olav – Pernille as above, Pernille – Karin 36 months at a house of unknown size, so 112:
+        // .7 · (1 − 2^−2) ÷ (1 + log10(11.2) ÷ 2) = .3444; three edges cost .64.
+        [$strength, $by, $via] = $this->way($karin);
+        $second = .7 * .75 / (1 + log10(42) / 2);
+        self::assertEqualsWithDelta(.64 * .3 * $second * .3444, $strength, 3e-4);
+        self::assertSame([$this->greta->id, $this->olav->id], [$by, $via]);
+        $this->knows($this->rep, $this->pernille, 40);
+        Intros::refresh();
+        self::assertSame($this->pernille->id, $this->way($karin)[2], 'a shorter way is better');
+    }
+
     public function test_ways_are_shown_with_the_why_of_each_step(): void
     {
         $ways = Paths::to($this->pernille, $this->rep);
@@ -136,6 +161,39 @@ final class WaysInTest extends TestCase
         $this->get(route('network'))->assertSeeText('Who was asked')->assertSeeText('Greta Nystierna');
         $this->patch(route('asks.update', $ask), ['thanked' => 1]);
         self::assertNotNull($ask->refresh()->thanked_at);
+    }
+
+    public function test_whoever_does_not_answer_is_reminded_twice_and_then_let_go(): void
+    {
+        $path = implode('-', Paths::to($this->pernille, $this->rep)[0]['path']->people);
+        $this->post(route('asks.store', $this->pernille), [
+            'path' => $path, 'request' => 'Hello Greta, would you introduce us?', 'forward' => 'May I introduce Mira?',
+            'remind_on' => '2026-11-30',
+        ]);
+        $ask = Ask::query()->sole();
+        $page = route('asks.show', $ask);
+        $this->get($page)->assertDontSee('these words remind them')->assertDontSee('They are reminded');
+        foreach (['2026-11-30' => '2026-12-07', '2026-12-07' => '2026-12-14'] as $day => $next) {
+            $this->at("{$day}T09:00:00Z");
+            $this->get('/')->assertSee('Remind Greta Nystierna');
+            $this->get($page)->assertSeeText('these words remind them')->assertSeeText('may I come back to Pernille');
+            $this->patch(route('asks.update', $ask), ['reminded' => 1])->assertSessionHas(
+                'said', 'Greta Nystierna is reminded.',
+            );
+            self::assertSame($next, Approach::query()->sole()->next_step_on?->toDateString());
+            $this->get('/')->assertDontSee('Remind Greta Nystierna');
+        }
+        $this->at('2026-12-14T09:00:00Z');
+        $this->get('/')->assertSee('Take Greta Nystierna as not answering, and another way');
+        $this->get($page)->assertSeeText('asked 21 days ago, reminded 2 times')->assertSeeText('another way in')
+            ->assertDontSee('They are reminded');
+        $this->get(route('network'))->assertSeeText('0 of 1 agreed, 1 not answered yet');
+        $this->get(Asking::address($ask->refresh()))->assertOk();
+        $this->patch(route('asks.update', $ask), ['state' => 'no_answer']);
+        self::assertNull(Approach::query()->sole()->next_step);
+        $this->patch(route('asks.update', $ask), ['state' => 'agreed']);
+        self::assertSame('Hear from Greta Nystierna how it went', Approach::query()->sole()->next_step);
+        self::assertSame('2026-12-21', Approach::query()->sole()->next_step_on?->toDateString());
     }
 
     public function test_the_network_names_best_introducers_and_gaps_and_goes_out_as_a_graph(): void

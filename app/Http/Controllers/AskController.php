@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\AskRequest;
 use App\KeepOut\EntriesInForce;
-use App\Models\ApproachKind;
 use App\Models\Ask;
 use App\Models\AskState;
 use App\Models\Contact;
@@ -14,8 +13,7 @@ use App\Models\Offer;
 use App\Models\User;
 use App\Network\Asking;
 use App\Network\Paths;
-use App\Reasons\RecordApproach;
-use App\Support\Together;
+use App\Reasons\Asks;
 use App\View\Network\AskPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -45,25 +43,17 @@ final class AskController extends Controller
             return redirect()->route('contacts.show', $contact)
                 ->withErrors(['path' => 'This way is no longer there; nobody was asked.']);
         }
-        $introducer = $way['people'][1];
-        $remind = $request->filled('remind_on') ? $request->string('remind_on')->toString() : null;
-        $ask = Together::write(function () use ($request, $offer, $contact, $by, $way, $introducer, $remind): Ask {
-            $approach = RecordApproach::record([
-                'kind' => ApproachKind::AskIntroduction,
-                'next_step' => $remind === null ? null : 'Remind '.self::name($introducer), 'next_step_on' => $remind,
-            ], $offer, $contact->account, $contact, $by, null);
+        $ask = Asks::begin(
+            $offer,
+            $contact,
+            $by,
+            $way['people'],
+            $request->string('request')->toString(),
+            $request->string('forward')->toString(),
+            $request->filled('remind_on') ? $request->string('remind_on')->toString() : null,
+        );
 
-            return Ask::query()->create([
-                'offer_id' => $offer->id, 'contact_id' => $contact->id, 'user_id' => $by->id,
-                'asked_user_id' => $introducer instanceof User ? $introducer->id : null,
-                'asked_contact_id' => $introducer instanceof Contact ? $introducer->id : null,
-                'approach_id' => $approach->id, 'people' => array_map(self::name(...), $way['people']),
-                'request' => $request->string('request')->toString(),
-                'forward' => $request->string('forward')->toString(), 'asked_at' => now(), 'remind_on' => $remind,
-            ]);
-        });
-
-        return redirect()->route('asks.show', $ask)->with('said', 'Written down: '.self::name($introducer)
+        return redirect()->route('asks.show', $ask)->with('said', 'Written down: '.$ask->introducer()
             .' is asked for an introduction to '.$contact->name().'.');
     }
 
@@ -74,7 +64,7 @@ final class AskController extends Controller
         return view('network.asked', ['page' => AskPage::of($ask)]);
     }
 
-    /** What became of it, where one hears it otherwise; or that they were thanked. */
+    /** What became of it, where one hears it otherwise; or that they were reminded, or thanked. */
     public function update(Request $request, Ask $ask): RedirectResponse
     {
         if ($request->boolean('thanked')) {
@@ -82,11 +72,13 @@ final class AskController extends Controller
 
             return back()->with('said', 'Thanked. That is what makes a second time possible.');
         }
+        if ($request->boolean('reminded')) {
+            Asks::remind($ask);
+
+            return back()->with('said', $ask->introducer().' is reminded.');
+        }
         $request->validate(['state' => ['required', Rule::enum(AskState::class)]]);
-        $ask->update([
-            'state' => $request->string('state')->toString(),
-            'answered_at' => $request->input('state') === AskState::Asked->value ? null : now(),
-        ]);
+        Asks::became($ask, AskState::from($request->string('state')->toString()));
 
         return back()->with('said', "It stands as {$ask->state->label()}.");
     }
@@ -107,10 +99,11 @@ final class AskController extends Controller
             )],
             'answer' => ['nullable', 'string', 'max:1000'],
         ]);
-        $ask->update([
-            'state' => $request->string('state')->toString(), 'answered_at' => now(),
-            'answer' => $request->filled('answer') ? $request->string('answer')->trim()->toString() : $ask->answer,
-        ]);
+        Asks::became(
+            $ask,
+            AskState::from($request->string('state')->toString()),
+            $request->filled('answer') ? $request->string('answer')->trim()->toString() : null,
+        );
 
         return redirect()->to(Asking::address($ask))->with('said', 'Thank you. '.$ask->user->name.' sees it now.');
     }
@@ -130,10 +123,5 @@ final class AskController extends Controller
         }
 
         return null;
-    }
-
-    private static function name(User|Contact $person): string
-    {
-        return $person instanceof User ? $person->name : $person->name();
     }
 }

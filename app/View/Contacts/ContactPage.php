@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Contacts;
 
+use App\Channels\FirstSteps;
 use App\Channels\Guesses;
 use App\KeepOut\EntriesInForce;
 use App\Lists\RecordTags;
@@ -36,6 +37,7 @@ use App\View\Accounts\Ranking;
 use App\View\Happened;
 use App\View\Lists\ListChoices;
 use App\View\Network\Way;
+use App\View\Steps;
 use App\View\Ways;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -80,6 +82,7 @@ final readonly class ContactPage
         public ?TitleLesson $lesson,
         public ?Ways $ways,
         private EntriesInForce $barred,
+        public ?Steps $steps,
     ) {
         $this->title = Title::unpacked($contact->reading);
         $this->times = Tenure::of($contact);
@@ -123,6 +126,9 @@ final readonly class ContactPage
             TitleLesson::query()->with('user')->where('title', $contact->title)->first(),
             $isOut ? null : Ways::toAccount($account, $contact, $draft, $barred),
             $barred,
+            $isOut ? null : Steps::of(
+                FirstSteps::for($offer, $reader, collect([$contact])), $contact, $all, $barred,
+            ),
         );
     }
 
@@ -212,15 +218,9 @@ final readonly class ContactPage
 
             return [
                 'channel' => $channel, 'value' => $channel->value,
-                'states' => $channel->type !== ChannelType::Email ? [] : ($channel->state->isDead()
-                    ? [AddressState::Unknown->value => 'It works again']
-                    : array_diff_key(
-                        [AddressState::Valid->value => 'It works', AddressState::Invalid->value => 'It is dead'],
-                        [$channel->state->value => ''],
-                    )),
+                'states' => self::states($channel),
                 'about' => Format::line(
-                    $channel->type->label().($channel->type === ChannelType::Email ? ', '.$channel->state->label() : '')
-                        .(($kind = Phone::kind($channel->value)) === null ? '' : ", $kind")
+                    $channel->label().(($kind = Phone::kind($channel->value)) === null ? '' : ", $kind")
                         .($channel->active_at === null ? '' : ', active '.Format::ago($channel->active_at))
                         .($channel->checked_at === null ? '' : ' '.Format::ago($channel->checked_at)),
                     $channel->source === null ? null : "found by {$channel->source}",
@@ -229,6 +229,24 @@ final readonly class ContactPage
                 'worth' => Format::part($kept === null ? $channel->asRule(CarbonImmutable::now())->worth() : 0.0),
             ];
         })->all();
+    }
+
+    /** @return array<string, string> state → what somebody who found it out says */
+    private static function states(Channel $channel): array
+    {
+        $says = match ($channel->type) {
+            ChannelType::Email => [
+                AddressState::Valid->value => 'It works', AddressState::Invalid->value => 'It is dead',
+            ],
+            ChannelType::DirectPhone => [
+                AddressState::Valid->value => 'It is direct', AddressState::Shared->value => 'It is the switchboard',
+                AddressState::Invalid->value => 'It is dead',
+            ],
+            default => [],
+        };
+
+        return $says !== [] && $channel->state->isDead() ? [AddressState::Unknown->value => 'It works again']
+            : array_diff_key($says, [$channel->state->value => '']);
     }
 
     /** @return array<int|string, string> */

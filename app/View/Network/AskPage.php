@@ -7,10 +7,12 @@ namespace App\View\Network;
 use App\Channels\Reach;
 use App\KeepOut\EntriesInForce;
 use App\Models\Ask;
+use App\Models\AskState;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\User;
 use App\Network\Asking;
+use App\Reasons\Asks;
 use App\Reasons\Drafts;
 use App\Support\Format;
 use Carbon\CarbonImmutable;
@@ -20,8 +22,6 @@ use Luftig\Core\Reach\IntroPath;
 /** A request for an introduction: as it is written, and what became of it. */
 final readonly class AskPage
 {
-    private const REMIND = 5;
-
     /** @param  list<string>  $people */
     private function __construct(
         public ?Ask $ask,
@@ -64,7 +64,7 @@ final readonly class AskPage
 
     public function remindOn(): string
     {
-        return CarbonImmutable::today()->addWeekdays(self::REMIND)->toDateString();
+        return CarbonImmutable::today()->addWeekdays(Asks::PATIENCE)->toDateString();
     }
 
     public function address(): string
@@ -72,9 +72,26 @@ final readonly class AskPage
         return $this->ask === null ? '' : Asking::address($this->ask);
     }
 
-    /** All that the introducer is sent. */
+    /** Whether they have not answered though it is time. */
+    public function isToBeReminded(): bool
+    {
+        return $this->ask?->state === AskState::Asked && ! ($this->ask->remind_on
+            ?? $this->ask->asked_at->addWeekdays(Asks::PATIENCE))->isFuture();
+    }
+
+    /** They will not answer: what one does instead. */
+    public function isHopeless(): bool
+    {
+        return $this->isToBeReminded() && ($this->ask->reminders ?? 0) >= Asks::REMINDERS;
+    }
+
+    /** All that the introducer is sent; later what reminds them. */
     public function letter(): string
     {
+        if ($this->ask !== null && $this->isToBeReminded()) {
+            return Asking::reminder($this->ask);
+        }
+
         return "{$this->request}\n\n—\n{$this->forward}\n—\n\nOne click says yes or no: {$this->address()}";
     }
 
@@ -98,6 +115,7 @@ final readonly class AskPage
         }
 
         return ucfirst($ask->state->label()).', asked '.Format::ago($ask->asked_at)
+            .($ask->reminders === 0 ? '' : ', reminded '.Format::count($ask->reminders, 'time'))
             .($ask->answered_at === null ? '' : ', answered '.Format::ago($ask->answered_at))
             .($ask->thanked_at === null ? '' : ', thanked').'.';
     }

@@ -170,7 +170,9 @@ final readonly class NetworkPage
                     'lately' => Format::count(
                         $asks->where('asked_at', '>=', now()->subDays(Ask::LATELY))->count(), 'time',
                     ).' in '.Ask::LATELY.' days',
-                    'came' => "$good of {$asks->count()} agreed",
+                    'came' => "$good of {$asks->count()} agreed"
+                        .(($waits = $asks->where('state', AskState::Asked)->count()) === 0 ? ''
+                            : ", $waits not answered yet"),
                     'last' => route('asks.show', $asks->first() ?? throw new \LogicException('A group has one.')),
                 ];
             })->all());

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Today;
 
-use App\Channels\Reach;
+use App\Channels\FirstSteps;
 use App\Contacts\ContactChoice;
 use App\Contacts\ForemostContacts;
 use App\KeepOut\EntriesInForce;
@@ -23,6 +23,7 @@ use App\Reasons\Drafts;
 use App\Standings\RuleBook;
 use App\View\Accounts\Narrowed;
 use App\View\Accounts\Ranking;
+use App\View\Steps;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
@@ -234,6 +235,7 @@ final readonly class Plan
         CommonGround::load($contacts->whereIn('id', array_merge([], ...array_map(
             fn (Choice $choice): array => $choice->taken, array_values($choices),
         ))));
+        $first = FirstSteps::for($this->offer, $this->rep, $contacts);
         $rows = [];
         foreach ($standings as $standing) {
             $people = array_map(
@@ -249,13 +251,15 @@ final readonly class Plan
                 $standing,
                 $own,
                 $contact,
-                $contact === null ? null : Reach::of($contact, $barred),
                 Drafts::of(
                     $this->offer, $standing->account, $contact, $own, used: $used[$standing->account_id] ?? [],
                 ),
                 $catalogue,
                 array_slice($people, 1),
                 $reason?->contact_id === $contact?->id ? $reason : null,
+                $contact === null ? null : Steps::of(
+                    $first, $contact->setRelation('account', $standing->account), $own, $barred,
+                ),
             );
         }
 
@@ -290,13 +294,16 @@ final readonly class Plan
             $row->standing,
             $row->lines,
             $to,
-            $to === null ? null : Reach::of($to, EntriesInForce::now()),
             Drafts::of(
                 $this->offer, $account, $to, $row->lines, angle: $angle,
                 used: AngleUse::at([$account->id])[$account->id] ?? [],
             ),
             $row->catalogue,
             array_values(array_filter($people, fn (Contact $one): bool => $one !== $to)),
+            steps: $to === null ? null : Steps::of(
+                FirstSteps::for($this->offer, $this->rep, collect([$to])), $to->setRelation('account', $account),
+                $row->lines, EntriesInForce::now(),
+            ),
         );
     }
 

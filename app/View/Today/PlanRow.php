@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\View\Today;
 
-use App\Channels\Reach;
 use App\Models\Contact;
 use App\Models\Reason;
 use App\Models\Standing;
@@ -12,6 +11,7 @@ use App\Models\StandingState;
 use App\Reasons\Proposal;
 use App\Standings\SignalLine;
 use App\Support\Format;
+use App\View\Steps;
 use Carbon\CarbonImmutable;
 use Locale;
 use Luftig\Core\Company\Industries;
@@ -39,16 +39,17 @@ final readonly class PlanRow
      * @param  list<SignalLine>  $lines
      * @param  list<Contact>  $others  whom rule 9 takes beside the first
      * @param  Reason|null  $reason  that is ready for the first
+     * @param  Steps|null  $steps  by which channel the first is reached now
      */
     public function __construct(
         public Standing $standing,
         public array $lines,
         public ?Contact $contact,
-        public ?Reach $reach,
         public Proposal $draft,
         public Catalogue $catalogue,
         public array $others = [],
         public ?Reason $reason = null,
+        public ?Steps $steps = null,
     ) {
         $days = array_map(
             fn (SignalLine $line): CarbonImmutable => $line->freshUntil($catalogue),
@@ -133,7 +134,7 @@ final readonly class PlanRow
 
     public function way(): string
     {
-        return $this->reach?->label() ?? 'no contact known';
+        return $this->steps?->label() ?? 'no contact known';
     }
 
     /** @return list<SignalLine> as many as a row has room for */

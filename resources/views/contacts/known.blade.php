@@ -1,4 +1,6 @@
 <x-section title="Channels">
+    @if ($page->steps?->says())<p class="pb-2" data-steps title="{{ $page->steps->why() }}">{{ $page->steps->says() }}
+        <span class="text-body-tertiary">{{ $page->steps->hour() }}</span></p>@endif
     @forelse ($page->channels() as $channel)
         <div class="hstack gap-2 border-bottom py-2 align-items-start">
             <div class="breaks">{{ $channel['value'] }}<br><span
@@ -37,7 +39,7 @@
                 title="How well they know each other">{{ $tie['strength'] }}</span></div>
     @empty<p class="text-body-tertiary py-2">Known to nobody of us.</p>@endforelse
 </x-section>
-<x-section title="Ways in" about="strength"><x-wrong for="path" /><x-ways-in :ways="$page->waysIn()"
+<x-section title="Ways in" about="strength" id="ways"><x-wrong for="path" /><x-ways-in :ways="$page->waysIn()"
     :asked="$page->asked()" /><p class="mt-2 mb-0"><a href="{{ route('network.around', $page->contact) }}">Draw who is
         near them</a></p></x-section>
 <x-notes :notes="$page->contact->notes" :account="$page->account" :contact="$page->contact" />

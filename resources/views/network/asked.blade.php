@@ -5,10 +5,22 @@
     <p class="text-body-tertiary mt-1">{{ $page->way() }}, {{ $page->contact->account->name }}</p>
     <p class="mt-2"><strong>{{ $page->state() }}</strong>
         @if ($page->ask->answer) “{{ $page->ask->answer }}”@endif</p>
+    @if ($page->isHopeless())
+        <p class="measure">No answer after two reminders. Take it as none, and <a
+            href="{{ route('contacts.show', $page->contact) }}#ways">another way in</a>.</p>
+    @elseif ($page->isToBeReminded())
+        <p class="measure">No answer yet: these words remind them.</p>
+    @endif
     <div x-data="act" data-words="{{ $page->letter() }}" data-asks="" class="vstack gap-2 measure">
         <p class="card card-body lines breaks">{{ $page->letter() }}</p>
         <div class="hstack gap-2"><x-button small key="c" type="button" @click="copy">Copy the words</x-button>
-            @if ($page->mail())<x-button small key="m" :href="$page->mail()">Write a mail</x-button>@endif</div>
+            @if ($page->mail())<x-button small key="m" :href="$page->mail()">Write a mail</x-button>@endif
+            @can('update', $page->ask)
+                @if ($page->isToBeReminded() && ! $page->isHopeless())
+                    <x-form :to="route('asks.update', $page->ask)" method="patch"><x-button small primary key="r"
+                        name="reminded" value="1">They are reminded</x-button></x-form>
+                @endif
+            @endcan</div>
         <p class="small text-body-secondary" role="status" x-text="told" x-show="told"></p>
     </div>
     @can('update', $page->ask)

@@ -28,6 +28,8 @@
                     title="Words for {{ $other->name() }} instead">{{ $other->name() }}</a>@if ($other->title),
                 {{ $other->title }}@endif @unless ($loop->last) · @endunless @endforeach</p>
         @endif
+        @if ($row->steps?->says())<p class="small" data-steps title="{{ $row->steps->why() }}">{{ $row->steps->says() }}
+            <span class="text-body-tertiary">{{ $row->steps->hour() }}</span></p>@endif
         @if ($way = $page->wayIn())<p class="small text-body-tertiary" data-way>A way in, {{ $way->strength }}: {{
             $way->names() }}@if ($way->asks) · <a href="{{ $way->asks }}" aria-keyshortcuts="i">Ask for an
             introduction</a>@endif</p>@endif
