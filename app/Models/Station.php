@@ -9,11 +9,11 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * Where one of us worked, studied, or is a member.
+ * Where one of us worked, studied, lived, or is a member.
  *
  * @property int $id
  * @property int $user_id
- * @property string $kind position, school or association
+ * @property string $kind position, school, association or place
  * @property string $name
  * @property string|null $title
  * @property int $reading what the title says, packed

@@ -10,8 +10,8 @@ use Illuminate\Support\Facades\DB;
 use WeakMap;
 
 /**
- * What contacts and people of ours have in common beside knowing each other: a school, an association, an earlier
- * employer. Words can rest on it (rule 21).
+ * What contacts and people of ours have in common beside knowing each other: a town, a school, an association, an
+ * earlier employer. Words can rest on it (rule 21).
  */
 final class CommonGround
 {
@@ -21,6 +21,8 @@ final class CommonGround
     public const ASSOCIATION = 'association';
 
     public const EMPLOYER = 'employer';
+
+    public const PLACE = 'place';
 
     /** Of each so much. */
     private const MOST = 5;
@@ -59,7 +61,11 @@ final class CommonGround
             JOIN stations s ON s.kind = 'position' AND (s.account_id = p.account_id
                 OR s.account_id IS NULL AND p.account_id IS NULL AND s.name = p.company)
             JOIN users u ON u.id = s.user_id LEFT JOIN accounts e ON e.id = s.account_id
-            WHERE p.contact_id IN ($in) AND p.until IS NOT NULL ORDER BY contact_id, kind, name, who";
+            WHERE p.contact_id IN ($in) AND p.until IS NOT NULL
+            UNION SELECT c.id, s.kind, s.name, u.name FROM contacts c
+            LEFT JOIN places h ON h.account_id = c.account_id AND h.headquarters
+            JOIN stations s ON s.kind = 'place' AND s.name IN (c.city, h.city) JOIN users u ON u.id = s.user_id
+            WHERE c.id IN ($in) ORDER BY contact_id, kind, name, who";
     }
 
     /** @return list<array{string, string, string}> kind, its name, who of us; none where it was not loaded */
@@ -80,6 +86,7 @@ final class CommonGround
         return match ($kind) {
             self::SCHOOL => "went to $name, as $who did",
             self::ASSOCIATION => "belongs to $name, as $who does",
+            self::PLACE => "is in $name, which $who knows from living there",
             default => "worked at $name, as $who did",
         };
     }

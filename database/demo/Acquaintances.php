@@ -6,6 +6,7 @@ namespace Database\Demo;
 
 use App\Contacts\Titles;
 use App\Models\Account;
+use App\Models\Place;
 use App\Models\Station;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -149,6 +150,12 @@ final class Acquaintances
         Station::query()->create([
             'user_id' => $team[6]->id, 'kind' => 'association', 'name' => self::ASSOCIATIONS[0],
             'brought_by' => $team[0]->id,
+        ]);
+        // The town of most accounts that has not been ours.
+        Station::query()->create([
+            'user_id' => $team[7]->id, 'kind' => 'place', 'brought_by' => $team[0]->id,
+            'name' => Place::query()->where('headquarters', true)->where('city', '<>', 'Gothenburg')->groupBy('city')
+                ->orderByRaw('COUNT(*) DESC, city')->value('city'),
         ]);
     }
 }

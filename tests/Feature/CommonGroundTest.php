@@ -11,6 +11,7 @@ use App\Models\Position;
 use App\Models\Reason;
 use App\Models\Station;
 use App\Network\CommonGround;
+use App\Network\Ties;
 use App\Reasons\Drafts;
 use App\Standings\Standings;
 use Illuminate\Support\Facades\DB;
@@ -104,6 +105,28 @@ final class CommonGroundTest extends TestCase
         // Whoever shares it no longer is no reason any more.
         Station::query()->delete();
         self::assertNotSame('From one school', Drafts::for($this->offer, $this->ida->account, $this->ida)?->angle);
+    }
+
+    public function test_a_town_that_one_of_us_lived_in_is_theirs_or_that_of_their_house(): void
+    {
+        $this->post(route('stations.store'), [
+            'user' => $this->rep->id, 'kind' => 'place', 'name' => 'Hobro',
+        ])->assertSessionHasNoErrors();
+        CommonGround::load(collect([$this->ida]));
+        self::assertSame([], CommonGround::of($this->ida));
+        $this->ida->account->places()->create(['headquarters' => false, 'city' => 'Hobro', 'country' => 'DK']);
+        CommonGround::load(collect([$this->ida]));
+        self::assertSame([], CommonGround::of($this->ida), 'a site is not where they are');
+        $this->ida->update(['city' => 'HOBRO']);
+        CommonGround::load(collect([$this->ida]));
+        self::assertSame([['place', 'Hobro', 'Mira']], CommonGround::of($this->ida));
+        $this->ida->update(['city' => null]);
+        $this->ida->account->places()->update(['headquarters' => true]);
+        $draft = Drafts::for($this->offer, $this->ida->account->unsetRelation('places'), $this->ida);
+        self::assertSame(['From one town', 'Begin with Hobro, where Mira lived'], [$draft?->angle, $draft?->headline()]);
+        self::assertSame(['is in Hobro, which Mira knows from living there'], $draft->facts);
+        $this->get(route('network'))->assertSeeText('Mira, place');
+        self::assertSame([], (new Ties(collect([$this->ida])))->of($this->ida), 'nobody knows a whole town');
     }
 
     public function test_one_school_alone_can_be_meant_and_the_screen_of_angles_says_so(): void

@@ -25,7 +25,7 @@ final class StationRequest extends FormRequest
     {
         return [
             'user' => ['required', 'integer', 'exists:users,id'],
-            'kind' => ['required', 'in:position,school,association'], 'name' => ['required', 'string', 'max:190'],
+            'kind' => ['required', 'in:position,school,association,place'], 'name' => ['required', 'string', 'max:190'],
             'title' => ['nullable', 'string', 'max:190'],
             'since' => ['nullable', 'required_if:kind,position', 'date', 'before_or_equal:today'],
             'until' => ['nullable', 'date', 'after_or_equal:since'],

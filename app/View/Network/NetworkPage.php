@@ -42,7 +42,10 @@ final readonly class NetworkPage
 
     private const KNOWN = [['f' => 'reach', 'w' => 'anyone', 'n' => '1'], ['f' => 'kept_out', 'x' => '1']];
 
-    public const KINDS = ['position' => 'a company', 'school' => 'a school', 'association' => 'an association'];
+    public const KINDS = [
+        'position' => 'a company', 'school' => 'a school', 'association' => 'an association',
+        'place' => 'a town one lived in',
+    ];
 
     /**
      * @param  LengthAwarePaginator<int, mixed>  $pages

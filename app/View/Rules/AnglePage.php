@@ -14,7 +14,7 @@ use Luftig\Core\Signal\Kind;
 final readonly class AnglePage
 {
     public const SLOTS = 'slots: {{first_name}} {{account}} {{colleague}} {{role}} {{topic}} {{school}} '
-        .'{{teammate}} {{story_result}} …';
+        .'{{place}} {{teammate}} {{story_result}} …';
 
     public const SECTIONS = 'A part between {{#slot}} and {{/slot}} stands only where the slot is filled.';
 
@@ -26,6 +26,7 @@ final readonly class AnglePage
         'story' => 'a story of a company like them',
         'school' => 'a school in common with one of us', 'association' => 'an association in common with one of us',
         'employer' => 'an earlier employer in common with one of us',
+        'place' => 'a town that one of us lived in',
     ];
 
     private const WHOSE = [
@@ -62,7 +63,7 @@ final readonly class AnglePage
     {
         if (isset($part['fact'])) {
             return match ($part['fact']) {
-                'fits', 'story', 'school', 'association', 'employer' => self::FACTS[$part['fact']],
+                'fits', 'story', 'school', 'association', 'employer', 'place' => self::FACTS[$part['fact']],
                 'technology' => ($part['value'] ?? 'a technology').' in use',
                 'new_in_position' => 'less than '.($part['value'] ?? '').' days in the position',
                 default => trim($part['fact'].' '.($part['value'] ?? '')),

@@ -23,9 +23,9 @@
             @endcan
         </div>
     @empty<p class="small text-body-tertiary">Nothing yet.</p>@endforelse
-    <x-button class="mt-3 align-self-start" small opens="station">Add where one of us worked or studied</x-button>
+    <x-button class="mt-3 align-self-start" small opens="station">Add where one of us worked, studied or lived</x-button>
 </section>
-<x-confirm id="station" title="Where one of us worked or studied" :to="route('stations.store')" does="Keep"
+<x-confirm id="station" title="Where one of us worked, studied or lived" :to="route('stations.store')" does="Keep"
     :opens="$errors->hasAny(['user', 'kind', 'name', 'title', 'since', 'until'])">
     <x-field label="Who" name="user" :options="$page->whose(auth()->user())" :value="old('user')" />
     <x-field label="What" name="kind" :options="App\View\Network\NetworkPage::KINDS" :value="old('kind')" />
