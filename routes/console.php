@@ -4,6 +4,7 @@ use App\Jobs\AskFeed;
 use App\Jobs\GatherPhrases;
 use App\Jobs\MailAlerts;
 use App\Jobs\RefreshStandings;
+use App\Jobs\RunLookUps;
 use App\Lists\RunWatch;
 use App\LookUps\CheckAgain;
 use App\Models\Submission;
@@ -15,6 +16,7 @@ Schedule::call(fn () => RunWatch::runDue())->name('watches')->everyMinute()->wit
 Schedule::call(fn () => AskFeed::due())->name('feeds')->everyMinute()->withoutOverlapping();
 Schedule::job(new MailAlerts)->everyTenMinutes()->withoutOverlapping();
 Schedule::job(new GatherPhrases)->dailyAt('01:30')->withoutOverlapping();
+Schedule::call(fn () => RunLookUps::byOrder())->name('standing orders')->dailyAt('04:15')->withoutOverlapping();
 Schedule::call(fn () => CheckAgain::due())->name('check addresses again')->dailyAt('03:30')->withoutOverlapping();
 Schedule::command('luftig:resume')->everyMinute();
 Schedule::command('luftig:tidy')->daily();

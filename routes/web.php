@@ -48,6 +48,7 @@ use App\Http\Controllers\ResultsController;
 use App\Http\Controllers\RulesController;
 use App\Http\Controllers\SignalController;
 use App\Http\Controllers\SignInController;
+use App\Http\Controllers\StandingOrderController;
 use App\Http\Controllers\StationController;
 use App\Http\Controllers\StepThroughController;
 use App\Http\Controllers\StoryController;
@@ -80,6 +81,7 @@ use App\Models\Reason;
 use App\Models\Relation;
 use App\Models\Reservation;
 use App\Models\RuleSet;
+use App\Models\StandingOrder;
 use App\Models\Station;
 use App\Models\Story;
 use App\Models\Tag;
@@ -409,6 +411,12 @@ Route::middleware('auth')->group(function (): void {
         ->can('update', 'run');
     Route::post('/look-ups/runs/{run}/resume', [LookUpController::class, 'resume'])->name('look-ups.resume')
         ->can('update', 'run');
+    Route::post('/look-ups/figures', [LookUpController::class, 'figures'])->name('look-ups.figures')
+        ->can('create', LookUpRun::class);
+    Route::post('/look-ups/orders', [StandingOrderController::class, 'store'])->name('orders.store')
+        ->can('create', StandingOrder::class);
+    Route::delete('/look-ups/orders/{order}', [StandingOrderController::class, 'destroy'])->name('orders.destroy')
+        ->can('delete', 'order');
     Route::put('/look-ups/budgets', [LookUpServiceController::class, 'budget'])->name('look-ups.budget')
         ->can('create', Budget::class);
     Route::get('/look-ups/services/new', [LookUpServiceController::class, 'create'])->name('services.create')

@@ -35,6 +35,7 @@ final readonly class Server
             'sites' => new Sites($this->world, $this->faults, $this->root),
             'register' => new Register($this->world, $this->faults, $this->root),
             'ekoprov' => new Checker($this->world, $this->faults, $this->root, $body),
+            Figures::SERVICE => new Figures($this->world, $this->faults, $this->root, $body, $key),
             default => isset(Finders::SERVICES[$parts[0]])
                 ? new Finders($this->world, $this->faults, $this->root, $parts[0], $body, $key) : null,
         };

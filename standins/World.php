@@ -103,6 +103,18 @@ final class World
         return false;
     }
 
+    /** @return array<string, float|int> headcount and revenue of a company, in EUR a year; none of one unheard of */
+    public function figures(string $domain): array
+    {
+        foreach ($this->linesWith('figures', "\"$domain\"") as $one) {
+            if ($one['domain'] === $domain) {
+                return ['headcount' => (int) $one['headcount'], 'revenue' => (float) $one['revenue']];
+            }
+        }
+
+        return [];
+    }
+
     /** @return array<string, float> key → credits that a service took for it */
     public function charges(string $service): array
     {

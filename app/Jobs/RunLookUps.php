@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\LookUps\AskFigure;
 use App\LookUps\BudgetIsSpent;
+use App\LookUps\Questions;
+use App\LookUps\StandingOrders;
 use App\LookUps\Waterfall;
+use App\Models\Account;
 use App\Models\Contact;
+use App\Models\Figure;
 use App\Models\LookUpRun;
 use App\Models\Outcome;
 use App\Standings\Standings;
@@ -17,8 +22,8 @@ use Illuminate\Support\Str;
 use Throwable;
 
 /**
- * Asks for the people of a run one after the other, for a while, and leaves the rest to another turn, so that long runs
- * hold up nothing else. A worker that dies leaves it to be gone on with.
+ * Asks for the people and figures of a run one after the other, for a while, and leaves the rest to another turn, so
+ * that long runs hold up nothing else. A worker that dies leaves it to be gone on with.
  */
 final class RunLookUps implements ShouldQueue
 {
@@ -48,10 +53,10 @@ final class RunLookUps implements ShouldQueue
             return;
         }
         $run = LookUpRun::query()->with('user')->findOrFail($this->run);
-        $waterfall = new Waterfall;
+        $questions = new Questions;
         $until = hrtime(true) + self::TURN * 1_000_000_000;
         try {
-            while ($this->next($run, $waterfall, $turn)) {
+            while ($this->next($run, $questions, $turn)) {
                 if (hrtime(true) > $until) {
                     self::dispatch($this->run);
 
@@ -83,8 +88,16 @@ final class RunLookUps implements ShouldQueue
             ->each(fn (int $id) => self::dispatch($id));
     }
 
+    /** What standing orders buy, once a night. */
+    public static function byOrder(): void
+    {
+        foreach (StandingOrders::due() as $run) {
+            self::dispatch($run->id);
+        }
+    }
+
     /** @return bool whether there is more to do */
-    private function next(LookUpRun $run, Waterfall $waterfall, string $turn): bool
+    private function next(LookUpRun $run, Questions $questions, string $turn): bool
     {
         $run->refresh();
         if ($run->state !== LookUpRun::RUNNING || $run->worker !== $turn) {
@@ -92,16 +105,38 @@ final class RunLookUps implements ShouldQueue
             return false;
         }
         $run->touch();
+        $there = $this->nextPerson($run, $questions) || $this->nextFigure($run, $questions);
+        if (! $there) {
+            $this->end($run, $turn, LookUpRun::FINISHED, self::problem($questions->leftOut()));
+        }
+
+        return $there;
+    }
+
+    private function nextPerson(LookUpRun $run, Questions $questions): bool
+    {
         $next = $run->people()->where('outcome', Outcome::Waiting->value)->orderBy('position')->value('contact_id');
         if ($next === null) {
-            $this->end($run, $turn, LookUpRun::FINISHED, self::problem($waterfall->leftOut()));
-
             return false;
         }
         $contact = Contact::query()->with('account.places')->whereKey($next)->first();
         [$outcome, $why] = $contact === null ? [Outcome::Skipped, 'no longer there']
-            : $waterfall->ask($run, $contact);
+            : (new Waterfall($questions))->ask($run, $contact);
         $run->people()->where('contact_id', $next)->update(['outcome' => $outcome->value, 'why' => $why]);
+
+        return true;
+    }
+
+    private function nextFigure(LookUpRun $run, Questions $questions): bool
+    {
+        $next = $run->figures()->where('outcome', Outcome::Waiting->value)->orderBy('position')->first();
+        if ($next === null) {
+            return false;
+        }
+        $account = Account::query()->with('places')->whereKey($next->account_id)->firstOrFail();
+        [$outcome, $why] = (new AskFigure($questions))->ask($run, $account, Figure::from($next->fact));
+        $run->figures()->where('account_id', $next->account_id)->where('fact', $next->fact)
+            ->update(['outcome' => $outcome->value, 'why' => $why]);
 
         return true;
     }
@@ -110,7 +145,7 @@ final class RunLookUps implements ShouldQueue
     private static function problem(array $leftOut): ?string
     {
         return $leftOut === [] ? null : implode(', ', $leftOut).' did not answer '
-            .Format::count(Waterfall::FAILURES, 'time').' in a row and '.(count($leftOut) === 1 ? 'was' : 'were')
+            .Format::count(Questions::FAILURES, 'time').' in a row and '.(count($leftOut) === 1 ? 'was' : 'were')
             .' left out; whoever is still without an address can be asked for again.';
     }
 

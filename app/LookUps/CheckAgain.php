@@ -40,7 +40,7 @@ final class CheckAgain
                 $state = $service->check($channel->value);
                 $state = $state === AddressState::Unknown ? $service->again($channel->value) : $state;
             } catch (Unreachable) {
-                if (++$failed === Waterfall::FAILURES) {
+                if (++$failed === Questions::FAILURES) {
                     break;
                 }
 

@@ -15,5 +15,5 @@ interface FindsAddresses
      *
      * @throws Unreachable where no answer comes
      */
-    public function find(Contact $contact, string $mark): FoundAddress;
+    public function find(Contact $contact, string $mark): Found;
 }

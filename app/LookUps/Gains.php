@@ -210,7 +210,7 @@ final readonly class Gains
     }
 
     /** @param  list<float>  $priorities  the highest first */
-    private static function place(array $priorities, float $priority): int
+    public static function place(array $priorities, float $priority): int
     {
         $before = 0;
         foreach ($priorities as $one) {

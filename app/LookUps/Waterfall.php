@@ -6,7 +6,6 @@ namespace App\LookUps;
 
 use App\Feeds\Unreachable;
 use App\KeepOut\EntriesInForce;
-use App\Models\Budget;
 use App\Models\Channel;
 use App\Models\Contact;
 use App\Models\LookUp;
@@ -16,31 +15,23 @@ use App\Models\Outcome;
 use App\Support\AccountIds;
 use App\Support\Together;
 use Illuminate\Support\Collection;
-use Luftig\Core\Buying\Authority;
 use Luftig\Core\Reach\AddressState;
 use Luftig\Core\Reach\ChannelType;
 
 /**
  * Asks services for somebody's address in the team's order, and stops at the first that the checker calls valid, or
- * that is accepted (rule 23). What a question may take is set aside before it is put, under a mark by which the service
- * knows it again: whoever is interrupted in between puts the same question, and it is paid once.
+ * that is accepted (rule 23).
  */
 final class Waterfall
 {
-    /** A service that failed so often in a row is left out. */
-    public const FAILURES = 3;
-
     /** @var Collection<int, LookUpService> */
     private Collection $finders;
 
     private ?LookUpService $checker;
 
-    /** @var array<int, int> service → failures in a row */
-    private array $failures = [];
-
     private EntriesInForce $barred;
 
-    public function __construct()
+    public function __construct(private readonly Questions $questions)
     {
         $this->finders = LookUpService::query()->that(LookUpService::FINDS)->get();
         $this->checker = LookUpService::query()->that(LookUpService::CHECKS)->first();
@@ -57,13 +48,11 @@ final class Waterfall
         $doubtful = null;
         $hasFailed = false;
         foreach ($this->finders as $service) {
-            if (($this->failures[$service->id] ?? 0) >= self::FAILURES) {
-                $hasFailed = true;
-
-                continue;
-            }
-            $lookUp = $this->setAside($run, $contact, $service);
-            if (! $lookUp->isAnswered() && ! $this->answers($lookUp, $service, $contact)) {
+            $lookUp = $this->questions->put(
+                $run, $service, $contact->account, ['contact_id' => $contact->id],
+                fn (string $mark): Found => Services::of($service)->find($contact, $mark),
+            );
+            if ($lookUp === null) {
                 $hasFailed = true;
 
                 continue;
@@ -91,68 +80,6 @@ final class Waterfall
         }
 
         return $hasFailed ? [Outcome::Failed, 'a service did not answer'] : [Outcome::Nothing, null];
-    }
-
-    /** @return list<string> names of services that were left out */
-    public function leftOut(): array
-    {
-        return array_values($this->finders->filter(
-            fn (LookUpService $one): bool => ($this->failures[$one->id] ?? 0) >= self::FAILURES,
-        )->pluck('name')->all());
-    }
-
-    /** The line of the ledger for a question: one that still holds, or a new one with what it may take. */
-    private function setAside(LookUpRun $run, Contact $contact, LookUpService $service): LookUp
-    {
-        return Together::write(function () use ($run, $contact, $service): LookUp {
-            // One after the other, so that two together spend no more than one may.
-            Budget::query()->whereNull('user_id')->lockForUpdate()->first();
-            Contact::query()->whereKey($contact->id)->lockForUpdate()->first();
-            $there = LookUp::query()->lately()->where('contact_id', $contact->id)
-                ->where('look_up_service_id', $service->id)->latest('id')->first();
-            if ($there?->isAnswered() === true) {
-                return $there;
-            }
-            if (Spending::leftTo($run->user, $run) < $service->price - ($there->price ?? 0)) {
-                throw new BudgetIsSpent;
-            }
-            $line = $there ?? new LookUp([
-                'look_up_service_id' => $service->id, 'contact_id' => $contact->id,
-                'mark' => bin2hex(random_bytes(20)),
-                'asked_at' => now(), 'size' => Authority::sizeClass($contact->account->headcount),
-                'country' => $contact->account->headquarters()?->country,
-            ]);
-            $line->fill([
-                'look_up_run_id' => $run->id, 'user_id' => $run->user_id, 'state' => LookUp::ASKED,
-                'price' => $service->price,
-            ])->save();
-            LookUpRun::query()->whereKey($run->id)->update(['updated_at' => now()]);
-
-            return $line;
-        });
-    }
-
-    /** Whether an answer came; it stands in the ledger at once. */
-    private function answers(LookUp $lookUp, LookUpService $service, Contact $contact): bool
-    {
-        try {
-            $found = Services::of($service)->find($contact, $lookUp->mark);
-        } catch (Unreachable $e) {
-            // Where no answer came it may have been taken all the same: it stays set aside until it is asked again.
-            $lookUp->update(
-                ['state' => LookUp::FAILED, 'answered_at' => now()] + ($e->isRefused ? ['price' => 0] : []),
-            );
-            $this->failures[$service->id] = ($this->failures[$service->id] ?? 0) + 1;
-
-            return false;
-        }
-        $this->failures[$service->id] = 0;
-        $lookUp->update([
-            'state' => $found->address === null ? LookUp::NOTHING : LookUp::FOUND, 'value' => $found->address,
-            'price' => $found->price, 'answered_at' => now(),
-        ]);
-
-        return true;
     }
 
     /** What the checker says, at the second look where the first is doubtful; unknown where there is none. */

@@ -13,11 +13,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Luftig\Core\Reach\AddressState;
 
 /**
- * A line of the ledger: who was asked for, of which service, what came, and what it took.
+ * A line of the ledger: who or what was asked for, of which service, what came, and what it took.
  *
  * @property int $id
  * @property int $look_up_service_id
  * @property int|null $contact_id
+ * @property int|null $account_id where a figure of it was asked for
+ * @property Figure|null $fact which figure
  * @property int|null $look_up_run_id
  * @property int|null $user_id
  * @property string $mark
@@ -31,6 +33,7 @@ use Luftig\Core\Reach\AddressState;
  * @property CarbonImmutable|null $answered_at
  * @property-read LookUpService $service
  * @property-read Contact|null $contact
+ * @property-read Account|null $account
  * @property-read User|null $user
  */
 final class LookUp extends Model
@@ -56,6 +59,7 @@ final class LookUp extends Model
     /** @var array<string, string> */
     protected $casts = [
         'asked_at' => 'datetime', 'answered_at' => 'datetime', 'price' => 'float', 'verdict' => AddressState::class,
+        'fact' => Figure::class,
     ];
 
     /** @return BelongsTo<LookUpService, $this> */
@@ -68,6 +72,12 @@ final class LookUp extends Model
     public function contact(): BelongsTo
     {
         return $this->belongsTo(Contact::class);
+    }
+
+    /** @return BelongsTo<Account, $this> */
+    public function account(): BelongsTo
+    {
+        return $this->belongsTo(Account::class);
     }
 
     /** @return BelongsTo<User, $this> */

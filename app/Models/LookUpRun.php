@@ -14,13 +14,15 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Some people who are asked for, one after the other, until each has an address or nobody knows one.
+ * Some people who are asked for, one after the other, until each has an address or nobody knows one; or figures of
+ * companies.
  *
  * @property int $id
  * @property int $offer_id
  * @property int $user_id
  * @property int|null $list_id
  * @property string $name
+ * @property int|null $standing_order_id that began it
  * @property bool $accepts_doubtful
  * @property float|null $most credits
  * @property string $state queued, running, stopped or finished
@@ -65,6 +67,12 @@ final class LookUpRun extends Model
     public function people(): Builder
     {
         return DB::table('looked_up')->where('look_up_run_id', $this->id);
+    }
+
+    /** Which figures of whom are asked for, with what came of it. */
+    public function figures(): Builder
+    {
+        return DB::table('asked_figures')->where('look_up_run_id', $this->id);
     }
 
     public function isOpen(): bool

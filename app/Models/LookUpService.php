@@ -11,11 +11,11 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * An outside service that finds addresses, or says whether one works.
+ * An outside service that finds addresses, says whether one works, or knows figures of companies.
  *
  * @property int $id
  * @property string $name
- * @property string $does find or check
+ * @property string $does find, check or know
  * @property string $driver how it is spoken with
  * @property string $address
  * @property string|null $secret what it knows us by
@@ -28,6 +28,8 @@ final class LookUpService extends Model
     public const FINDS = 'find';
 
     public const CHECKS = 'check';
+
+    public const KNOWS = 'know';
 
     /** @use HasFactory<LookUpServiceFactory> */
     use HasFactory;

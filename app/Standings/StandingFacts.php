@@ -32,6 +32,15 @@ final readonly class StandingFacts
     ) {
     }
 
+    /** The same, if other things were known of the account. */
+    public function withAccount(AccountFacts $account): self
+    {
+        return new self(
+            $this->id, $this->barred, $account, $this->contacts, $this->series, $this->marks, $this->dropped,
+            $this->removed,
+        );
+    }
+
     /** @return array<string, Series> by kind */
     public function seriesFor(int $offer): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\Figure;
 use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
 use Illuminate\Pagination\LengthAwarePaginator;
@@ -189,6 +190,11 @@ final class Format
     public static function count(int $number, string $thing, ?string $several = null): string
     {
         return self::number($number).' '.($number === 1 ? $thing : $several ?? "{$thing}s");
+    }
+
+    public static function figure(Figure $figure, float $value): string
+    {
+        return $figure === Figure::Headcount ? self::heads((int) $value) : self::money($value, 'EUR');
     }
 
     public static function money(float $amount, string $currency): string

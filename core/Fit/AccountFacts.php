@@ -37,6 +37,26 @@ final class AccountFacts
     ) {
     }
 
+    public function withHeadcount(int $heads): self
+    {
+        return $this->with(headcount: $heads);
+    }
+
+    /** @param  float  $revenue  EUR a year */
+    public function withRevenue(float $revenue): self
+    {
+        return $this->with(revenue: $revenue);
+    }
+
+    private function with(?int $headcount = null, ?float $revenue = null): self
+    {
+        return new self(
+            $headcount ?? $this->headcount, $revenue ?? $this->revenue, $this->growth, $this->sites, $this->industries,
+            $this->country, $this->region, $this->postalCode, $this->place, $this->technologies, $this->text,
+            $this->otherSites, $this->facts,
+        );
+    }
+
     /** The text as folded words, made once; null where there is none. */
     public function line(): ?string
     {

@@ -32,6 +32,25 @@ final readonly class LookUp
         }
     }
 
+    /**
+     * Of a fact that is not known: what the priority would change by, either way, in the mean of what it could be.
+     *
+     * @param  non-empty-list<float>  $couldBe  the priority at each value that the fact could have
+     */
+    public static function ofFact(
+        int|string $id,
+        string $service,
+        float $price,
+        float $chance,
+        float $now,
+        array $couldBe,
+        float $share,
+    ): self {
+        $changes = array_map(static fn (float $priority): float => abs($priority - $now), $couldBe);
+
+        return new self($id, $service, $price, $chance, $now, $now + array_sum($changes) / count($changes), $share);
+    }
+
     public function gain(): float
     {
         return $this->chance * ($this->with - $this->now) * $this->share;

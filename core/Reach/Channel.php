@@ -25,8 +25,8 @@ final readonly class Channel
     }
 
     /**
-     * 0–1 (rule 5). A social profile of which no activity is known is worth nothing, a number that several have as much
-     * as a switchboard, and one that is dead nothing.
+     * 0–1 (rule 5). A social profile of which no activity is known is worth nothing, a direct number that several have
+     * as much as a switchboard, and one that is dead nothing.
      */
     public function worth(): float
     {
@@ -39,11 +39,12 @@ final readonly class Channel
             ChannelType::Social => $this->activeDaysAgo !== null && $this->activeDaysAgo <= self::ACTIVE_DAYS
                 ? $worth
                 : 0.0,
-            default => match (true) {
+            ChannelType::DirectPhone => match (true) {
                 $this->state->isDead() => 0.0,
-                $this->state === AddressState::Shared => min($worth, ChannelType::Switchboard->worth()),
+                $this->state === AddressState::Shared => ChannelType::Switchboard->worth(),
                 default => $worth,
             },
+            default => $worth,
         };
     }
 }

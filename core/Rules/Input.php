@@ -210,6 +210,18 @@ final class Input
         return $list;
     }
 
+    /** @return list<float> */
+    public function numbers(string $field, ?float $low = null, ?float $high = null): array
+    {
+        $numbers = [];
+        foreach ($this->list($field) as $i => $value) {
+            $place = $this->place($field)."[$i]";
+            $numbers[] = self::asNumber($value, $place, $low, $high) ?? throw Mistake::at($place, 'This is a number.');
+        }
+
+        return $numbers;
+    }
+
     /** @return array{float|null, float|null} a pair of numbers, either of which may be null */
     public function pair(string $field): array
     {

@@ -27,6 +27,8 @@ final class LookUpsOperation implements Operation
             'budget' => 'credits, from 0',
             'candidates[]' => '{id, service, price (credits, above 0), chance 0–1, priority_now 0–100, priority_with '
                 .'0–100, share 0–1}',
+            'candidates[].priorities[]' => 'of an unknown fact, instead of priority_with: the priority at each value '
+                .'that it could have',
             'answer: proposed[]' => '{id, service, gain, per_credit}, of most gain a credit first',
             'answer' => 'expected_gain and cost of all of them',
         ];
@@ -63,15 +65,14 @@ final class LookUpsOperation implements Operation
 
     private static function candidate(Input $input): LookUp
     {
-        $lookUp = $input->make(static fn (): LookUp => new LookUp(
-            $input->id('id'),
-            $input->string('service'),
-            $input->number('price'),
-            $input->number('chance', 0, 1),
+        $of = [
+            $input->id('id'), $input->string('service'), $input->number('price'), $input->number('chance', 0, 1),
             $input->number('priority_now', 0, 100),
-            $input->number('priority_with', 0, 100),
-            $input->number('share', 0, 1),
-        ));
+        ];
+        $couldBe = $input->has('priorities') ? $input->numbers('priorities', 0, 100) : [];
+        $lookUp = $input->make(static fn (): LookUp => $couldBe === []
+            ? new LookUp(...$of, with: $input->number('priority_with', 0, 100), share: $input->number('share', 0, 1))
+            : LookUp::ofFact(...$of, couldBe: $couldBe, share: $input->number('share', 0, 1)));
         $input->done();
 
         return $lookUp;

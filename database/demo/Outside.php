@@ -184,18 +184,37 @@ final class Outside
     }
 
     /**
+     * What each company really has of heads and revenue.
+     *
+     * @param  list<array<string, mixed>>  $companies
+     * @return list<array{domain: string, headcount: int, revenue: float}>
+     */
+    public static function figures(array $companies): array
+    {
+        return array_map(static function (array $company): array {
+            ['domain' => $domain, 'heads' => $heads] = $company['truth'];
+
+            return [
+                'domain' => $domain, 'headcount' => (int) $heads,
+                'revenue' => round($heads * (140_000 + 160_000 * (crc32($domain) % 100) / 100), -5),
+            ];
+        }, $companies);
+    }
+
+    /**
      * Written so that a reader sees all of it or the old one.
      *
      * @param  list<array<string, mixed>>  $moves  of people
      * @param  list<array<string, string>>  $addresses
+     * @param  list<array{domain: string, headcount: int, revenue: float}>  $figures
      */
-    public function write(string $folder, array $moves, array $addresses): void
+    public function write(string $folder, array $moves, array $addresses, array $figures): void
     {
         is_dir($folder) || mkdir($folder, 0777, true);
         $all = [
             'headcounts' => $this->headcounts, 'postings' => $this->postings, 'reports' => $this->reports,
             'rounds' => $this->rounds, 'deeds' => $this->deeds, 'sites' => $this->sites,
-            'moves' => $moves, 'addresses' => $addresses,
+            'moves' => $moves, 'addresses' => $addresses, 'figures' => $figures,
         ];
         foreach ($all as $name => $items) {
             $lines = array_map(

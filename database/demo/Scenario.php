@@ -142,6 +142,7 @@ final class Scenario
             config()->string('luftig.world'),
             $this->moves->tell($companies, $people, $customers, $lasting),
             Outside::addresses($people),
+            Outside::figures($companies),
         );
         $this->feeds($team[4]);
         $this->lookUps($team[4]);
@@ -234,12 +235,13 @@ final class Scenario
         }
     }
 
-    /** Services that find and check addresses, asked in this order; what may be spent on them. */
+    /** Services that find and check addresses and know figures, asked in this order; what may be spent on them. */
     private function lookUps(User $lead): void
     {
         foreach ([
             ['Granvittne', 'find', 'granvittne', 2], ['Mossregister', 'find', 'mossregister', 3],
             ['Snarfynd', 'find', 'snarfynd', 1], ['Ekoprov', 'check', 'ekoprov', 0],
+            ['Siffergranskog', 'know', 'siffergranskog', 1],
         ] as $i => [$name, $does, $path, $price]) {
             LookUpService::query()->create(compact('name', 'does', 'price') + [
                 'address' => Outside::address()."/$path", 'position' => $i, 'user_id' => $lead->id,

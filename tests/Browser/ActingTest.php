@@ -115,7 +115,7 @@ final class ActingTest extends BrowserTestCase
             $name = $this->all('[data-row] [data-name]')[1]->getText();
             $this->press($this->all('[data-row] [hx-get]')[1]);
             $this->until(
-                'document.querySelector("#focus.show h2")?.innerText === arguments[0]',
+                'document.querySelector("#focus.show:not(.showing) h2")?.innerText === arguments[0]',
                 'The one that was tapped is not open.',
                 $name,
             );

@@ -110,7 +110,7 @@ abstract class BrowserTestCase extends TestCase
         ]);
         $wants = DesiredCapabilities::chrome();
         $wants->setCapability(ChromeOptions::CAPABILITY, $options);
-        self::$driver = RemoteWebDriver::create("http://127.0.0.1:$driverPort", $wants, 30_000, 60_000);
+        self::$driver = RemoteWebDriver::create("http://127.0.0.1:$driverPort", $wants, 30_000, 120_000);
         register_shutdown_function(static function () use ($profile): void {
             try {
                 self::$driver?->quit();

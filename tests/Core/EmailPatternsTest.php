@@ -6,12 +6,14 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
+use Luftig\Core\Fit\AccountFacts;
 use Luftig\Core\Mistake;
 use Luftig\Core\Person\EmailPatterns;
 use Luftig\Core\Priority\LookUp;
 use Luftig\Core\Priority\LookUps;
 use Luftig\Core\Reach\AddressState;
 use Luftig\Core\Reach\Bounces;
+use Luftig\Core\Shell\Shell;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -149,6 +151,36 @@ final class EmailPatternsTest extends TestCase
         self::assertSame([.5, .75], [LookUp::chance(0, 0), LookUp::chance(2, 2)]);
         $this->expectException(Mistake::class);
         new LookUp(1, 'free', 0, .5, 40, 60, 1);
+    }
+
+    public function test_an_unknown_fact_gains_what_it_could_move_either_way(): void
+    {
+        // From 40 down by 40 or up by 20: 30 in the mean; found by .8, in half of a day's plan, for 2 credits.
+        $fact = LookUp::ofFact('7-revenue', 'a', 2, .8, 40, [0, 60], .5);
+        self::assertEqualsWithDelta([12, 6], [$fact->gain(), $fact->perCredit()], 1e-12);
+        self::assertSame(0.0, LookUp::ofFact(1, 'a', 2, .8, 40, [40, 40], 1)->gain());
+        $ask = fn (array $fields): string => Shell::run(['look-ups'], fn (): string => (string) json_encode([
+            'budget' => 5, 'candidates' => [$fields + [
+                'id' => 1, 'service' => 'a', 'price' => 2, 'chance' => .8, 'priority_now' => 40, 'share' => .5,
+            ]],
+        ]))[0];
+        self::assertStringContainsString('"gain":12.0,"per_credit":6.0', $ask(['priorities' => [0, 60]]));
+        self::assertStringContainsString('"gain":8.0,', $ask(['priority_with' => 60]));
+        self::assertStringContainsString('between 0 and 100', $ask(['priorities' => [0, 101]]));
+        self::assertStringContainsString('priority_with', $ask([]));
+    }
+
+    public function test_a_company_with_another_figure_is_the_same_otherwise(): void
+    {
+        $facts = new AccountFacts(headcount: 80, revenue: 5e6, growth: .1, country: 'SE', text: 'three shifts');
+        self::assertEquals(
+            new AccountFacts(headcount: 90, revenue: 5e6, growth: .1, country: 'SE', text: 'three shifts'),
+            $facts->withHeadcount(90),
+        );
+        self::assertEquals(
+            new AccountFacts(headcount: 80, revenue: 1.0, growth: .1, country: 'SE', text: 'three shifts'),
+            $facts->withRevenue(1.0),
+        );
     }
 
     /** @param  list<array{string, string, string}>  $known */

@@ -265,6 +265,12 @@ final class RuleTablesTest extends TestCase
                         $address = max($address, .6 * $works * ($state === AddressState::Shared ? .2 : 1));
                     } elseif ($type === ChannelType::Social) {
                         $missed *= $days !== null && $days <= 30 ? .8 : 1;
+                    } elseif ($type === ChannelType::DirectPhone) {
+                        $missed *= 1 - match ($state) {
+                            AddressState::Shared => .1,
+                            AddressState::Invalid, AddressState::Disposable, AddressState::Off => 0,
+                            default => .5,
+                        };
                     } else {
                         $missed *= 1 - self::WORTH[$type->value];
                     }

@@ -123,7 +123,8 @@ final class CommonGroundTest extends TestCase
         $this->ida->update(['city' => null]);
         $this->ida->account->places()->update(['headquarters' => true]);
         $draft = Drafts::for($this->offer, $this->ida->account->unsetRelation('places'), $this->ida);
-        self::assertSame(['From one town', 'Begin with Hobro, where Mira lived'], [$draft?->angle, $draft?->headline()]);
+        self::assertSame('From one town', $draft?->angle);
+        self::assertSame('Begin with Hobro, where Mira lived', $draft->headline());
         self::assertSame(['is in Hobro, which Mira knows from living there'], $draft->facts);
         $this->get(route('network'))->assertSeeText('Mira, place');
         self::assertSame([], (new Ties(collect([$this->ida])))->of($this->ida), 'nobody knows a whole town');

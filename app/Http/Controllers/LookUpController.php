@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\FiguresRequest;
 use App\Http\Requests\LookUpRequest;
 use App\Jobs\RunLookUps;
 use App\LookUps\BeginRun;
+use App\LookUps\Spending;
 use App\LookUps\Wanted;
 use App\Models\Contact;
 use App\Models\LookUpRun;
+use App\Models\LookUpService;
 use App\Models\Offer;
 use App\Models\Outcome;
 use App\Support\Format;
@@ -70,6 +73,28 @@ final class LookUpController extends Controller
             ->with('said', Format::count($page->outlook->people, 'person is', 'people are').' being asked for.');
     }
 
+    /** Figures of companies, as they were proposed. */
+    public function figures(FiguresRequest $request, Offer $offer): RedirectResponse
+    {
+        $figures = $request->figures();
+        $obstacle = match (true) {
+            $figures === [] => 'What was chosen is known meanwhile, or no longer there.',
+            LookUpService::query()->that(LookUpService::KNOWS)->doesntExist() => 'No service that knows figures is '
+                .'asked at present.',
+            Spending::leftTo(self::user($request)) <= 0 => 'Nothing is left to spend this month; a lead sets the '
+                .'budget under Look-ups.',
+            default => null,
+        };
+        if ($figures === [] || $obstacle !== null) {
+            return redirect()->route('look-ups')->withErrors(['figures' => $obstacle]);
+        }
+        $run = BeginRun::ofFigures($offer, self::user($request), $figures);
+        RunLookUps::dispatch($run->id);
+
+        return redirect()->route('look-ups.run', $run)
+            ->with('said', Format::count(count($figures), 'figure is', 'figures are').' being asked for.');
+    }
+
     public function show(LookUpRun $run): View
     {
         return view('look-ups.run', ['page' => RunPage::of($run)]);
@@ -89,8 +114,10 @@ final class LookUpController extends Controller
     {
         if (! $run->isOpen()) {
             Together::write(function () use ($run): void {
-                $run->people()->where('outcome', Outcome::Failed->value)
-                    ->update(['outcome' => Outcome::Waiting->value, 'why' => null]);
+                foreach ([$run->people(), $run->figures()] as $asked) {
+                    $asked->where('outcome', Outcome::Failed->value)
+                        ->update(['outcome' => Outcome::Waiting->value, 'why' => null]);
+                }
                 $run->update(['state' => LookUpRun::QUEUED, 'problem' => null, 'finished_at' => null]);
             }, $run);
             RunLookUps::dispatch($run->id);

@@ -20,7 +20,7 @@ final class LookUpServiceRequest extends FormRequest
             'name' => [
                 'required', 'string', 'max:60', Rule::unique('look_up_services')->ignore($this->route('service')),
             ],
-            'does' => ['required', Rule::in([LookUpService::FINDS, LookUpService::CHECKS])],
+            'does' => ['required', Rule::in([LookUpService::FINDS, LookUpService::CHECKS, LookUpService::KNOWS])],
             'address' => ['bail', 'required', 'string', 'max:500', self::mayBeAsked(...)],
             'secret' => ['nullable', 'string', 'max:500'],
             'price' => ['required', 'numeric', 'between:0,1000'],
@@ -43,7 +43,7 @@ final class LookUpServiceRequest extends FormRequest
         return [
             'name.required' => 'Give the service a name.', 'name.unique' => 'There is a service of this name.',
             'name.max' => 'A name has up to 60 characters.',
-            'does.*' => 'It finds addresses, or checks them.',
+            'does.*' => 'It finds addresses, checks them, or knows figures of companies.',
             'price.*' => 'A price is a number of credits, 0 to 1,000.',
             'address.required' => 'Give the address at which it is asked.',
             'position.*' => 'Its place in the order is a number from 0 to 99.',

@@ -21,7 +21,7 @@ final readonly class LedgerPage
     public static function make(): self
     {
         return new self(
-            LookUp::query()->with('service', 'contact', 'user')->latest('id')->paginate(self::SIZE),
+            LookUp::query()->with('service', 'contact', 'account', 'user')->latest('id')->paginate(self::SIZE),
             (float) LookUp::query()->sum('price'),
         );
     }
@@ -36,10 +36,20 @@ final readonly class LedgerPage
         return match ($line->state) {
             LookUp::ASKED => 'no answer yet',
             LookUp::NOTHING => 'knows none',
+            LookUp::FOUND => match (true) {
+                $line->fact !== null => Format::figure($line->fact, (float) $line->value),
+                default => ($line->value ?? 'erased').($line->verdict === null ? '' : ', '.$line->verdict->label()),
+            },
             LookUp::FAILED => $line->price > 0
                 ? 'did not answer; it is set aside, since it may have been taken' : 'had a fault of its own',
-            default => ($line->value ?? 'erased').($line->verdict === null ? '' : ', '.$line->verdict->label()),
+            default => '',
         };
+    }
+
+    private static function who(LookUp $line): string
+    {
+        return $line->fact === null ? $line->contact?->name() ?? 'somebody erased'
+            : ($line->account->name ?? 'a company that is gone').", {$line->fact->label()}";
     }
 
     /**
@@ -48,7 +58,7 @@ final readonly class LedgerPage
     public function rows(): array
     {
         return array_map(fn (LookUp $line): array => [
-            'line' => $line, 'service' => $line->service->name, 'who' => $line->contact?->name() ?? 'somebody erased',
+            'line' => $line, 'service' => $line->service->name, 'who' => self::who($line),
             'by' => $line->user->name ?? 'somebody', 'says' => self::says($line),
             'price' => Format::worth($line->price),
         ], array_values($this->lines->items()));

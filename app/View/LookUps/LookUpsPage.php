@@ -11,6 +11,7 @@ use App\Models\LookUpRun;
 use App\Models\LookUpService;
 use App\Models\Offer;
 use App\Models\Outcome;
+use App\Models\StandingOrder;
 use App\Models\User;
 use App\Support\Format;
 use Illuminate\Pagination\LengthAwarePaginator;
@@ -30,6 +31,7 @@ final readonly class LookUpsPage
         public Pays $pays,
         public LengthAwarePaginator $runs,
         private Collection $services,
+        public ?StandingOrder $order,
     ) {
     }
 
@@ -37,9 +39,11 @@ final readonly class LookUpsPage
     {
         return new self(
             $user,
-            Pays::of($offer, $user),
+            Pays::ofAll($offer, $user),
             LookUpRun::query()->with('user')->where('offer_id', $offer->id)->latest('id')->paginate(self::RUNS),
-            LookUpService::query()->orderBy('does', 'desc')->orderBy('position')->orderBy('id')->get(),
+            LookUpService::query()->orderByRaw("FIELD(does, 'find', 'check', 'know')")->orderBy('position')
+                ->orderBy('id')->get(),
+            StandingOrder::query()->where('offer_id', $offer->id)->where('user_id', $user->id)->first(),
         );
     }
 
@@ -50,6 +54,16 @@ final readonly class LookUpsPage
         return $team->limit === null ? 'no budget is set: nothing is bought'
             : Format::worth(max(0, $team->limit - $team->spent)).' of '.Format::worth($team->limit)
                 .' credits left this month';
+    }
+
+    /** What the order of the one who looks says, and what it took. */
+    public function ordered(): string
+    {
+        return $this->order === null ? '' : 'Each night what pays'.($this->order->least === null ? ''
+            : ', from priority '.Format::worth($this->order->least).' on').', for at most '
+            .Format::count((int) round($this->order->credits), 'credit').' a month'.($this->order->accepts_doubtful
+                ? ', content with a doubtful address' : '').'; this month it took '
+            .Format::worth($this->order->spent()).'.';
     }
 
     /** @return list<array{who: string, spent: string, share: float|null}> of the team, and of the one who looks */
@@ -87,12 +101,17 @@ final readonly class LookUpsPage
 
             return [
                 'service' => $service, 'pauses' => $service->paused ? 'Ask again' : 'Pause',
-                'does' => $service->does === LookUpService::CHECKS ? 'checks addresses'
-                    : Format::count((int) round($service->price), 'credit').' for each found',
+                'does' => match ($service->does) {
+                    LookUpService::CHECKS => 'checks addresses',
+                    LookUpService::KNOWS => 'knows figures, '.Format::count((int) round($service->price), 'credit')
+                        .' each',
+                    default => Format::count((int) round($service->price), 'credit').' for each found',
+                },
                 'record' => $service->does === LookUpService::CHECKS ? '' : ($record['asked'] === 0 ? 'not asked yet'
                     : 'asked for '.Format::number($record['asked']).', found '.Format::number($record['found'])
-                        .', of which '.Format::number($record['alive']).' held; took '
-                        .Format::worth($record['spent'])),
+                        .($service->does === LookUpService::KNOWS ? ''
+                            : ', of which '.Format::number($record['alive']).' held')
+                        .'; took '.Format::worth($record['spent'])),
             ];
         })->all());
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\LookUps;
 
+use App\LookUps\FigureGains;
 use App\LookUps\Gains;
 use App\LookUps\Spending;
 use App\Models\Offer;
@@ -13,7 +14,7 @@ use App\Support\Format;
 /** Where a look-up pays, and what it would bring. */
 final readonly class Pays
 {
-    private function __construct(private Gains $gains, private float $left)
+    private function __construct(private Gains $gains, private float $left, private ?FigureGains $figures)
     {
     }
 
@@ -21,7 +22,40 @@ final readonly class Pays
     {
         $left = Spending::leftTo($user);
 
-        return new self(Gains::for($offer, $user, $left), $left);
+        return new self(Gains::for($offer, $user, $left), $left, null);
+    }
+
+    /** With figures of companies beside it. */
+    public static function ofAll(Offer $offer, User $user): self
+    {
+        $left = Spending::leftTo($user);
+
+        return new self(Gains::for($offer, $user, $left), $left, FigureGains::for($offer, $user, $left));
+    }
+
+    /** “9 figures for 9 credits would move the ranking” */
+    public function saysOfFigures(): string
+    {
+        $many = count($this->figures->proposed ?? []);
+
+        return $many === 0 ? '' : Format::count($many, 'figure').' for '
+            .Format::count((int) round($this->figures->cost ?? 0), 'credit').' would move the ranking, up or down.';
+    }
+
+    /**
+     * @return list<array{value: string, account: int, company: string, figure: string, service: string, chance: string,
+     *     now: string, couldBe: string, gain: string, price: string}>
+     */
+    public function figures(): array
+    {
+        return array_map(fn (array $one): array => [
+            'value' => "{$one['standing']->account_id}-{$one['figure']->value}",
+            'account' => $one['standing']->account_id, 'company' => $one['standing']->account->name,
+            'figure' => $one['figure']->label(), 'service' => $one['line']->service,
+            'chance' => Format::percent($one['line']->chance), 'now' => Format::priority($one['line']->now),
+            'couldBe' => Format::priority($one['low']).'–'.Format::priority($one['high']),
+            'gain' => Format::points($one['line']->gain()), 'price' => Format::worth($one['line']->price),
+        ], $this->figures->proposed ?? []);
     }
 
     public function isAny(): bool

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\View\LookUps;
 
+use App\Models\Account;
 use App\Models\Contact;
+use App\Models\Figure;
 use App\Models\LookUp;
 use App\Models\LookUpRun;
 use App\Models\Outcome;
 use App\Support\Format;
 use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Support\Collection;
 
 /** One run: how far it is, whom it found, and what it took. */
 final readonly class RunPage
@@ -39,8 +42,17 @@ final readonly class RunPage
     /** @return array<string, int> by outcome */
     public static function counts(LookUpRun $run): array
     {
-        return $run->people()->groupBy('outcome')->selectRaw('outcome, COUNT(*) AS many')->pluck('many', 'outcome')
-            ->all();
+        $counts = [];
+        foreach ([$run->people(), $run->figures()] as $asked) {
+            foreach (
+                $asked->groupBy('outcome')->selectRaw('outcome, COUNT(*) AS many')
+                    ->pluck('many', 'outcome') as $of => $many
+            ) {
+                $counts[(string) $of] = ($counts[(string) $of] ?? 0) + (int) $many;
+            }
+        }
+
+        return $counts;
     }
 
     public static function stateOf(LookUpRun $run): string
@@ -53,10 +65,15 @@ final readonly class RunPage
 
     public function about(): string
     {
-        return ucfirst(self::stateOf($this->run)).', begun by '.$this->run->user->name.' '
-            .Format::ago($this->run->created_at).'; '.($this->run->accepts_doubtful
-                ? 'content with a doubtful address' : 'until a checked one is found').($this->run->most === null ? ''
-                : ', for at most '.Format::worth($this->run->most).' credits').'.';
+        $by = ($this->run->standing_order_id === null ? '' : 'the standing order of ').$this->run->user->name;
+        $until = match (true) {
+            $this->people->isEmpty() => '',
+            $this->run->accepts_doubtful => '; content with a doubtful address',
+            default => '; until a checked one is found',
+        };
+
+        return ucfirst(self::stateOf($this->run)).", begun by $by ".Format::ago($this->run->created_at).$until
+            .($this->run->most === null ? '' : ', for at most '.Format::worth($this->run->most).' credits').'.';
     }
 
     public function isMoving(): bool
@@ -111,14 +128,41 @@ final readonly class RunPage
                 $rows[] = [
                     'contact' => $contacts[$one->contact_id],
                     'outcome' => Outcome::from($one->outcome)->label(), 'why' => (string) $one->why,
-                    'asked' => array_values(($asked[$one->contact_id] ?? collect())->map(fn (LookUp $line): array => [
-                        'service' => $line->service->name, 'says' => LedgerPage::says($line),
-                        'price' => Format::worth($line->price),
-                    ])->all()),
+                    'asked' => self::asked($asked[$one->contact_id] ?? collect()),
                 ];
             }
         }
 
         return $rows;
+    }
+
+    /**
+     * @return list<array{account: Account, figure: string, outcome: string, why: string,
+     *     asked: list<array{service: string, says: string, price: string}>}>
+     */
+    public function figures(): array
+    {
+        $figures = $this->run->figures()->orderBy('position')->get();
+        $accounts = Account::query()->whereIn('id', $figures->pluck('account_id'))->get()->keyBy('id');
+        $asked = LookUp::query()->with('service')->lately()->whereIn('account_id', $accounts->keys())->orderBy('id')
+            ->get()->groupBy(fn (LookUp $line): string => "{$line->account_id} {$line->fact?->value}");
+
+        return array_values($figures->map(fn ($one): array => [
+            'account' => $accounts[$one->account_id] ?? abort(404), 'figure' => Figure::from($one->fact)->label(),
+            'outcome' => Outcome::from($one->outcome)->label(), 'why' => (string) $one->why,
+            'asked' => self::asked($asked["{$one->account_id} {$one->fact}"] ?? collect()),
+        ])->all());
+    }
+
+    /**
+     * @param  Collection<int, LookUp>  $lines
+     * @return list<array{service: string, says: string, price: string}>
+     */
+    private static function asked(Collection $lines): array
+    {
+        return array_values($lines->map(fn (LookUp $line): array => [
+            'service' => $line->service->name, 'says' => LedgerPage::says($line),
+            'price' => Format::worth($line->price),
+        ])->all());
     }
 }

@@ -4,7 +4,7 @@
         @can('create', App\Models\LookUpService::class)<x-button :href="route('services.create')">Add a
             service</x-button>@endcan
     </x-heading>
-    <x-wrong :for="['contacts', 'list', 'most', 'least']" />
+    <x-wrong :for="['contacts', 'list', 'most', 'figures', 'figures*']" />
     <div class="row g-4 mt-0">
         <div class="col-lg-8 vstack gap-4">
             <x-section title="Where a look-up pays" about="addresses that would move the ranking most">
@@ -35,7 +35,9 @@
                             plan it would enter. All services are asked in order until one finds a checked address.</p>
                     </x-form>
                 @endif
+                @include('look-ups.order')
             </x-section>
+            @if ($page->pays->figures() !== []) @include('look-ups.figures') @endif
             <x-section title="What was asked">
                 @if ($page->runs->isEmpty())
                     <x-empty>Nobody was asked for yet. Begin with those above, with a list of contacts, or with somebody

@@ -8,7 +8,9 @@
                 <tr><td class="small text-nowrap"><x-ago :time="$row['line']->asked_at" /></td>
                     <td>{{ $row['service'] }}</td>
                     <td>@if ($row['line']->contact)<a href="{{ route('contacts.show',
-                        $row['line']->contact) }}">{{ $row['who'] }}</a>@else{{ $row['who'] }}@endif</td>
+                        $row['line']->contact) }}">{{ $row['who'] }}</a>@elseif ($row['line']->account)<a
+                        href="{{ route('accounts.show', $row['line']->account) }}">{{ $row['who'] }}</a>@else{{
+                        $row['who'] }}@endif</td>
                     <td class="small">{{ $row['by'] }}</td><td class="small breaks">{{ $row['says'] }}</td>
                     <td class="text-end">{{ $row['price'] }}</td></tr>
             @endforeach

@@ -18,19 +18,27 @@
             @if ($page->run->list_id)<x-button :href="route('lists.show', $page->run->list_id)">The
                 list</x-button>@endif
         </div>
+        @if ($page->figures() !== [])
+            <x-table :heads="['Of whom', 'What came', 'Who was asked']" :moves="false">
+                @foreach ($page->figures() as $row)
+                    <tr><td><a class="fw-semibold text-body" href="{{ route('accounts.show',
+                        $row['account']) }}">{{ $row['account']->name }}</a><br><span
+                        class="small text-body-secondary">{{ $row['figure'] }}</span></td>
+                        @include('look-ups.came')</tr>
+                @endforeach
+            </x-table>
+        @endif
+        @if ($page->people->isNotEmpty())
         <x-table :heads="['Whom', 'What came', 'Who was asked']" :moves="false">
             @foreach ($page->rows() as $row)
                 <tr><td><a class="fw-semibold text-body" href="{{ route('contacts.show',
                     $row['contact']) }}">{{ $row['contact']->name() }}</a><br><span
                     class="small text-body-secondary">{{ $row['contact']->account->name }}</span></td>
-                    <td>{{ $row['outcome'] }}@if ($row['why'] !== '')<br><span
-                        class="small text-body-secondary">{{ $row['why'] }}</span>@endif</td>
-                    <td class="small">@foreach ($row['asked'] as $one)<span
-                        class="d-block breaks">{{ $one['service'] }}: {{ $one['says'] }}
-                        <span class="text-body-secondary">· {{ $one['price'] }}</span></span>@endforeach</td>
+                    @include('look-ups.came')
                 </tr>
             @endforeach
         </x-table>
+        @endif
     </div>
     <x-pager :pages="$page->people" />
 </x-layout>

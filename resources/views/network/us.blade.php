@@ -23,7 +23,8 @@
             @endcan
         </div>
     @empty<p class="small text-body-tertiary">Nothing yet.</p>@endforelse
-    <x-button class="mt-3 align-self-start" small opens="station">Add where one of us worked, studied or lived</x-button>
+    <x-button class="mt-3 align-self-start" small opens="station">Add where one of us worked, studied or
+        lived</x-button>
 </section>
 <x-confirm id="station" title="Where one of us worked, studied or lived" :to="route('stations.store')" does="Keep"
     :opens="$errors->hasAny(['user', 'kind', 'name', 'title', 'since', 'until'])">

@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\LookUps;
+
+use App\Models\Figure;
+use App\Models\LookUp as Line;
+use App\Models\LookUpService;
+use App\Models\Offer;
+use App\Models\Standing;
+use App\Models\StandingState;
+use App\Models\User;
+use App\Standings\FactsReader;
+use App\Standings\RuleBook;
+use App\Standings\StandingFacts;
+use App\Standings\Standings;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Luftig\Core\Buying\Authority;
+use Luftig\Core\Fit\AccountFacts;
+use Luftig\Core\Priority\LookUp;
+use Luftig\Core\Priority\LookUps;
+use Luftig\Core\Priority\Points;
+use Luftig\Core\Signal\Timing;
+
+/**
+ * Which unknown figures of companies would pay (rule 23): what the priority would change by in the mean, were the
+ * figure as low as a quarter of those of the same trade have it, or as high as a quarter of them.
+ */
+final readonly class FigureGains
+{
+    /** So many of the best ranked accounts that lack one are looked at. */
+    private const LOOKED_AT = 400;
+
+    /** So many are proposed at once. */
+    private const MOST = 15;
+
+    /** Fewer of a trade say little of it; then all speak for it. */
+    private const FEWEST = 8;
+
+    /** What speaks for every trade. */
+    private const ALL = '';
+
+    /**
+     * @param  list<array{line: LookUp, standing: Standing, figure: Figure, low: float, high: float}>  $proposed
+     */
+    private function __construct(public array $proposed, public float $cost)
+    {
+    }
+
+    /** @param  float  $budget  credits */
+    public static function for(Offer $offer, User $user, float $budget): self
+    {
+        $services = LookUpService::query()->that(LookUpService::KNOWS)->where('price', '>', 0)->get();
+        $ranked = Standing::query()->where('offer_id', $offer->id)->where('state', StandingState::Ranked)->whereHas(
+            'account', fn ($account) => $account->whereNull('owner_id')->orWhere('owner_id', $user->id),
+        );
+        if ($services->isEmpty() || $budget <= 0 || $offer->rules === null) {
+            return new self([], 0.0);
+        }
+        $priorities = array_values(array_map(
+            floatval(...), (clone $ranked)->orderByDesc('priority')->pluck('priority')->all(),
+        ));
+        $lacking = (clone $ranked)->with('account.places', 'account.industries')
+            ->whereHas('account', fn ($account) => $account->whereNotNull('domain')->where(
+                fn ($either) => $either->whereNull('headcount')->orWhereNull('revenue'),
+            ))->orderByDesc('points')->limit(self::LOOKED_AT)->get()->keyBy('account_id');
+        $figures = self::couldBe(RuleBook::of($offer->rules), $lacking);
+        $known = self::answered($lacking->keys()->all());
+        $records = new Records;
+        $candidates = [];
+        foreach ($figures as $id => $one) {
+            $standing = $one['standing'];
+            $share = min(1.0, $user->pace / Gains::place($priorities, (float) $standing->priority));
+            foreach ($services as $service) {
+                if (! isset($known["{$standing->account_id}|{$one['figure']->value}|{$service->id}"])) {
+                    $candidates[] = LookUp::ofFact(
+                        $id, $service->name, $service->price,
+                        $records->chance($service, $standing->account->headquarters()?->country, Authority::sizeClass(
+                            $standing->account->headcount,
+                        )), (float) $standing->priority, $one['priorities'], $share,
+                    );
+                }
+            }
+        }
+        $best = array_slice(LookUps::within($budget, $candidates)->proposed, 0, self::MOST);
+
+        $proposed = [];
+        foreach ($best as $line) {
+            $one = $figures[(string) $line->id] ?? null;
+            if ($one !== null) {
+                $proposed[] = [
+                    'line' => $line, 'standing' => $one['standing'], 'figure' => $one['figure'],
+                    'low' => min($one['priorities']), 'high' => max($one['priorities']),
+                ];
+            }
+        }
+
+        return new self($proposed, array_sum(array_map(fn (LookUp $line): float => $line->price, $best)));
+    }
+
+    /**
+     * @param  Collection<int, Standing>  $standings  by account
+     * @return array<string, array{standing: Standing, figure: Figure, priorities: non-empty-list<float>}>
+     */
+    private static function couldBe(RuleBook $book, Collection $standings): array
+    {
+        if ($standings->isEmpty()) {
+            return [];
+        }
+        $now = CarbonImmutable::now();
+        $trades = $standings->map(fn (Standing $one): string => substr(
+            (string) $one->account->industries->first()?->code, 0, 2,
+        ))->all();
+        $quartiles = array_map(
+            fn (Figure $figure): array => self::quartiles($figure, array_values(array_unique($trades))),
+            array_combine(array_column(Figure::cases(), 'value'), Figure::cases()),
+        );
+        $couldBe = [];
+        $which = '`id` IN ('.$standings->keys()->implode(',').')';
+        foreach (FactsReader::for($now, $book)->read($which) as $id => $facts) {
+            $timing = Timing::of($book->catalogue, $facts->seriesFor($book->offer), $now->getTimestamp());
+            $standing = $standings[$id] ?? throw new \LogicException('Only these are read.');
+            foreach (Figure::cases() as $figure) {
+                $values = $quartiles[$figure->value];
+                $of = $values[$trades[$id]] ?? $values[self::ALL] ?? null;
+                if ($of !== null && ! $figure->isKnownOf($standing->account)) {
+                    $couldBe["$id-{$figure->value}"] = ['standing' => $standing, 'figure' => $figure, 'priorities' => [
+                        self::priority($book, $facts, $timing, $figure, $of[0]),
+                        self::priority($book, $facts, $timing, $figure, $of[1]),
+                    ]];
+                }
+            }
+        }
+
+        return $couldBe;
+    }
+
+    /** What the priority would be with the figure; 0 where the account would be out. */
+    private static function priority(
+        RuleBook $book,
+        StandingFacts $facts,
+        Timing $timing,
+        Figure $figure,
+        float $value,
+    ): float {
+        $with = $facts->withAccount(self::with($facts->account, $figure, $value));
+        $fit = $book->profile->fitOf($with->account);
+
+        return $fit->out !== null ? 0.0 : Points::of(
+            $fit->value, $timing->push, Standings::people($book, $with, $timing)->access, $book->lines,
+        )->priority();
+    }
+
+    private static function with(AccountFacts $facts, Figure $figure, float $value): AccountFacts
+    {
+        return match ($figure) {
+            Figure::Headcount => $facts->withHeadcount((int) round($value)),
+            Figure::Revenue => $facts->withRevenue($value),
+        };
+    }
+
+    /**
+     * @param  list<string>  $trades  divisions
+     * @return array<string, array{float, float}> division → the figure of which a quarter have less, and more; of all
+     *     where too few of a division are known
+     */
+    private static function quartiles(Figure $figure, array $trades): array
+    {
+        $in = implode(',', array_map(fn (string $one): string => "'".(int) $one."'", $trades));
+        $at = fn (string $part): string => "PERCENTILE_CONT($part) WITHIN GROUP (ORDER BY a.{$figure->value}) OVER "
+            .'(PARTITION BY %s)';
+        $select = fn (string $by): string => "$by AS trade, COUNT(*) OVER (PARTITION BY $by) AS many, "
+            .sprintf($at('.25'), $by).' AS low, '.sprintf($at('.75'), $by).' AS high';
+        $from = 'FROM accounts a JOIN account_industry i ON i.account_id = a.id AND i.position = 0 WHERE '
+            ."a.{$figure->value} IS NOT NULL AND a.merged_into IS NULL";
+        $rows = [
+            ...DB::select('SELECT DISTINCT '.$select('LEFT(i.code, 2)')." $from AND LEFT(i.code, 2) IN ($in)"),
+            ...DB::select('SELECT DISTINCT '.$select("''")." $from"),
+        ];
+        $quartiles = [];
+        foreach ($rows as $row) {
+            if ($row->many >= self::FEWEST) {
+                $quartiles[(string) $row->trade] = [(float) $row->low, (float) $row->high];
+            }
+        }
+
+        return $quartiles;
+    }
+
+    /**
+     * @param  array<int>  $accounts
+     * @return array<string, true> account|figure|service of questions whose answer still holds
+     */
+    private static function answered(array $accounts): array
+    {
+        return Line::query()->lately()->whereIn('account_id', $accounts)
+            ->whereIn('state', [Line::FOUND, Line::NOTHING])->get()
+            ->mapWithKeys(fn (Line $one): array => [
+                "{$one->account_id}|{$one->fact?->value}|{$one->look_up_service_id}" => true,
+            ])->all();
+    }
+}
