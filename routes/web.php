@@ -38,6 +38,7 @@ use App\Http\Controllers\OfferController;
 use App\Http\Controllers\OwnFunctionController;
 use App\Http\Controllers\PaceController;
 use App\Http\Controllers\PasswordController;
+use App\Http\Controllers\PhraseRuleController;
 use App\Http\Controllers\PositionController;
 use App\Http\Controllers\PostController;
 use App\Http\Controllers\PressController;
@@ -207,6 +208,12 @@ Route::middleware('auth')->group(function (): void {
         ->can('viewAny', Account::class);
     Route::post('/alike/phrases', [AlikeController::class, 'search'])->name('alike.search')
         ->can('viewAny', Account::class);
+    Route::post('/alike/phrases/{offer}/rules', [PhraseRuleController::class, 'store'])->name('phrases.rules')
+        ->can('create', RuleSet::class);
+    Route::post('/alike/phrases/{offer}/back/{ruleSet}', [PhraseRuleController::class, 'back'])->name('phrases.back')
+        ->can('create', RuleSet::class);
+    Route::patch('/alike/answers', [AlikeController::class, 'answers'])->name('alike.answers')
+        ->can('create', Offer::class);
     Route::get('/finder', [FinderController::class, 'index'])->name('finder')->can('viewAny', Account::class);
     Route::post('/finder', [FinderController::class, 'narrow'])->name('finder.narrow')->can('viewAny', Account::class);
     Route::get('/finder/words', [FinderController::class, 'words'])->name('finder.words')

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Database\Factories\OfferFactory;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
@@ -18,7 +20,10 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $name
  * @property string|null $about
  * @property string|null $question with which a draft ends
+ * @property int|null $answers_agreed_by a lead who agreed that those who answered are examples for everybody
+ * @property CarbonImmutable|null $answers_agreed_at
  * @property-read RuleSet|null $rules
+ * @property-read User|null $agreedBy
  * @property-read Collection<int, RuleSet> $ruleSets
  */
 final class Offer extends Model
@@ -27,6 +32,15 @@ final class Offer extends Model
     use HasFactory;
 
     protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['answers_agreed_at' => 'datetime'];
+
+    /** @return BelongsTo<User, $this> */
+    public function agreedBy(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'answers_agreed_by');
+    }
 
     /** @return HasOne<RuleSet, $this> the rules in force */
     public function rules(): HasOne

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-/** What came of asking for somebody's address. */
+/** What came of asking for somebody's address, or for a figure of a company. */
 enum Outcome: string
 {
     case Waiting = 'waiting';
@@ -14,11 +14,12 @@ enum Outcome: string
     case Failed = 'failed';
     case Skipped = 'skipped';
 
-    public function label(): string
+    /** @param  bool  $isFigure  which nobody checks */
+    public function label(bool $isFigure = false): string
     {
         return match ($this) {
+            self::Found => $isFigure ? 'found' : 'found and checked',
             self::Waiting => 'to be asked for',
-            self::Found => 'found and checked',
             self::Doubtful => 'found, doubtful',
             self::Nothing => 'nobody knows one',
             self::Failed => 'a service failed',

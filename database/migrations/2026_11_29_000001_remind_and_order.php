@@ -16,6 +16,11 @@ return new class extends Migration
             $table->unsignedTinyInteger('reminders')->default(0)->after('remind_on');
             $table->dateTime('reminded_at')->nullable()->after('reminders');
         });
+        Schema::table('offers', function (Blueprint $table): void {
+            // A lead agreed that everybody may take those who answered as examples.
+            $table->foreignId('answers_agreed_by')->nullable()->constrained('users')->nullOnDelete();
+            $table->dateTime('answers_agreed_at')->nullable();
+        });
         Schema::create('standing_orders', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('offer_id')->constrained()->cascadeOnDelete();
@@ -49,6 +54,10 @@ return new class extends Migration
 
     public function down(): void
     {
+        Schema::table('offers', function (Blueprint $table): void {
+            $table->dropConstrainedForeignId('answers_agreed_by');
+            $table->dropColumn('answers_agreed_at');
+        });
         Schema::drop('asked_figures');
         Schema::table('look_ups', function (Blueprint $table): void {
             $table->dropConstrainedForeignId('account_id');

@@ -74,15 +74,16 @@ final class FinderTest extends BrowserTestCase
         self::assertSame($all, $this->total());
     }
 
-    public function test_from_three_good_ones_to_a_kept_list_with_the_odd_one_removed(): void
+    public function test_from_three_customers_to_a_kept_list_with_the_odd_one_removed(): void
     {
         $this->signIn('Selma');
-        $this->open('/finder?on=accounts&c[0][f]=words&c[0][q]="stretch+film"+"pallet+wrap"+-panels');
+        // Customers are kept out, which is how one finds them.
+        $this->open('/finder?on=accounts&c[0][f]=words&c[0][q]=film+-panels&c[1][f]=kept_out');
         $film = array_map(fn (RemoteWebElement $one): string => $one->getAttribute('href'), array_slice(
             $this->all('[data-row] td a.fw-semibold'), 0, 3,
         ));
-        self::assertCount(3, $film, 'those that blow film');
-        $this->open('/finder?on=accounts&c[0][f]=words&c[0][q]=chipboard+-film+-wrap');
+        self::assertCount(3, $film, 'customers that blow film');
+        $this->open('/finder?on=accounts&c[0][f]=words&c[0][q]=chipboard+-film+-wrap&c[1][f]=kept_out');
         $odd = $this->all('[data-row] td a.fw-semibold')[0];
         [$name, $other] = [$odd->getText(), $odd->getAttribute('href')];
         $number = fn (string $url): string => basename((string) parse_url($url, PHP_URL_PATH));

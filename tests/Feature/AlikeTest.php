@@ -16,6 +16,7 @@ use App\Models\CustomerPeriod;
 use App\Models\Feed;
 use App\Models\KeepOut;
 use App\Models\KeptList;
+use App\Models\RuleSet;
 use App\Standings\Standings;
 use Illuminate\Support\Facades\Http;
 use Luftig\Core\Likeness\Alike;
@@ -227,8 +228,52 @@ final class AlikeTest extends TestCase
             'result' => 'meeting',
         ]);
         self::assertSame([$this->ids['glass1']], Proposed::answered($this->offer));
-        $this->get(route('alike'))->assertDontSeeText('who answered last');
-        $this->actingAs($this->lead)->get(route('alike'))->assertSeeText('the 1 who answered last');
+        $this->get(route('alike'))->assertDontSeeText('who answered last')->assertDontSeeText('Let everybody');
+        $this->patch(route('alike.answers'), ['agreed' => 1])->assertForbidden();
+        $this->actingAs($this->lead)->get(route('alike'))->assertSeeText('the 1 who answered last')
+            ->assertSeeText('Only leads begin with those who answered.');
+        $undo = $this->patch(route('alike.answers'), ['agreed' => 1])->getSession()->get('undo');
+        $this->get(route('alike'))->assertSeeText('Everybody may begin with those who answered; Ylva agreed');
+        $this->actingAs($this->rep)->get(route('alike'))->assertSeeText('the 1 who answered last');
+        $this->actingAs($this->lead)->patch($undo['to'], $undo['fields']);
+        $this->actingAs($this->rep)->get(route('alike'))->assertDontSeeText('who answered last');
+    }
+
+    public function test_a_phrase_becomes_a_criterion_or_a_role_of_interest_and_is_taken_out_again(): void
+    {
+        $to = route('phrases.rules', $this->offer);
+        $form = ['phrases' => ['pallet wrap', 'silage wrap'], 'without' => 'reels', 'into' => 'criterion'];
+        $this->get(route('alike.phrases', ['e' => $this->tokens(['film0', 'film1', 'film2', 'film3'])]))
+            ->assertDontSeeText('Or let them count in the rules');
+        $this->post($to, $form)->assertForbidden();
+        $before = $this->offer->rules->criteria;
+        $this->actingAs($this->lead);
+        $this->get(route('alike.phrases', ['e' => $this->tokens(['film0', 'film1', 'film2', 'film3'])]))
+            ->assertSeeText('Or let them count in the rules');
+        $this->post($to, ['into' => 'criterion'])->assertSessionHasErrors(['phrases' => 'Tick at least one phrase.']);
+        $undo = $this->post($to, $form)->assertSessionHasNoErrors()->getSession()->get('undo');
+        $rules = RuleSet::query()->latest('version')->firstOrFail();
+        self::assertSame(2, $rules->version);
+        self::assertEquals([
+            'name' => 'pallet wrap and 1 more', 'field' => 'text', 'mode' => 'prefer', 'weight' => 1,
+            'query' => '("pallet wrap" OR "silage wrap") NOT "reels"',
+        ], $rules->criteria[count($before)]);
+        $this->get(route('rules.edit', $this->offer))->assertSee('pallet wrap and 1 more');
+        $this->post($to, $form)->assertSessionHasErrors('phrases');
+        // Film0 says it and Film1 too, but that one of reels.
+        (new Standings)->all();
+        $fit = fn (string $name): float => (float) $this->standing("$name.example")->fit;
+        self::assertGreaterThan($fit('film1'), $fit('film0'));
+        $this->post($undo['to'])->assertSessionHasNoErrors();
+        self::assertSame($before, RuleSet::query()->latest('version')->firstOrFail()->criteria);
+
+        $this->post($to, ['phrases' => ['pallet wrap'], 'into' => 'interest'])->assertSessionHasNoErrors();
+        $role = RuleSet::query()->latest('version')->firstOrFail()->roles_of_interest[0];
+        self::assertSame(
+            ['pallet wrap', '"pallet wrap"', '"pallet wrap"'],
+            [$role['name'], $role['title_query'], $role['text_query']],
+        );
+        $this->get(route('rules.edit', $this->offer))->assertOk();
     }
 
     public function test_what_those_that_are_not_meant_share_is_offered_as_an_exclusion(): void

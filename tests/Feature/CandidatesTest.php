@@ -57,6 +57,20 @@ final class CandidatesTest extends TestCase
         $this->get('/intake')->assertSeeText('2 candidates');
     }
 
+    public function test_they_are_searched_by_the_words_they_use(): void
+    {
+        $this->actingAs($this->rep)->get('/candidates?q='.rawurlencode('"compressed air" OR lasers'))
+            ->assertSeeText('Hvitmo Glas')->assertSeeText('Compressed air');
+        $this->get('/candidates?q=hvitmo')->assertSeeText('“Hvitmo Glas”')->assertDontSeeText('out: where we go');
+        $this->get('/candidates?q=firm')->assertSeeText('Firm')->assertDontSeeText('Hvitmo Glas');
+        $this->get('/candidates?q=lasers')->assertSeeText('Nobody of these says that.');
+        $this->get('/candidates?q='.rawurlencode('air AND'))->assertOk()->assertSee('role="alert"', false)
+            ->assertSeeText('Hvitmo Glas');
+        $this->get('/candidates?tab=people&q=air')->assertOk();
+        $this->post(route('alike.search'), ['phrases' => ['compressed air', 'lasers'], 'among' => 'candidates'])
+            ->assertRedirect(route('candidates', ['q' => '"compressed air" OR "lasers"']));
+    }
+
     public function test_an_accepted_one_is_ranked_with_what_was_seen_of_it_and_the_decision_can_be_undone(): void
     {
         $hvitmo = CandidateCompany::query()->where('domain', 'hvitmo.example')->sole();

@@ -43,6 +43,7 @@ final class DoorsTest extends TestCase
         'rules/{offer}/stories', 'rules/{offer}/stories/new', 'stories/{story}', 'stories/{story}/restore',
         'results/learned/back/{ruleSet}', 'results/learned/sources/{feed}',
         'look-ups/budgets', 'look-ups/services', 'look-ups/services/new', 'look-ups/services/{service}',
+        'alike/phrases/{offer}/rules', 'alike/phrases/{offer}/back/{ruleSet}', 'alike/answers',
         'offers', 'offers/{offer}', 'begin', 'begin/sells', 'begin/serves', 'begin/buys',
     ];
 
@@ -63,6 +64,7 @@ final class DoorsTest extends TestCase
             'roles', 'say',
             'mark', 'accepted', 'points', 'domains', 'credits', 'price', 'position', 'does', 'secret', 'most',
             'least', 'list', 'contacts', 'phrases', 'with', 'without', 'e', 'x', 'as',
+            'into', 'agreed', 'figures', 'reminded', 'thanked',
             'industry', 'revenue', 'growth', 'technologies', 'other_sites', 'date', 'link', 'amount', 'person',
         ],
     ];

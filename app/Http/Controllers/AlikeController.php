@@ -8,10 +8,12 @@ use App\Feeds\SiteWords;
 use App\Finder\Pasted;
 use App\Finder\ValueLabel;
 use App\Http\Requests\AlikeRequest;
+use App\Http\Requests\PhrasesRequest;
 use App\Models\KeptList;
 use App\Models\Offer;
 use App\View\Alike\AlikePage;
 use App\View\Alike\PhrasesPage;
+use App\View\Undo;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -78,6 +80,22 @@ final class AlikeController extends Controller
         ]));
     }
 
+    /** Whether those who answered are examples for everybody; a lead agrees to it, and takes it back. */
+    public function answers(Request $request, Offer $offer): RedirectResponse
+    {
+        $isAgreed = $request->boolean('agreed');
+        $offer->update([
+            'answers_agreed_by' => $isAgreed ? self::user($request)->id : null,
+            'answers_agreed_at' => $isAgreed ? now() : null,
+        ]);
+        activity()->performedOn($offer)->log('those who answered are examples for '
+            .($isAgreed ? 'everybody' : 'leads only'));
+
+        return redirect()->route('alike')->with('said', $isAgreed ? 'Everybody may begin with those who answered.'
+            : 'Only leads begin with those who answered.')
+            ->with('undo', Undo::by('patch', route('alike.answers'), ['agreed' => $isAgreed ? 0 : 1]));
+    }
+
     public function phrases(Request $request): View
     {
         $list = $this->list($request, 'accounts');
@@ -89,27 +107,13 @@ final class AlikeController extends Controller
     }
 
     /** Joins phrases into one search: any of them, with a second word if one is given, and without what is excluded. */
-    public function search(Request $request): RedirectResponse
+    public function search(PhrasesRequest $request): RedirectResponse
     {
-        $request->validate([
-            'phrases' => ['required', 'array', 'max:30'], 'phrases.*' => ['string', 'max:100'],
-            'with' => ['nullable', 'string', 'max:100'], 'without' => ['nullable', 'string', 'max:100'],
-        ], ['phrases.*' => 'Tick at least one phrase.']);
-        $quoted = fn (string $one): string => '"'.str_replace('"', '', $one).'"';
-        $query = implode(' OR ', array_map($quoted, array_values((array) $request->input('phrases'))));
-        [$with, $without] = [
-            $request->string('with')->trim()->toString(), $request->string('without')->trim()->toString(),
-        ];
-        $query = $with === '' && $without === '' ? $query : "($query)";
-
-        return redirect()->route('finder', ['on' => 'accounts', 'c' => [
-            [
-                'f' => 'words',
-                'q' => $query.($with === '' ? '' : ' AND '.$quoted($with))
-                    .($without === '' ? '' : ' NOT '.$quoted($without)),
-            ],
-            ['f' => 'kept_out', 'x' => '1'],
-        ]]);
+        return $request->input('among') === 'candidates'
+            ? redirect()->route('candidates', ['q' => $request->searched()])
+            : redirect()->route('finder', ['on' => 'accounts', 'c' => [
+                ['f' => 'words', 'q' => $request->searched()], ['f' => 'kept_out', 'x' => '1'],
+            ]]);
     }
 
     /** @return string what stands for a text */

@@ -27,7 +27,9 @@ final class CandidateController extends Controller
     public function index(Request $request, Offer $offer): View
     {
         return view('candidates.index', [
-            'page' => CandidatesPage::of($offer, self::text($request, 'tab'), self::page($request)),
+            'page' => CandidatesPage::of(
+                $offer, self::text($request, 'tab'), self::page($request), self::text($request, 'q'),
+            ),
         ]);
     }
 

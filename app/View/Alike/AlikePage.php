@@ -277,7 +277,8 @@ final readonly class AlikePage
     public function proposals(): array
     {
         $customers = Proposed::customers();
-        $answered = $this->user->leads() ? Proposed::answered($this->offer) : [];
+        $answered = $this->user->leads() || $this->offer->answers_agreed_at !== null
+            ? Proposed::answered($this->offer) : [];
         $link = fn (array $ids): string => $this->url(array_values(array_map(strval(...), $ids)), [], '');
 
         return array_values(array_filter([
@@ -288,6 +289,19 @@ final readonly class AlikePage
                 'says' => 'the '.Format::number(count($answered)).' who answered last', 'url' => $link($answered),
             ],
         ]));
+    }
+
+    /** Who may begin with those who answered. */
+    public function agreed(): string
+    {
+        return $this->offer->answers_agreed_at === null ? 'Only leads begin with those who answered.'
+            : 'Everybody may begin with those who answered; '.($this->offer->agreedBy->name ?? 'somebody').' agreed '
+                .Format::ago($this->offer->answers_agreed_at).'.';
+    }
+
+    public function hasAgreed(): bool
+    {
+        return $this->offer->answers_agreed_at !== null;
     }
 
     /** Of a list: whether it drifts away from the examples towards its end. */

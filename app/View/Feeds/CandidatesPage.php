@@ -19,7 +19,10 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Company\CompanyName;
 use Luftig\Core\Fit\AccountFacts;
+use Luftig\Core\Mistake;
 use Luftig\Core\Signal\RoleOfInterest;
+use Luftig\Core\Text\Excerpt;
+use Luftig\Core\Text\Query;
 
 /** Companies and people that turned up in a source and are in no list; the companies by how well they would fit. */
 final readonly class CandidatesPage
@@ -41,10 +44,13 @@ final readonly class CandidatesPage
         public array $rows,
         public LengthAwarePaginator $pages,
         private array $counts,
+        public string $q = '',
+        public ?string $problem = null,
     ) {
     }
 
-    public static function of(Offer $offer, string $tab, int $page): self
+    /** @param  string  $q  what those of companies say, as a text query */
+    public static function of(Offer $offer, string $tab, int $page, string $q = ''): self
     {
         $tab = in_array($tab, self::TABS, true) ? $tab : self::TABS[0];
         $counts = [
@@ -58,13 +64,19 @@ final readonly class CandidatesPage
             return new self($tab, self::people($people->items()), $people, $counts);
         }
         $all = self::companies($tab)->with('items.feed')->latest('last_at')->limit(self::WEIGHED)->get();
-        $rows = self::weighed($offer, $all);
+        try {
+            $query = $q === '' ? null : Query::parse($q);
+            $problem = null;
+        } catch (Mistake $mistake) {
+            [$query, $problem] = [null, $mistake->inWords()];
+        }
+        $rows = self::weighed($offer, $all, $query);
         $pages = new LengthAwarePaginator(
             array_slice($rows, ($page - 1) * self::SIZE, self::SIZE), count($rows), self::SIZE, $page,
-            ['path' => route('candidates'), 'query' => ['tab' => $tab]],
+            ['path' => route('candidates'), 'query' => ['tab' => $tab] + ($q === '' ? [] : ['q' => $q])],
         );
 
-        return new self($tab, array_values($pages->items()), $pages, $counts);
+        return new self($tab, array_values($pages->items()), $pages, $counts, $q, $problem);
     }
 
     /** @return list<Tab> */
@@ -95,15 +107,19 @@ final readonly class CandidatesPage
      * @param  Collection<int, CandidateCompany>  $companies
      * @return list<array<string, mixed>> the best first
      */
-    private static function weighed(Offer $offer, Collection $companies): array
+    private static function weighed(Offer $offer, Collection $companies, ?Query $query): array
     {
         $book = $offer->rules === null ? null : RuleBook::of($offer->rules);
         $rows = [];
         foreach ($companies as $company) {
+            $text = $company->items->map(fn (FeedItem $item): string => (string) ($item->facts['text'] ?? ''))
+                ->implode("\n");
+            $all = "$company->name\n".$company->items->pluck('title')->implode("\n")."\n$text";
+            if ($query?->matches($all) === false) {
+                continue;
+            }
             $fit = $book?->profile->fitOf(new AccountFacts(
-                country: $company->country,
-                text: $company->items->map(fn (FeedItem $item): string => (string) ($item->facts['text'] ?? ''))
-                    ->implode("\n") ?: null,
+                country: $company->country, text: $text === '' ? null : $text,
             ));
             $sought = $company->items->filter(fn (FeedItem $item): bool => array_filter(
                 $book->interests ?? [],
@@ -127,6 +143,7 @@ final readonly class CandidatesPage
                     'last '.Format::ago($company->last_at),
                 ),
                 'item' => $company->items->first(),
+                'excerpt' => $query === null ? null : Excerpt::of($all, $query),
             ];
         }
         $rank = fn (array $row): array => [$row['out'] !== null, -count($row['sought']), -($row['fit']->value ?? 0)];

@@ -53,7 +53,9 @@ final readonly class Pays
             'account' => $one['standing']->account_id, 'company' => $one['standing']->account->name,
             'figure' => $one['figure']->label(), 'service' => $one['line']->service,
             'chance' => Format::percent($one['line']->chance), 'now' => Format::priority($one['line']->now),
-            'couldBe' => Format::priority($one['low']).'–'.Format::priority($one['high']),
+            'couldBe' => implode('–', array_unique(
+                array_map(Format::priority(...), [$one['low'], $one['high']]),
+            )),
             'gain' => Format::points($one['line']->gain()), 'price' => Format::worth($one['line']->price),
         ], $this->figures->proposed ?? []);
     }

@@ -95,7 +95,8 @@ final readonly class RunPage
         foreach (Outcome::cases() as $outcome) {
             if (($many = $this->counts[$outcome->value] ?? 0) > 0) {
                 $tally[] = [
-                    'label' => $outcome->label(), 'number' => Format::number($many), 'field' => $outcome->value,
+                    'label' => $outcome->label($this->people->isEmpty()), 'number' => Format::number($many),
+                    'field' => $outcome->value,
                 ];
             }
         }
@@ -149,7 +150,7 @@ final readonly class RunPage
 
         return array_values($figures->map(fn ($one): array => [
             'account' => $accounts[$one->account_id] ?? abort(404), 'figure' => Figure::from($one->fact)->label(),
-            'outcome' => Outcome::from($one->outcome)->label(), 'why' => (string) $one->why,
+            'outcome' => Outcome::from($one->outcome)->label(isFigure: true), 'why' => (string) $one->why,
             'asked' => self::asked($asked["{$one->account_id} {$one->fact}"] ?? collect()),
         ])->all());
     }

@@ -14,8 +14,14 @@
             @if ($page->isEmpty())
                 <x-empty>Begin with a handful of good ones: type their domains, paste how one describes itself, or take
                     those proposed here. Others like them stand here then, with the phrases they share.</x-empty>
-                @foreach ($page->proposals() as $one)<x-button :href="$one['url']">Begin with {{ $one['says']
-                    }}</x-button>@endforeach
+                <div class="d-flex flex-wrap gap-2">@foreach ($page->proposals() as $one)<x-button
+                    :href="$one['url']">Begin with {{ $one['says'] }}</x-button>@endforeach</div>
+                @can('update', $offer)
+                    <x-form :to="route('alike.answers')" method="patch" class="hstack gap-2 mt-3"><span
+                        class="text-body-secondary">{{ $page->agreed() }}</span>
+                        <x-button small kind="link" name="agreed" :value="$page->hasAgreed() ? '0' : '1'">{{
+                            $page->hasAgreed() ? 'Take it back' : 'Let everybody' }}</x-button></x-form>
+                @endcan
             @else
                 <div aria-live="polite" class="mb-2">
                     @if ($page->effect())<p class="mb-1">{{ $page->effect() }}</p>@endif

@@ -20,10 +20,19 @@
             <div class="col-lg-4">
                 <div class="card card-body vstack gap-3">
                     <p class="mb-0">Any of those ticked, as one search:</p>
-                    <x-wrong for="phrases" />
+                    <x-wrong :for="['phrases', 'phrases*', 'into']" />
                     <x-field label="Together with" name="with" maxlength="100" :value="old('with')" />
                     <x-field label="Without" name="without" maxlength="100" :value="old('without')" />
-                    <div><x-button kind="primary">Search for them</x-button></div>
+                    <div class="d-flex flex-wrap gap-2 align-items-center"><x-button kind="primary">Search for
+                        them</x-button><x-button small name="among" value="candidates">Among candidates</x-button></div>
+                    @can('create', App\Models\RuleSet::class)
+                        <p class="mb-0">Or let them count in the rules:</p>
+                        <input type="hidden" name="into" value="criterion">
+                        <div class="d-flex flex-wrap gap-2"><x-button small
+                            formaction="{{ route('phrases.rules', $offer) }}">In the target profile</x-button>
+                            <x-button small name="into" value="interest"
+                                formaction="{{ route('phrases.rules', $offer) }}">In openings they post</x-button></div>
+                    @endcan
                     <p class="form-text mb-0">How typical: standard deviations above what accident makes; from 2 on it
                         is no accident.</p>
                 </div>

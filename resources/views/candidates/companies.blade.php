@@ -13,7 +13,8 @@
                 <td><strong class="breaks">{{ $row['company']->name }}</strong><br>
                     <span class="small text-body-secondary breaks">{{ $row['known'] }}</span>
                     @if ($row['sought'] !== [])<br><span class="small">seeks {{ implode(', ', $row['sought'])
-                        }}</span>@endif</td>
+                        }}</span>@endif
+                    @if ($row['excerpt'])<br><span class="small breaks">“{{ $row['excerpt'] }}”</span>@endif</td>
                 <td class="small">{{ $row['says'] }}</td>
                 <td class="small">@if ($page->tab !== 'aside')<span class="hstack gap-2 mb-1"><input
                     class="form-control form-control-sm" name="is" form="match-{{ $row['company']->id }}" required
