@@ -13,6 +13,7 @@ use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Figure;
 use App\Models\LookUpRun;
+use App\Models\LookUpService;
 use App\Models\Outcome;
 use App\Standings\Standings;
 use App\Support\Format;
@@ -107,7 +108,7 @@ final class RunLookUps implements ShouldQueue
         $run->touch();
         $there = $this->nextPerson($run, $questions) || $this->nextFigure($run, $questions);
         if (! $there) {
-            $this->end($run, $turn, LookUpRun::FINISHED, self::problem($questions->leftOut()));
+            $this->end($run, $turn, LookUpRun::FINISHED, self::problem($run));
         }
 
         return $there;
@@ -141,9 +142,10 @@ final class RunLookUps implements ShouldQueue
         return true;
     }
 
-    /** @param  list<string>  $leftOut */
-    private static function problem(array $leftOut): ?string
+    private static function problem(LookUpRun $run): ?string
     {
+        $leftOut = LookUpService::query()->whereKey($run->left_out ?? [])->orderBy('position')->pluck('name')->all();
+
         return $leftOut === [] ? null : implode(', ', $leftOut).' did not answer '
             .Format::count(Questions::FAILURES, 'time').' in a row and '.(count($leftOut) === 1 ? 'was' : 'were')
             .' left out; whoever is still without an address can be asked for again.';

@@ -21,10 +21,10 @@ use Luftig\Core\Buying\Authority;
  */
 final class Questions
 {
-    /** A service that failed so often in a row is left out. */
+    /** A service that failed so often in a row is left out of the run, until somebody goes on with it. */
     public const FAILURES = 3;
 
-    /** @var array<int, array{string, int}> service → its name, failures in a row */
+    /** @var array<int, int> service → failures in a row */
     private array $failures = [];
 
     /**
@@ -36,25 +36,18 @@ final class Questions
      */
     public function put(LookUpRun $run, LookUpService $service, Account $account, array $about, Closure $ask): ?LookUp
     {
-        if ($this->isLeftOut($service)) {
+        if (in_array($service->id, $run->left_out ?? [], true)) {
             return null;
         }
         $line = self::setAside($run, $service, $account, $about);
+        if ($line->isAnswered() || $this->answers($line, $service, $ask)) {
+            return $line;
+        }
+        if ($this->failures[$service->id] >= self::FAILURES) {
+            $run->update(['left_out' => [...$run->left_out ?? [], $service->id]]);
+        }
 
-        return $line->isAnswered() || $this->answers($line, $service, $ask) ? $line : null;
-    }
-
-    /** @return list<string> names of services that were left out */
-    public function leftOut(): array
-    {
-        return array_column(
-            array_filter($this->failures, fn (array $one): bool => $one[1] >= self::FAILURES), 0,
-        );
-    }
-
-    private function isLeftOut(LookUpService $service): bool
-    {
-        return ($this->failures[$service->id][1] ?? 0) >= self::FAILURES;
+        return null;
     }
 
     /**
@@ -104,7 +97,7 @@ final class Questions
             $line->update(
                 ['state' => LookUp::FAILED, 'answered_at' => now()] + ($e->isRefused ? ['price' => 0] : []),
             );
-            $this->failures[$service->id] = [$service->name, ($this->failures[$service->id][1] ?? 0) + 1];
+            $this->failures[$service->id] = ($this->failures[$service->id] ?? 0) + 1;
 
             return false;
         }

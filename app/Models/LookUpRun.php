@@ -28,6 +28,7 @@ use Illuminate\Support\Facades\DB;
  * @property string $state queued, running, stopped or finished
  * @property string|null $worker
  * @property string|null $problem
+ * @property list<int>|null $left_out services that failed too often, until somebody goes on with it
  * @property CarbonImmutable $created_at
  * @property CarbonImmutable $updated_at
  * @property CarbonImmutable|null $finished_at
@@ -49,7 +50,8 @@ final class LookUpRun extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['accepts_doubtful' => 'boolean', 'most' => 'float', 'finished_at' => 'datetime'];
+    protected $casts = ['accepts_doubtful' => 'boolean', 'most' => 'float', 'finished_at' => 'datetime',
+        'left_out' => 'array'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

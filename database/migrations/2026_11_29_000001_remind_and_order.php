@@ -35,6 +35,8 @@ return new class extends Migration
         });
         Schema::table('look_up_runs', function (Blueprint $table): void {
             $table->foreignId('standing_order_id')->nullable()->constrained()->nullOnDelete();
+            // Services that failed too often to be asked again before somebody says so.
+            $table->string('left_out', 500)->nullable();
         });
         Schema::table('look_ups', function (Blueprint $table) use ($ascii): void {
             $table->foreignId('account_id')->nullable()->after('contact_id')->constrained()->nullOnDelete();
@@ -63,7 +65,10 @@ return new class extends Migration
             $table->dropConstrainedForeignId('account_id');
             $table->dropColumn('fact');
         });
-        Schema::table('look_up_runs', fn (Blueprint $table) => $table->dropConstrainedForeignId('standing_order_id'));
+        Schema::table('look_up_runs', function (Blueprint $table): void {
+            $table->dropConstrainedForeignId('standing_order_id');
+            $table->dropColumn('left_out');
+        });
         Schema::drop('standing_orders');
         Schema::table('asks', fn (Blueprint $table) => $table->dropColumn(['reminders', 'reminded_at']));
     }

@@ -21,7 +21,7 @@ final class Walls
     private const APP = [
         'Support', 'KeepOut', 'Channels', 'Standings', 'Network', 'Alike', 'Finder', 'Lists', 'Contacts', 'Intake',
         'Feeds',
-        'LookUps', 'Reasons', 'Exports', 'View',
+        'LookUps', 'Reasons', 'Exports', 'Archive', 'View',
     ];
 
     private const ABOVE = ['Http', 'Console', 'Jobs', 'Listeners', 'Mail', 'Policies', 'Providers'];

@@ -89,7 +89,8 @@ final class EmailPatternsTest extends TestCase
 
     public function test_chances_add_up_to_one_at_most_and_what_is_known_grows_likelier(): void
     {
-        $names = ['Ada', 'Bo', 'Jörg', 'Anne-Sophie', 'Łukasz', 'Åsa', 'Nguyễn', 'Müller-Lie'];
+        // None that two patterns write alike: of Ada Åsa, aasa@ is her last name, or a letter before it.
+        $names = ['Ada', 'Bo', 'Jörg', 'Anne-Sophie', 'Łukasz', 'Håkan', 'Nguyễn', 'Müller-Lie'];
         $this->limitTo(60)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed) use ($names): void {
             $random = new Randomizer(new Mt19937($seed));
             $name = fn (): string => $names[$random->getInt(0, count($names) - 1)];
