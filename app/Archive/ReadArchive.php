@@ -37,7 +37,7 @@ final class ReadArchive
         }
         try {
             $manifest = self::manifest($zip);
-            self::mayComeIn($manifest);
+            self::mayComeIn();
             DB::transaction(function () use ($zip, $manifest): void {
                 DB::statement('SET FOREIGN_KEY_CHECKS = 0');
                 try {
@@ -48,7 +48,7 @@ final class ReadArchive
                     DB::statement('SET FOREIGN_KEY_CHECKS = 1');
                 }
             });
-            self::uploads($zip, $manifest['files'] ?? []);
+            self::uploads($zip, $manifest['files']);
         } finally {
             $zip->close();
         }
@@ -60,7 +60,7 @@ final class ReadArchive
         return array_map(fn (array $table): int => $table['lines'], $manifest['tables']);
     }
 
-    /** @return array{base: string, tables: array<string, array{lines: int, sha256: string}>, files?: array<string, string>} */
+    /** @return array{tables: array<string, array{lines: int, sha256: string}>, files: array<string, string>} */
     private static function manifest(ZipArchive $zip): array
     {
         $text = $zip->getFromName('manifest.json');
@@ -68,9 +68,10 @@ final class ReadArchive
         if (! is_array($manifest) || ($manifest['format'] ?? null) !== WriteArchive::FORMAT) {
             throw new NotAnArchive('It has no manifest that Luftig has written.');
         }
-        if (($manifest['version'] ?? null) !== WriteArchive::VERSION || ($manifest['base'] ?? '') !== Tables::version()) {
-            throw new NotAnArchive('It was written by another version of Luftig; bring both to the same version first.');
+        if ([$manifest['version'] ?? null, $manifest['base'] ?? ''] !== [WriteArchive::VERSION, Tables::version()]) {
+            throw new NotAnArchive('It was written by another version of Luftig; bring both to the same one first.');
         }
+        $tables = [];
         foreach (array_keys(Tables::all()) as $table) {
             $one = $manifest['tables'][$table] ?? null;
             if (! is_array($one) || ! is_int($one['lines'] ?? null) || ! is_string($one['sha256'] ?? null)) {
@@ -81,13 +82,13 @@ final class ReadArchive
             if ($stream === false || hash_update_stream($sum, $stream) < 0 || hash_final($sum) !== $one['sha256']) {
                 throw new NotAnArchive("Of $table not all is there, or it was changed.");
             }
+            $tables[$table] = ['lines' => $one['lines'], 'sha256' => $one['sha256']];
         }
 
-        return $manifest;
+        return ['tables' => $tables, 'files' => array_filter((array) ($manifest['files'] ?? []), is_string(...))];
     }
 
-    /** @param  array<string, mixed>  $manifest */
-    private static function mayComeIn(array $manifest): void
+    private static function mayComeIn(): void
     {
         foreach (['accounts', 'contacts', 'approaches'] as $table) {
             if (DB::table($table)->exists()) {

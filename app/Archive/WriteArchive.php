@@ -22,9 +22,6 @@ final class WriteArchive
     private const JSON = JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES
         | JSON_PRESERVE_ZERO_FRACTION | JSON_INVALID_UTF8_SUBSTITUTE;
 
-    /** What a team keeps beside the base: its folder or file under storage/app. */
-    public const FILES = ['intakes', 'fingerprints.json'];
-
     /** @return array<string, int> table → lines */
     public static function to(string $path): array
     {
@@ -69,9 +66,8 @@ final class WriteArchive
         try {
             foreach (Tables::all() as $table => $columns) {
                 $file = "$folder/$table.jsonl";
-                $tables[$table] = [
-                    'lines' => self::table($pdo, $table, $columns, $file), 'sha256' => (string) hash_file('sha256', $file),
-                ];
+                $lines = self::table($pdo, $table, $columns, $file);
+                $tables[$table] = ['lines' => $lines, 'sha256' => (string) hash_file('sha256', $file)];
                 $zip->addFile($file, "tables/$table.jsonl");
             }
         } finally {

@@ -125,7 +125,9 @@ final class ArchiveTest extends TestCase
             ."tunhede.example;Żaneta;Ørsted-Łęcka;Planner;zaneta@tunhede.example\n");
         LookUpService::factory()->create(['name' => 'Finder', 'secret' => 'a secret of theirs']);
         $this->actingAs($this->rep)->post(route('reasons.store', $account), [
-            'contact' => $account->contacts()->value('id'), 'signals' => [(string) Signal::query()->value('id')], 'words' => "Hello, two\nlines\tand “marks” \\ / é.",
+            'contact' => $account->contacts()->value('id'),
+            'signals' => [(string) Signal::query()->value('id')],
+            'words' => "Hello, two\nlines\tand “marks” \\ / é.",
         ])->assertSessionHasNoErrors();
         Approach::factory()->create([
             'offer_id' => $this->offer->id, 'account_id' => $account->id, 'user_id' => $this->rep->id,

@@ -19,8 +19,8 @@ final class ExportAll extends Command
         $file = (string) $this->argument('file');
         $lines = WriteArchive::to($file);
         activity()->log('everything exported');
-        $this->line(Format::count(array_sum($lines), 'line').' of '.Format::count(count($lines), 'table')." are in $file. "
-            .'Passwords, tokens and secrets of services are not.');
+        $this->line(Format::count(array_sum($lines), 'line').' of '.Format::count(count($lines), 'table')
+            ." are in $file. Passwords, tokens and secrets of services are not.");
 
         return self::SUCCESS;
     }

@@ -118,7 +118,9 @@ final class LookUpController extends Controller
                     $asked->where('outcome', Outcome::Failed->value)
                         ->update(['outcome' => Outcome::Waiting->value, 'why' => null]);
                 }
-                $run->update(['state' => LookUpRun::QUEUED, 'problem' => null, 'finished_at' => null, 'left_out' => null]);
+                $run->update([
+                    'state' => LookUpRun::QUEUED, 'problem' => null, 'finished_at' => null, 'left_out' => null,
+                ]);
             }, $run);
             RunLookUps::dispatch($run->id);
         }
