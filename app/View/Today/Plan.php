@@ -61,7 +61,7 @@ final readonly class Plan
 
     public function usedToday(): int
     {
-        return Approach::query()->todayBy($this->rep)->count();
+        return once(fn (): int => Approach::query()->todayBy($this->rep)->count());
     }
 
     /** What is left of the pace of the day, and of the week. */
@@ -72,7 +72,9 @@ final readonly class Plan
 
     public function leftOfWeek(): int
     {
-        return max(0, $this->rep->paceOfWeek() - Approach::query()->thisWeekBy($this->rep)->count());
+        return max(0, $this->rep->paceOfWeek() - once(
+            fn (): int => Approach::query()->thisWeekBy($this->rep)->count(),
+        ));
     }
 
     /** The plan of the rest of the day. */
@@ -177,7 +179,7 @@ final readonly class Plan
         $chunk = max(self::FEWEST, min(self::CHUNK, 2 * $most));
         for ($page = 1; count($rows) < $most; $page++) {
             $standings = Ranking::among($candidates, $page * $chunk, $by)
-                ->with('account.places', 'account.industries')->forPage($page, $chunk)->get();
+                ->with('account.places', 'account.industries', 'account.technologies')->forPage($page, $chunk)->get();
             $contacts = $this->narrowed->people($standings, ForemostContacts::of($this->offer, $standings->toBase()))
                 ->with('channels')->orderBy('id')->get();
             $choices = $choosing->of($standings->toBase(), $contacts);
