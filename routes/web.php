@@ -47,6 +47,8 @@ use App\Http\Controllers\ReasonController;
 use App\Http\Controllers\ReservationController;
 use App\Http\Controllers\ResultsController;
 use App\Http\Controllers\RulesController;
+use App\Http\Controllers\SecondFactorController;
+use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SignalController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\StandingOrderController;
@@ -95,6 +97,9 @@ Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SignInController::class, 'create'])->name('login');
     Route::post('/sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in');
     Route::post('/sign-in/demo', [SignInController::class, 'demo'])->name('sign-in.demo');
+    Route::get('/sign-in/code', [SecondFactorController::class, 'ask'])->name('second.ask');
+    Route::post('/sign-in/code', [SecondFactorController::class, 'answer'])->middleware('throttle:second')
+        ->name('second.answer');
 });
 
 Route::get('/alerts/{key}/feed.atom', [AlertController::class, 'feed'])->where('key', '[A-Za-z0-9]{40}')
@@ -455,6 +460,12 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('/pace/address', [PaceController::class, 'endAddress'])->name('pace.end-address');
     Route::put('/password', [PasswordController::class, 'update'])->middleware('throttle:10,1')
         ->name('password.update');
+    Route::get('/second-factor', [SecondFactorController::class, 'edit'])->name('second.edit');
+    Route::post('/second-factor', [SecondFactorController::class, 'store'])->middleware('throttle:10,1')
+        ->name('second.store');
+    Route::delete('/second-factor', [SecondFactorController::class, 'destroy'])->middleware('throttle:10,1')
+        ->name('second.destroy');
+    Route::delete('/sessions', [SessionController::class, 'destroy'])->name('sessions.destroy');
 
     Route::get('/rules', fn (Offer $offer) => redirect()->route('rules.edit', $offer))->name('rules')
         ->can('viewAny', RuleSet::class);

@@ -17,7 +17,8 @@ final class Tables
 
     /** What opens a door; whoever brings an archive in sets it anew. */
     private const SECRET = [
-        'users' => ['password', 'remember_token'], 'look_up_services' => ['secret'],
+        'users' => ['password', 'remember_token', 'second_factor', 'second_factor_step', 'second_factor_at',
+            'recovery_codes'], 'look_up_services' => ['secret'],
         'accounts' => ['stale'],
     ];
 

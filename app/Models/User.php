@@ -28,6 +28,10 @@ use Spatie\Activitylog\Traits\LogsActivity;
  * @property string $time_zone where their day is
  * @property int $digest_hour of their day, at which their digest is mailed
  * @property string|null $digest_on the last day on which one was
+ * @property string|null $second_factor what its codes follow from
+ * @property int|null $second_factor_step of the last code that counted
+ * @property CarbonImmutable|null $second_factor_at
+ * @property list<string>|null $recovery_codes  hashed
  * @property array<int, array<string, string>>|null $narrowed  by offer: the list and the role that Today shows
  */
 final class User extends Authenticatable
@@ -44,7 +48,7 @@ final class User extends Authenticatable
     /** @var array<string, mixed> */
     protected $attributes = ['time_zone' => 'UTC'];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'second_factor', 'recovery_codes'];
 
     protected static function booted(): void
     {
@@ -66,7 +70,8 @@ final class User extends Authenticatable
     {
         return [
             'password' => 'hashed', 'role' => Role::class, 'signs_in' => 'boolean', 'recent_conditions' => 'array',
-            'narrowed' => 'array',
+            'narrowed' => 'array', 'second_factor' => 'encrypted', 'second_factor_at' => 'datetime',
+            'recovery_codes' => 'array',
         ];
     }
 

@@ -49,6 +49,10 @@ final class AppServiceProvider extends ServiceProvider
         // other.
         RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(1200)
             ->by('api|'.($request->user('sanctum')?->getAuthIdentifier() ?? $request->ip())));
+        RateLimiter::for('second', fn (Request $request): array => [
+            Limit::perMinute(6)->by('second|'.$request->session()->get('second.user', '')),
+            Limit::perMinute(40)->by('second-network|'.$request->ip()),
+        ]);
         RateLimiter::for('sign-in', fn (Request $request): array => [
             Limit::perMinute(6)
                 ->by('address|'.Fold::line((string) $request->string('email')->limit(190)).'|'.$request->ip()),

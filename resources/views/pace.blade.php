@@ -33,4 +33,22 @@
             autocomplete="new-password" />
         <x-button>Change the password</x-button>
     </x-form>
+    <h2 class="mt-5">My second factor</h2>
+    <p class="measure mt-3">{{ auth()->user()->second_factor === null ? 'Only your password lets you in.'
+        : 'After your password you are asked for a code.' }} <a href="{{ route('second.edit') }}">{{
+        auth()->user()->second_factor === null ? 'Ask for a code too' : 'Look at it' }}</a></p>
+    @if ($signIns->all !== [])
+        <h2 class="mt-5">Where I am signed in</h2>
+        <div class="measure mt-3" data-sign-ins>
+            @foreach ($signIns->all as $one)
+                <div class="hstack gap-2 border-bottom py-2"><span class="breaks">{{ $one['what'] }}<br><span
+                    class="small text-body-secondary">{{ $one['isThis'] ? 'here, now' : $one['when'] }}</span></span>
+                    @unless ($one['isThis'])<x-form :to="route('sessions.destroy')" method="delete"
+                        class="ms-auto"><x-button small name="which" :value="$one['mark']">End
+                        it</x-button></x-form>@endunless</div>
+            @endforeach
+            @if (count($signIns->others()) > 1)<x-form :to="route('sessions.destroy')" method="delete"
+                class="mt-2"><x-button small name="which" value="others">End all others</x-button></x-form>@endif
+        </div>
+    @endif
 </x-layout>

@@ -33,7 +33,7 @@ final class DoorsTest extends TestCase
     private const OPEN = [
         // The key in its address opens it.
         'alerts/{key}/feed.atom', 'pace/{key}/steps.ics', 'asks/{ask}/answer',
-        'sign-in', 'sign-in/demo', 'up', 'storage/{path}', 'api/openapi.json'];
+        'sign-in', 'sign-in/demo', 'sign-in/code', 'up', 'storage/{path}', 'api/openapi.json'];
 
     /** Where it is for leads and admins to go. */
     private const LEADS = [

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\User;
+use App\Support\SecondFactor;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;
 
@@ -27,6 +28,10 @@ final class SetPassword extends Command
         }
         $password = Str::password(16, symbols: false);
         $user->update(['password' => $password]);
+        if ($user->second_factor !== null) {
+            SecondFactor::end($user);
+            $this->line('The second factor is taken away, too; it can be set up again.');
+        }
         activity()->performedOn($user)->log('password of '.$user->name.' set from the command line');
         $this->line("{$user->email} signs in with the password {$password} now (it is not shown again).");
 

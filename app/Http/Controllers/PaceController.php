@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Exports\StepsCalendar;
 use App\Models\PrivateAddress;
+use App\Support\SignIns;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -15,7 +16,12 @@ final class PaceController extends Controller
 {
     public function edit(Request $request): View
     {
-        return view('pace', ['address' => PrivateAddress::of(self::user($request), PrivateAddress::STEPS)]);
+        $user = self::user($request);
+
+        return view('pace', [
+            'address' => PrivateAddress::of($user, PrivateAddress::STEPS),
+            'signIns' => SignIns::of($user, $request->session()->getId()),
+        ]);
     }
 
     /** A new address of the calendar; the one before holds no more. */

@@ -25,8 +25,11 @@ final class SignInController extends Controller
 
     public function store(SignInRequest $request): RedirectResponse
     {
-        $request->signIn();
+        $isIn = $request->signIn();
         $request->session()->regenerate();
+        if (! $isIn) {
+            return redirect()->route('second.ask');
+        }
         $begins = $request->user()?->leads() === true && FirstSteps::areOpen();
 
         return redirect()->intended($begins ? route('begin') : '/');

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\User;
 use App\Rules\PasswordBytes;
+use Illuminate\Auth\Events\Failed;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
@@ -20,14 +21,28 @@ final class SignInRequest extends FormRequest
         return ['email' => ['required', 'string', 'email'], 'password' => ['required', 'string', new PasswordBytes]];
     }
 
-    public function signIn(): void
+    /** @return bool whether they are in; else a second factor is asked for */
+    public function signIn(): bool
     {
-        if (! Auth::attempt([...$this->only('email', 'password'), 'signs_in' => true], $this->boolean('remember'))) {
+        $typed = [...$this->only('email', 'password'), 'signs_in' => true];
+        if (! Auth::validate($typed)) {
+            event(new Failed('web', Auth::getLastAttempted(), $typed));
             // As long as for somebody who is known.
             if (User::query()->where('email', $this->input('email'))->where('signs_in', true)->doesntExist()) {
                 Hash::make(Str::random());
             }
             throw ValidationException::withMessages(['email' => 'This address and password do not go together.']);
         }
+        $user = Auth::getLastAttempted();
+        if ($user instanceof User && $user->second_factor !== null) {
+            $this->session()->put('second', [
+                'user' => $user->id, 'remember' => $this->boolean('remember'), 'at' => now()->getTimestamp(),
+            ]);
+
+            return false;
+        }
+        Auth::login($user, $this->boolean('remember'));
+
+        return true;
     }
 }
