@@ -26,6 +26,7 @@ use App\Http\Controllers\KeepOutController;
 use App\Http\Controllers\LessonController;
 use App\Http\Controllers\ListController;
 use App\Http\Controllers\ListReasonController;
+use App\Http\Controllers\LogController;
 use App\Http\Controllers\LookUpController;
 use App\Http\Controllers\LookUpServiceController;
 use App\Http\Controllers\MailFileController;
@@ -458,6 +459,7 @@ Route::middleware('auth')->group(function (): void {
     Route::patch('/pace', [PaceController::class, 'update'])->name('pace.update');
     Route::post('/pace/address', [PaceController::class, 'address'])->name('pace.address');
     Route::delete('/pace/address', [PaceController::class, 'endAddress'])->name('pace.end-address');
+    Route::get('/log', [LogController::class, 'index'])->name('log')->can('viewAny', User::class);
     Route::put('/password', [PasswordController::class, 'update'])->middleware('throttle:10,1')
         ->name('password.update');
     Route::get('/second-factor', [SecondFactorController::class, 'edit'])->name('second.edit');

@@ -7,6 +7,7 @@ namespace App\Archive;
 use App\Finder\Indexes;
 use App\Standings\Standings;
 use App\Support\Gazetteer;
+use App\Support\LogBook;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
@@ -104,7 +105,7 @@ final class ReadArchive
      */
     private static function table(ZipArchive $zip, string $table, array $columns, array $said): void
     {
-        DB::table($table)->delete();
+        LogBook::whileErasing(fn (): int => DB::table($table)->delete());
         $stream = $zip->getStream("tables/$table.jsonl");
         if ($stream === false) {
             throw new NotAnArchive("$table cannot be read.");

@@ -16,6 +16,7 @@ use App\Models\Signal;
 use App\Models\User;
 use App\Support\AccountIds;
 use App\Support\Like;
+use App\Support\LogBook;
 use App\Support\Together;
 use Illuminate\Support\Facades\DB;
 
@@ -146,7 +147,7 @@ final class EraseContact
                 $contact->account->domain,
                 $people->map(fn (Contact $one): string => $one->name())->unique()->all(),
             );
-            $forgetting->everywhere();
+            LogBook::whileErasing($forgetting->everywhere(...));
             AccountIds::markStale([$contact->account_id]);
             DB::table('doubles')->where('record', 'contact')
                 ->where(fn ($either) => $either->whereIn('first_id', $ids)->orWhereIn('second_id', $ids))->delete();
@@ -173,7 +174,8 @@ final class EraseContact
         Belongings::remove('contacts', $ids);
         KeepOut::query()->whereIn('contact_id', $ids)->delete();
         KeepOut::query()->where('type', 'address')->whereIn('value', $addresses)->delete();
-        DB::table('activity_log')->where('subject_type', Contact::class)->whereIn('subject_id', $ids)->delete();
+        LogBook::whileErasing(fn (): int => DB::table('activity_log')->where('subject_type', Contact::class)
+            ->whereIn('subject_id', $ids)->delete());
         DB::table('intake_changes')->where('record', 'contact')->whereIn('record_id', $ids)->whereNotNull('before')
             ->delete();
         // What it took stays in the ledger, without the person.

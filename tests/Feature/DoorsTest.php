@@ -44,7 +44,7 @@ final class DoorsTest extends TestCase
         'results/learned/back/{ruleSet}', 'results/learned/sources/{feed}',
         'look-ups/budgets', 'look-ups/services', 'look-ups/services/new', 'look-ups/services/{service}',
         'alike/phrases/{offer}/rules', 'alike/phrases/{offer}/back/{ruleSet}', 'alike/answers',
-        'offers', 'offers/{offer}', 'begin', 'begin/sells', 'begin/serves', 'begin/buys',
+        'log', 'offers', 'offers/{offer}', 'begin', 'begin/sells', 'begin/serves', 'begin/buys',
     ];
 
     /** What forms send, all at once and in two halves, so that one complaint does not hide another. */
@@ -72,7 +72,7 @@ final class DoorsTest extends TestCase
     /** What addresses carry. */
     private const IN_ADDRESSES = [
         'page', 'on', 'c', 'q', 'sort', 'tab', 'add', 'edit', 'vary', 'over', 'every', 'owner', 'part', 'columns',
-        'state',
+        'state', 'words', 'since',
         'find', 'contact', 'next', 'focus', 'value', 'field', 'e', 'x', 'last', 'list', 'contacts', 'least',
     ];
 

@@ -8,9 +8,9 @@
     :open="$errors->hasAny(['credits', 'least'])">
     <x-form :to="route('orders.store')" class="vstack gap-2 align-items-start mt-2">
         <div class="row g-3 w-100">
-            <x-field width="col-sm-6" label="Credits a month, at most" name="credits" type="number" min="1" step="any"
+            <x-field width="col-md-6" label="Credits a month, at most" name="credits" type="number" min="1" step="any"
                 required :value="old('credits', $page->order?->credits)" />
-            <x-field width="col-sm-6" label="Only from this priority on" name="least" type="number" min="0" max="100"
+            <x-field width="col-md-6" label="Only from this priority on" name="least" type="number" min="0" max="100"
                 step="any" hint="Empty: whatever its priority." :value="old('least', $page->order?->least)" />
         </div>
         <label><input class="form-check-input" type="checkbox" name="accepts_doubtful" value="1"
