@@ -24,6 +24,9 @@ return [
 
     'upload_megabytes' => 128,
 
+    /* What a program that watches shows to read /metrics; without one nobody reads them. */
+    'metrics_key' => (string) env('LUFTIG_METRICS_KEY', ''),
+
     /* So long an outside service that finds addresses has for an answer. */
     'look_up_seconds' => 8,
 

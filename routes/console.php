@@ -8,8 +8,10 @@ use App\Jobs\RunLookUps;
 use App\Lists\RunWatch;
 use App\LookUps\CheckAgain;
 use App\Models\Submission;
+use App\Support\Health;
 use Illuminate\Support\Facades\Schedule;
 
+Schedule::call(fn () => Health::beat())->name('beat')->everyMinute();
 Schedule::job(RefreshStandings::ofEverything())->dailyAt('00:05')->withoutOverlapping();
 Schedule::job(RefreshStandings::ofChanged())->everyMinute()->withoutOverlapping();
 Schedule::call(fn () => RunWatch::runDue())->name('watches')->everyMinute()->withoutOverlapping();

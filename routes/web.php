@@ -54,6 +54,7 @@ use App\Http\Controllers\SignalController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\StandingOrderController;
 use App\Http\Controllers\StationController;
+use App\Http\Controllers\StatusController;
 use App\Http\Controllers\StepThroughController;
 use App\Http\Controllers\StoryController;
 use App\Http\Controllers\TagController;
@@ -93,6 +94,8 @@ use App\Models\TitleLesson;
 use App\Models\User;
 use App\Models\Watch;
 use Illuminate\Support\Facades\Route;
+
+Route::get('/metrics', [StatusController::class, 'metrics'])->name('metrics')->middleware('throttle:60,1');
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SignInController::class, 'create'])->name('login');
@@ -459,6 +462,7 @@ Route::middleware('auth')->group(function (): void {
     Route::patch('/pace', [PaceController::class, 'update'])->name('pace.update');
     Route::post('/pace/address', [PaceController::class, 'address'])->name('pace.address');
     Route::delete('/pace/address', [PaceController::class, 'endAddress'])->name('pace.end-address');
+    Route::get('/status', [StatusController::class, 'index'])->name('status')->can('viewAny', User::class);
     Route::get('/log', [LogController::class, 'index'])->name('log')->can('viewAny', User::class);
     Route::put('/password', [PasswordController::class, 'update'])->middleware('throttle:10,1')
         ->name('password.update');

@@ -19,7 +19,7 @@
     @else
         <ol class="vstack gap-2 measure mt-3">
             <li>Take a program that shows codes for signing in, on your phone or on this machine, and add Luftig to it:
-                type this key, or open <a href="{{ $address }}">its address</a>.
+                type this key, or open <a class="text-decoration-underline" href="{{ $address }}">its address</a>.
                 <p class="font-monospace my-1" data-secret>{{ $secret }}</p></li>
             <li>Type the six digits that it shows now, and your password.</li>
         </ol>

@@ -106,6 +106,8 @@ abstract class BrowserTestCase extends TestCase
         $options = (new ChromeOptions)->addArguments([
             '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking',
             '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-features=BackForwardCache',
+            // Less of what costs time and shows nothing here: movement, and a process of its own for drawing.
+            '--force-prefers-reduced-motion', '--in-process-gpu',
             "--user-data-dir=$profile", '--window-size=1280,900',
         ]);
         $wants = DesiredCapabilities::chrome();

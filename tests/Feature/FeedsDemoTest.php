@@ -49,7 +49,7 @@ final class FeedsDemoTest extends TestCase
         self::assertLessThanOrEqual(.01 * $brought, $new, 'what the base has already is not told once more');
 
         [$posted, $truth] = [$this->items(ItemKind::Posting), $this->truth('postings')];
-        self::assertGreaterThan(300, count($posted));
+        self::assertGreaterThan(400, count($posted));
         $agencies = $this->figures(
             array_filter($posted, fn (FeedItem $one): bool => str_contains((string) $one->why, 'gency')),
             array_filter($truth, fn (array $one): bool => isset($one['truth']['agency'])),

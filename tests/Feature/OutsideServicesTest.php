@@ -51,7 +51,7 @@ final class OutsideServicesTest extends TestCase
     {
         Http::fake(['*' => Http::response(['email' => 'IDA@Glas.example', 'price' => 1.5])]);
         $found = Services::of($this->finder)->find($this->contact, 'a mark');
-        self::assertSame(['ida@glas.example', 1.5], [$found->address, $found->price]);
+        self::assertSame(['ida@glas.example', 1.5], [$found->value, $found->price]);
         Http::assertSent(fn (Request $request): bool => $request->method() === 'POST'
             && $request->url() === 'http://127.0.0.1:9/x/find'
             && $request->header('Idempotency-Key') === ['a mark']
@@ -67,7 +67,7 @@ final class OutsideServicesTest extends TestCase
         $this->finder->update(['secret' => null]);
         Http::fake(['*' => Http::response(['email' => null])]);
         $found = Services::of($this->finder)->find($this->contact, 'm');
-        self::assertSame([null, 2.0], [$found->address, $found->price], 'the price that is agreed');
+        self::assertSame([null, 2.0], [$found->value, $found->price], 'the price that is agreed');
         Http::assertSent(fn (Request $request): bool => ! $request->hasHeader('Authorization'));
         $this->finder->driver = 'pigeon';
         $this->expectException(LogicException::class);

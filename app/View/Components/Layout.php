@@ -9,6 +9,7 @@ use App\Models\Offer;
 use App\Models\User;
 use App\Support\Format;
 use App\View\Asset;
+use App\View\Help;
 use App\View\Screen;
 use Illuminate\Contracts\View\View as Rendered;
 use Illuminate\Support\Collection;
@@ -60,6 +61,12 @@ final class Layout extends Component
     public function menu(): array
     {
         return $this->user === null ? [] : Screen::menu($this->user);
+    }
+
+    /** @return list<string> what the screen is for */
+    public function help(): array
+    {
+        return Help::of(request()->route()?->getName());
     }
 
     /** @return array<string, string> what it does → its keys, parted by blanks; several words are said as they are */

@@ -28,7 +28,12 @@
     <x-modal id="go" title="Go to" bare>
         <x-go-field />
     </x-modal>
-    <x-modal id="keys" title="Keys">
+    <x-modal id="keys" title="Help">
+        @if ($help() !== [])
+            <h3 class="fs-6">{{ $title }}</h3>
+            <ul class="ps-3 mb-3">@foreach ($help() as $line)<li>{{ $line }}</li>@endforeach</ul>
+        @endif
+        <h3 class="fs-6">Keys</h3>
         <dl class="row gy-2 align-items-center">
             @foreach ($keys() as $does => $pressed)
                 <dt class="col-5"><x-key :of="$pressed" /></dt><dd class="col-7 mb-0">{{ $does }}</dd>

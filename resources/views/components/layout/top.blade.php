@@ -26,7 +26,7 @@
             <span class="d-none d-lg-block small text-body-secondary text-truncate"
                 title="The offer you work for">{{ $offer?->name }}</span>
         @endif
-        <button hidden type="button" aria-keyshortcuts="?" data-bs-toggle="modal" data-bs-target="#keys">Keys</button>
+        <button hidden type="button" aria-keyshortcuts="?" data-bs-toggle="modal" data-bs-target="#keys">Help</button>
         <div class="dropdown ms-auto">
             <a class="badge bg-body-secondary lh-lg fw-bold" href="/go" role="button" data-bs-toggle="dropdown"
                 aria-expanded="false"
@@ -52,7 +52,7 @@
                 <button class="dropdown-item rounded" type="button" x-data="theme" @click="toggle">Dark or
                     light</button>
                 <button class="dropdown-item rounded" type="button" data-bs-toggle="modal"
-                    data-bs-target="#keys">Keys</button>
+                    data-bs-target="#keys">Help, keys</button>
                 <x-form :to="route('sign-out')"><button class="dropdown-item rounded">Sign out</button></x-form>
             </div>
         </div>

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Feed;
+use App\Support\Health;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** Whether all is well, for leads and for programs that watch. */
+final class StatusTest extends TestCase
+{
+    private string $backup;
+
+    private ?string $before;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->backup = storage_path('app/last-backup');
+        $this->before = is_file($this->backup) ? (string) file_get_contents($this->backup) : null;
+        file_put_contents($this->backup, "2026-11-22T09:00:00Z\n");
+        Health::beat();
+    }
+
+    protected function tearDown(): void
+    {
+        $this->before === null ? unlink($this->backup) : file_put_contents($this->backup, $this->before);
+        parent::tearDown();
+    }
+
+    public function test_a_lead_sees_that_all_is_well(): void
+    {
+        $this->tunhede();
+        $this->actingAs($this->rep)->get('/status')->assertForbidden();
+        $this->actingAs($this->lead)->get('/status')->assertOk()->assertSeeText('all is well')
+            ->assertSeeText('nothing waits')->assertSeeText('made 1 day ago')->assertDontSeeText('needs a look');
+        $this->get('/team')->assertSee(route('status'));
+    }
+
+    public function test_what_is_not_well_is_named_with_what_to_do(): void
+    {
+        $this->actingAs($this->lead);
+        DB::table('jobs')->insert([
+            'queue' => 'default', 'payload' => '', 'attempts' => 0, 'available_at' => time() - 400,
+            'created_at' => time() - 400,
+        ]);
+        DB::table('failed_jobs')->insert([
+            'uuid' => 'x', 'connection' => 'database', 'queue' => 'default', 'payload' => '', 'exception' => '',
+            'failed_at' => now(),
+        ]);
+        Feed::factory()->create(['problem' => 'It does not answer.']);
+        Feed::factory()->create(['problem' => 'It does not answer.', 'paused' => true]);
+        unlink($this->backup);
+        Cache::forget('scheduler');
+        $this->get('/status')->assertSeeText('5 things need a look')->assertSeeText('is a worker running?')
+            ->assertSeeText('1 is asked, 1 fails')->assertSeeText('ran last never')->assertSeeText('made never');
+        file_put_contents($this->backup, '2026-11-15T09:00:00Z');
+        $this->get('/status')->assertSeeText('made 8 days ago')->assertSeeText('./luftig backup makes one');
+        file_put_contents($this->backup, '2026-11-22T09:00:00Z');
+    }
+
+    public function test_programs_that_watch_need_a_key(): void
+    {
+        $this->get('/metrics')->assertNotFound();
+        config(['luftig.metrics_key' => 'a key of theirs']);
+        $this->get('/metrics')->assertNotFound();
+        $this->get('/metrics', ['Authorization' => 'Bearer another'])->assertNotFound();
+        $text = $this->get('/metrics', ['Authorization' => 'Bearer a key of theirs'])->assertOk()->content();
+        self::assertStringContainsString("# TYPE luftig_jobs gauge\nluftig_jobs 0\n", (string) $text);
+        self::assertStringContainsString("luftig_backup_age_seconds 86400\n", (string) $text);
+        foreach (explode("\n", trim((string) $text)) as $line) {
+            self::assertMatchesRegularExpression('/^(# (HELP|TYPE) \w+ .+|luftig_\w+ -?[\d.]+(e[+-]?\d+)?)$/iu', $line);
+        }
+        $this->get('/metrics')->assertNotFound();
+    }
+}
