@@ -33,9 +33,8 @@ final class GatesTest extends TestCase
     /** What everybody who is signed in does for themselves. */
     private const ONES_OWN = [
         'sign-out', 'offer.choose', 'go', 'reads', 'today', 'today.narrow', 'pace.edit', 'pace.update',
-        'pace.address', 'pace.end-address',
-        'second.edit', 'second.store', 'second.destroy',
-        'sessions.destroy', 'password.update', 'alerts.digest', 'alerts.address', 'alerts.end-address', 'alerts.just-in', 'alerts.seen',
+        'pace.address', 'pace.end-address', 'second.edit', 'second.store', 'second.destroy', 'sessions.destroy',
+        'password.update', 'alerts.digest', 'alerts.address', 'alerts.end-address', 'alerts.just-in', 'alerts.seen',
     ];
 
     public function test_every_door_names_its_gate_and_every_gate_is_one(): void
