@@ -119,7 +119,7 @@ final class AccessibilityTest extends BrowserTestCase
             $violations = $this->browser->executeAsyncScript(
                 'const [theme, colours, done] = arguments; document.documentElement.dataset.bsTheme = theme; '
                     .'axe.run(document, {resultTypes: ["violations"], '
-                    .'...(colours || {rules: {"color-contrast": {enabled: false}}}), '
+                    .'...(colours || {runOnly: ["wcag2a", "wcag2aa"], rules: {"color-contrast": {enabled: false}}}), '
                     .'...(theme === "dark" && {runOnly: ["color-contrast", "link-in-text-block"]})}).then((r) => '
                     .'done(r.violations.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => [v.id, '
                     .'v.nodes.map((n) => n.html + " " + n.failureSummary).slice(0, 2).join(" | ")])));',
