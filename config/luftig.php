@@ -24,6 +24,9 @@ return [
 
     'upload_megabytes' => 128,
 
+    /* Where ./luftig backup writes down when it did. */
+    'backed_up' => storage_path('app/last-backup'),
+
     /* What a program that watches shows to read /metrics; without one nobody reads them. */
     'metrics_key' => (string) env('LUFTIG_METRICS_KEY', ''),
 

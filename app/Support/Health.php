@@ -42,7 +42,7 @@ final readonly class Health
         $since = fn (?string $time): ?int => $time === null ? null
             : max(0, now()->getTimestamp() - CarbonImmutable::parse($time, 'UTC')->getTimestamp());
         $oldest = DB::table('jobs')->whereNull('reserved_at')->min('available_at');
-        $backup = storage_path('app/last-backup');
+        $backup = config()->string('luftig.backed_up');
 
         return new self(
             $count('jobs'),

@@ -11,6 +11,6 @@
             </tr>
         @endforeach
     </x-table>
-    <p class="form-text"><code>./luftig check</code>, where it is installed, looks at whether what must hold of the data
+    <p class="form-text">The command ./luftig check looks at whether what must hold of the data
         holds.</p>
 </x-layout>

@@ -15,20 +15,18 @@ final class StatusTest extends TestCase
 {
     private string $backup;
 
-    private ?string $before;
-
     protected function setUp(): void
     {
         parent::setUp();
-        $this->backup = storage_path('app/last-backup');
-        $this->before = is_file($this->backup) ? (string) file_get_contents($this->backup) : null;
+        $this->backup = (string) tempnam(sys_get_temp_dir(), 'luftig');
+        config(['luftig.backed_up' => $this->backup]);
         file_put_contents($this->backup, "2026-11-22T09:00:00Z\n");
         Health::beat();
     }
 
     protected function tearDown(): void
     {
-        $this->before === null ? unlink($this->backup) : file_put_contents($this->backup, $this->before);
+        @unlink($this->backup);
         parent::tearDown();
     }
 
@@ -57,10 +55,9 @@ final class StatusTest extends TestCase
         unlink($this->backup);
         Cache::forget('scheduler');
         $this->get('/status')->assertSeeText('5 things need a look')->assertSeeText('is a worker running?')
-            ->assertSeeText('1 is asked, 1 fails')->assertSeeText('ran last never')->assertSeeText('made never');
+            ->assertSeeText('1 is asked, 1 fails')->assertSeeText('has not run yet')->assertSeeText('none was made');
         file_put_contents($this->backup, '2026-11-15T09:00:00Z');
         $this->get('/status')->assertSeeText('made 8 days ago')->assertSeeText('./luftig backup makes one');
-        file_put_contents($this->backup, '2026-11-22T09:00:00Z');
     }
 
     public function test_programs_that_watch_need_a_key(): void

@@ -54,8 +54,8 @@ final readonly class StatusPage
                 ($health->oldestJob ?? 0) < self::SLOW, 'One waits for more than five minutes: is a worker running?'),
             $this->row('Failed work', $health->failedJobs === 0 ? 'none' : Format::count($health->failedJobs, 'job'),
                 $health->failedJobs === 0, 'storage/logs says why; php artisan queue:retry all tries them again.'),
-            $this->row('Scheduler', 'ran last '.$ago($health->beat), $health->beat !== null
-                && $health->beat < self::SLOW, 'It should run each minute: is it running?'),
+            $this->row('Scheduler', $health->beat === null ? 'has not run yet' : 'ran last '.$ago($health->beat),
+                $health->beat !== null && $health->beat < self::SLOW, 'It should run each minute: is it running?'),
             $this->row('Ranking', $health->stale === 0 ? 'all is computed, the last '.$ago($health->computed)
                 : Format::count($health->stale, 'account waits', 'accounts wait').' to be computed anew',
                 ($health->computed ?? 0) < 2 * self::DAY, 'Nothing was computed for two days.'),
@@ -66,8 +66,8 @@ final readonly class StatusPage
                 $health->failingFeeds === 0, 'Intake says of each what went wrong.', route('intake.index')),
             $this->row('Files and look-ups', Format::count($health->openIntakes, 'file comes', 'files come').' in, '
                 .Format::count($health->openLookUps, 'run', 'runs').' of look-ups under way', true),
-            $this->row('Backup', 'made '.$ago($health->backup), $health->backup !== null
-                && $health->backup < self::WEEK, './luftig backup makes one; once a day is usual.'),
+            $this->row('Backup', $health->backup === null ? 'none was made' : 'made '.$ago($health->backup),
+                $health->backup !== null && $health->backup < self::WEEK, './luftig backup makes one; once a day is usual.'),
             $this->row('Room on the disk', Format::number((int) round($health->freeBytes / self::GIGABYTE)).' GB free',
                 $health->freeBytes > self::LITTLE_ROOM, 'Make room before files or feeds stop.'),
         ];
