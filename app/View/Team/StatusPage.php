@@ -67,6 +67,7 @@ final readonly class StatusPage
             $this->row('Files and look-ups', Format::count($health->openIntakes, 'file comes', 'files come').' in, '
                 .Format::count($health->openLookUps, 'run', 'runs').' of look-ups under way', true),
             $this->row('Backup', $health->backup === null ? 'none was made' : 'made '.$ago($health->backup),
+
                 $health->backup !== null && $health->backup < self::WEEK, './luftig backup makes one; once a day is usual.'),
             $this->row('Room on the disk', Format::number((int) round($health->freeBytes / self::GIGABYTE)).' GB free',
                 $health->freeBytes > self::LITTLE_ROOM, 'Make room before files or feeds stop.'),
