@@ -68,7 +68,8 @@ final readonly class StatusPage
                 .Format::count($health->openLookUps, 'run', 'runs').' of look-ups under way', true),
             $this->row('Backup', $health->backup === null ? 'none was made' : 'made '.$ago($health->backup),
 
-                $health->backup !== null && $health->backup < self::WEEK, './luftig backup makes one; once a day is usual.'),
+                $health->backup !== null && $health->backup < self::WEEK,
+                './luftig backup makes one; once a day is usual.'),
             $this->row('Room on the disk', Format::number((int) round($health->freeBytes / self::GIGABYTE)).' GB free',
                 $health->freeBytes > self::LITTLE_ROOM, 'Make room before files or feeds stop.'),
         ];
