@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\LookUps;
 
+use App\KeepOut\EntriesInForce;
 use App\Models\Account;
 use App\Models\Figure;
 use App\Models\LookUpRun;
@@ -20,8 +21,11 @@ final readonly class AskFigure
     /** @var Collection<int, LookUpService> */
     private Collection $services;
 
+    private EntriesInForce $barred;
+
     public function __construct(private Questions $questions)
     {
+        $this->barred = EntriesInForce::now();
         $this->services = LookUpService::query()->that(LookUpService::KNOWS)->get();
     }
 
@@ -34,6 +38,9 @@ final readonly class AskFigure
     {
         if ($figure->isKnownOf($account)) {
             return [Outcome::Skipped, 'known meanwhile'];
+        }
+        if ($this->barred->account($account->id, $account->domain) !== null) {
+            return [Outcome::Skipped, 'kept out'];
         }
         $hasFailed = false;
         foreach ($this->services as $service) {

@@ -169,7 +169,9 @@ final readonly class FigureGains
      */
     private static function quartiles(Figure $figure, array $trades): array
     {
-        $in = implode(',', array_map(fn (string $one): string => "'".(int) $one."'", $trades));
+        $in = implode(',', array_map(
+            fn (string $one): string => "'".preg_replace('/\D/', '', $one)."'", $trades,
+        ));
         $at = fn (string $part): string => "PERCENTILE_CONT($part) WITHIN GROUP (ORDER BY a.{$figure->value}) OVER "
             .'(PARTITION BY %s)';
         $select = fn (string $by): string => "$by AS trade, COUNT(*) OVER (PARTITION BY $by) AS many, "

@@ -63,17 +63,28 @@ final class Asks
         });
     }
 
-    /** They were reminded; if they say nothing still, it is looked at again some days later. */
-    public static function remind(Ask $ask): void
+    /**
+     * They were reminded; if they say nothing still, it is looked at again some days later. Whoever has answered
+     * meanwhile, or was reminded often enough, is not.
+     *
+     * @return bool whether it counts
+     */
+    public static function remind(Ask $ask): bool
     {
-        Together::write(function () use ($ask): void {
+        return Together::write(function () use ($ask): bool {
+            if ($ask->state !== AskState::Asked || $ask->reminders >= self::REMINDERS) {
+                return false;
+            }
+            $reminders = $ask->reminders + 1;
             $ask->update([
-                'reminders' => $ask->reminders + 1, 'reminded_at' => now(),
+                'reminders' => $reminders, 'reminded_at' => now(),
                 'remind_on' => today()->addWeekdays(self::PATIENCE),
             ]);
-            $step = $ask->reminders < self::REMINDERS ? 'Remind '.$ask->introducer()
+            $step = $reminders < self::REMINDERS ? 'Remind '.$ask->introducer()
                 : 'Take '.$ask->introducer().' as not answering, and another way';
             self::approach($ask)?->update(['next_step' => $step, 'next_step_on' => $ask->remind_on]);
+
+            return true;
         }, $ask);
     }
 

@@ -46,7 +46,7 @@ final readonly class Health
 
         return new self(
             $count('jobs'),
-            $oldest === null ? null : max(0, time() - (int) $oldest),
+            $oldest === null ? null : max(0, now()->getTimestamp() - (int) $oldest),
             $count('failed_jobs'),
             $since(Cache::get(self::BEAT)),
             $count('accounts', 'stale = 1'),

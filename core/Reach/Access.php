@@ -9,7 +9,8 @@ use Luftig\Core\Mistake;
 /** How well somebody can be reached, 0–1 (rule 5). */
 final readonly class Access
 {
-    private const INTRO_PART = .9;
+    /** What the best path through somebody counts of its strength. */
+    public const INTRO_PART = .9;
 
     private function __construct(public float $value, public float $channel)
     {

@@ -14,8 +14,6 @@ final readonly class NextSteps
     /** So many approaches of the mean are added to what is known of a kind, so that few prove little. */
     private const PRIOR = 10;
 
-    private const INTRO = .9;
-
     /** @param  list<NextStep>  $steps */
     private function __construct(public array $steps)
     {
@@ -39,7 +37,7 @@ final readonly class NextSteps
         array $record = [],
         array $done = [],
     ): self {
-        $worths = self::worths($channels, $isConnected) + [Step::Introduction->value => self::INTRO * $intro];
+        $worths = self::worths($channels, $isConnected) + [Step::Introduction->value => Access::INTRO_PART * $intro];
         if ($hasFreshPost) {
             $worths[Step::Comment->value] = ChannelType::Social->worth();
         }

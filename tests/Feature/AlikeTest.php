@@ -251,6 +251,9 @@ final class AlikeTest extends TestCase
         $this->get(route('alike.phrases', ['e' => $this->tokens(['film0', 'film1', 'film2', 'film3'])]))
             ->assertSeeText('Or let them count in the rules');
         $this->post($to, ['into' => 'criterion'])->assertSessionHasErrors(['phrases' => 'Tick at least one phrase.']);
+        $this->post($to, ['phrases' => ['!?'], 'into' => 'criterion'])->assertSessionHasErrors('phrases');
+        $this->post($to, ['with' => '""'] + $form)->assertSessionHasErrors('phrases');
+        self::assertSame(1, RuleSet::query()->count(), 'what cannot be searched for becomes no rule');
         $undo = $this->post($to, $form)->assertSessionHasNoErrors()->getSession()->get('undo');
         $rules = RuleSet::query()->latest('version')->firstOrFail();
         self::assertSame(2, $rules->version);
@@ -266,6 +269,7 @@ final class AlikeTest extends TestCase
         self::assertGreaterThan($fit('film1'), $fit('film0'));
         $this->post($undo['to'])->assertSessionHasNoErrors();
         self::assertSame($before, RuleSet::query()->latest('version')->firstOrFail()->criteria);
+        $this->post($undo['to'])->assertSessionHasErrors('rules');
 
         $this->post($to, ['phrases' => ['pallet wrap'], 'into' => 'interest'])->assertSessionHasNoErrors();
         $role = RuleSet::query()->latest('version')->firstOrFail()->roles_of_interest[0];

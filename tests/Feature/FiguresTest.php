@@ -12,6 +12,7 @@ use App\Models\Budget;
 use App\Models\Channel;
 use App\Models\Contact;
 use App\Models\Figure;
+use App\Models\KeepOut;
 use App\Models\LookUp;
 use App\Models\LookUpRun;
 use App\Models\LookUpService;
@@ -140,6 +141,11 @@ final class FiguresTest extends TestCase
         $this->fault('siffergranskog', '500');
         Budget::query()->update(['credits' => 10]);
         LookUp::query()->delete();
+        $out = KeepOut::query()->create(['type' => 'domain', 'value' => 'first.example', 'reason' => 'asked us']);
+        $this->post(route('look-ups.figures'), ['figures' => ["$account->id-revenue"]]);
+        $run = LookUpRun::query()->latest('id')->firstOrFail();
+        self::assertSame('kept out', $run->figures()->value('why'), 'of who is kept out nothing is asked');
+        $out->delete();
         $this->post(route('look-ups.figures'), ['figures' => ["$account->id-revenue"]]);
         $run = LookUpRun::query()->latest('id')->firstOrFail();
         $this->get(route('look-ups.run', $run))->assertSeeText('a service did not answer')

@@ -43,8 +43,8 @@ final class StatusTest extends TestCase
     {
         $this->actingAs($this->lead);
         DB::table('jobs')->insert([
-            'queue' => 'default', 'payload' => '', 'attempts' => 0, 'available_at' => time() - 400,
-            'created_at' => time() - 400,
+            'queue' => 'default', 'payload' => '', 'attempts' => 0, 'available_at' => now()->getTimestamp() - 400,
+            'created_at' => now()->getTimestamp() - 400,
         ]);
         DB::table('failed_jobs')->insert([
             'uuid' => 'x', 'connection' => 'database', 'queue' => 'default', 'payload' => '', 'exception' => '',

@@ -189,6 +189,9 @@ final class WaysInTest extends TestCase
             ->assertDontSee('They are reminded');
         $this->get(route('network'))->assertSeeText('0 of 1 agreed, 1 not answered yet');
         $this->get(Asking::address($ask->refresh()))->assertOk();
+        $this->patch(route('asks.update', $ask), ['reminded' => 1])
+            ->assertSessionHas('said', 'Greta Nystierna has answered meanwhile, or was reminded often enough.');
+        self::assertSame(2, $ask->refresh()->reminders);
         $this->patch(route('asks.update', $ask), ['state' => 'no_answer']);
         self::assertNull(Approach::query()->sole()->next_step);
         $this->patch(route('asks.update', $ask), ['state' => 'agreed']);

@@ -73,9 +73,8 @@ final class AskController extends Controller
             return back()->with('said', 'Thanked. That is what makes a second time possible.');
         }
         if ($request->boolean('reminded')) {
-            Asks::remind($ask);
-
-            return back()->with('said', $ask->introducer().' is reminded.');
+            return back()->with('said', $ask->introducer().(Asks::remind($ask) ? ' is reminded.'
+                : ' has answered meanwhile, or was reminded often enough.'));
         }
         $request->validate(['state' => ['required', Rule::enum(AskState::class)]]);
         Asks::became($ask, AskState::from($request->string('state')->toString()));

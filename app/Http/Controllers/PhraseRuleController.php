@@ -44,6 +44,10 @@ final class PhraseRuleController extends Controller
     public function back(Request $request, Offer $offer, RuleSet $ruleSet): RedirectResponse
     {
         abort_unless($ruleSet->offer_id === $offer->id, 404);
+        if ($offer->rules?->version !== $ruleSet->version + 1) {
+            return redirect()->route('rules.edit', $offer)
+                ->withErrors(['rules' => 'Somebody saved other rules meanwhile. Nothing was undone.']);
+        }
         NewRules::change(
             $offer, $ruleSet->only(self::PARTS), self::user($request), "As in version {$ruleSet->version} again",
         );

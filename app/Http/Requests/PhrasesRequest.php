@@ -6,6 +6,9 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Str;
+use Illuminate\Validation\Validator;
+use Luftig\Core\Mistake;
+use Luftig\Core\Text\Query;
 
 /** Phrases that are joined into one query: any of them, with a second word if one is given, and without another. */
 final class PhrasesRequest extends FormRequest
@@ -30,6 +33,25 @@ final class PhrasesRequest extends FormRequest
             'phrases.max' => 'Tick at most 30 phrases.', 'phrases.*' => 'A phrase has up to 100 characters.',
             'into.*' => 'Phrases become a criterion or a role of interest.',
         ];
+    }
+
+    /**
+     * What cannot be searched for can be no rule either.
+     *
+     * @return list<callable(Validator): void>
+     */
+    public function after(): array
+    {
+        return [function (Validator $validator): void {
+            if ($validator->errors()->isNotEmpty()) {
+                return;
+            }
+            try {
+                Query::parse($this->searched());
+            } catch (Mistake $mistake) {
+                $validator->errors()->add('phrases', $mistake->getMessage());
+            }
+        }];
     }
 
     public function searched(): string

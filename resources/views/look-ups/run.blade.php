@@ -18,9 +18,9 @@
             @if ($page->run->list_id)<x-button :href="route('lists.show', $page->run->list_id)">The
                 list</x-button>@endif
         </div>
-        @if ($page->figures() !== [])
+        @if ($figures = $page->figures())
             <x-table :heads="['Of whom', 'What came', 'Who was asked']" :moves="false">
-                @foreach ($page->figures() as $row)
+                @foreach ($figures as $row)
                     <tr><td><a class="fw-semibold text-body" href="{{ route('accounts.show',
                         $row['account']) }}">{{ $row['account']->name }}</a><br><span
                         class="small text-body-secondary">{{ $row['figure'] }}</span></td>
