@@ -9,6 +9,7 @@ use App\Http\Middleware\SessionOfPages;
 use App\Http\Middleware\SettlesChanges;
 use App\Http\Middleware\ShareOffer;
 use App\Http\Middleware\StillSignsIn;
+use App\Http\Problem;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -40,7 +41,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
+        $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::of($e) : null);
         $exceptions->render(function (HttpException $e, Request $request) {
             if ($e->getStatusCode() !== 419) {
                 return null;

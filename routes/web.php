@@ -61,6 +61,7 @@ use App\Http\Controllers\TagController;
 use App\Http\Controllers\TeamController;
 use App\Http\Controllers\TitleLessonController;
 use App\Http\Controllers\TodayController;
+use App\Http\Controllers\TokenController;
 use App\Http\Controllers\WatchController;
 use App\Http\Controllers\WebhookController;
 use App\Models\Account;
@@ -471,6 +472,10 @@ Route::middleware('auth')->group(function (): void {
         ->name('second.store');
     Route::delete('/second-factor', [SecondFactorController::class, 'destroy'])->middleware('throttle:10,1')
         ->name('second.destroy');
+    Route::get('/tokens', [TokenController::class, 'index'])->name('tokens.index');
+    Route::post('/tokens', [TokenController::class, 'store'])->middleware('throttle:10,1')->name('tokens.store');
+    Route::delete('/tokens/{token}', [TokenController::class, 'destroy'])->whereNumber('token')
+        ->name('tokens.destroy');
     Route::delete('/sessions', [SessionController::class, 'destroy'])->name('sessions.destroy');
 
     Route::get('/rules', fn (Offer $offer) => redirect()->route('rules.edit', $offer))->name('rules')

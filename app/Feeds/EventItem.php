@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
+use App\Support\Cell;
 use Luftig\Core\Company\Domain;
 use Luftig\Core\Signal\Kind;
 use Luftig\Core\Signal\Strength;
@@ -43,12 +44,7 @@ final class EventItem
     public static function fact(CloudEvent $event): Found
     {
         $cells = array_filter(
-            array_map(static fn (mixed $value): string => match (true) {
-                is_array($value) => implode('; ', array_filter($value, is_scalar(...))),
-                is_bool($value) => $value ? 'yes' : 'no',
-                default => is_scalar($value) ? (string) $value : '',
-            }, $event->data),
-            static fn (string $value): bool => $value !== '',
+            array_map(Cell::of(...), $event->data), static fn (string $value): bool => $value !== '',
         );
         $domain = Domain::from($cells['domain'] ?? '')?->name;
 

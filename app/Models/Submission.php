@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Prunable;
  * there too.
  *
  * @property string $key
- * @property array{to: string, flashed: array<string, mixed>}|null $answer  null while it is worked on
+ * @property array<string, mixed>|null $answer  null while it is worked on
  */
 final class Submission extends Model
 {

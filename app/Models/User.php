@@ -11,6 +11,8 @@ use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
+use Laravel\Sanctum\HasApiTokens;
+use Laravel\Sanctum\PersonalAccessToken;
 use Spatie\Activitylog\LogOptions;
 use Spatie\Activitylog\Traits\LogsActivity;
 
@@ -36,6 +38,9 @@ use Spatie\Activitylog\Traits\LogsActivity;
  */
 final class User extends Authenticatable
 {
+    /** @use HasApiTokens<PersonalAccessToken> */
+    use HasApiTokens;
+
     /** @use HasFactory<UserFactory> */
     use HasFactory;
 
@@ -59,6 +64,9 @@ final class User extends Authenticatable
             }
         });
         self::updated(function (self $user): void {
+            if ($user->wasChanged('signs_in') && ! $user->signs_in) {
+                $user->tokens()->delete();
+            }
             if ($user->wasChanged('password')) {
                 PasswordChanged::dispatch($user, Auth::user());
             }

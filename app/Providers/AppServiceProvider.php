@@ -48,7 +48,7 @@ final class AppServiceProvider extends ServiceProvider
         // The address as the database compares it, whatever its accents and capitals; and whoever tries one after the
         // other.
         RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(1200)
-            ->by('api|'.($request->user('sanctum')?->getAuthIdentifier() ?? $request->ip())));
+            ->by('api|'.self::whose($request)));
         RateLimiter::for('second', fn (Request $request): array => [
             Limit::perMinute(6)->by('second|'.$request->session()->get('second.user', '')),
             Limit::perMinute(40)->by('second-network|'.$request->ip()),
@@ -58,5 +58,13 @@ final class AppServiceProvider extends ServiceProvider
                 ->by('address|'.Fold::line((string) $request->string('email')->limit(190)).'|'.$request->ip()),
             Limit::perMinute(40)->by('network|'.$request->ip()),
         ]);
+    }
+
+    /** A source and a person are two, whatever their numbers. */
+    private static function whose(Request $request): string
+    {
+        $caller = $request->user('sanctum');
+
+        return $caller instanceof Model ? "{$caller->getMorphClass()}|{$caller->getKey()}" : (string) $request->ip();
     }
 }

@@ -6,6 +6,7 @@ namespace App\Reasons;
 
 use App\Contacts\TakeContact;
 use App\Finder\Indexes;
+use App\KeepOut\EntriesInForce;
 use App\Models\Account;
 use App\Models\Approach;
 use App\Models\ApproachKind;
@@ -15,6 +16,8 @@ use App\Models\Reason;
 use App\Models\User;
 use App\Standings\Snapshot;
 use Carbon\CarbonImmutable;
+use Illuminate\Validation\ValidationException;
+use Luftig\Core\Reach\ChannelType;
 
 /** Records that somebody was approached; nobody holds them for it any longer (rule 19). */
 final class RecordApproach
@@ -41,5 +44,38 @@ final class RecordApproach
         }
 
         return $approach;
+    }
+
+    /** As if nobody had been approached; its reason is ready again. */
+    public static function undo(Approach $approach): void
+    {
+        $approach->delete();
+        Indexes::changed([$approach->account_id]);
+    }
+
+    /** @throws ValidationException where they are kept out, or a colleague's */
+    public static function allow(ApproachKind $kind, Account $account, ?Contact $contact, User $by): void
+    {
+        $barred = self::barred($kind, $account, $contact);
+        $held = $barred !== null || $contact === null ? null : TakeContact::colleagues($contact, $by);
+        $why = match (true) {
+            $barred !== null => "they are kept out ($barred)",
+            $held !== null => "{$held->user->name} has reserved {$contact->name()} until "
+                .$held->until->isoFormat('dddd D MMMM'),
+            default => null,
+        };
+        if ($why !== null) {
+            throw ValidationException::withMessages(['kind' => "This approach was not recorded: $why."]);
+        }
+    }
+
+    private static function barred(ApproachKind $kind, Account $account, ?Contact $contact): ?string
+    {
+        $barred = EntriesInForce::now();
+        $addresses = $contact === null || $kind !== ApproachKind::Email ? []
+            : $contact->channels->where('type', ChannelType::Email)->pluck('value')->all();
+
+        return $barred->account($account->id, $account->domain)
+            ?? ($contact === null ? null : $barred->contact($contact->id)) ?? $barred->all(...$addresses);
     }
 }

@@ -108,6 +108,7 @@ final class Help
         'status' => ['What waits, what fails, and what has not happened for too long, with what to do.'],
         'begin*' => ['First steps for a team of any trade; leave them and come back whenever you like.'],
         'pace.*' => ['How many approaches you make a day, your calendar, your password, where you are signed in.'],
+        'tokens.*' => ['With a token a program of yours reads and writes for you, as far as you say, until it ends.'],
         'second.*' => ['A code beside your password, from a program on your phone or machine.'],
         'go' => ['Type a name: an account, a contact, a list or a screen.'],
     ];

@@ -37,6 +37,9 @@
     <p class="measure mt-3">{{ auth()->user()->second_factor === null ? 'Only your password lets you in.'
         : 'After your password you are asked for a code.' }} <a href="{{ route('second.edit') }}">{{
         auth()->user()->second_factor === null ? 'Ask for a code too' : 'Look at it' }}</a></p>
+    <h2 class="mt-5">My tokens</h2>
+    <p class="measure mt-3">A program of yours can read and write here for you. <a href="{{ route('tokens.index') }}">
+        Tokens</a></p>
     @if ($signIns->all !== [])
         <h2 class="mt-5">Where I am signed in</h2>
         <div class="measure mt-3" data-sign-ins>

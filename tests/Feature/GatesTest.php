@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Finder\Search;
+use App\Http\Middleware\PersonByToken;
 use App\Lists\KeepResults;
 use App\Lists\RunWatch;
 use App\Models\Account;
@@ -34,6 +35,7 @@ final class GatesTest extends TestCase
     private const ONES_OWN = [
         'sign-out', 'offer.choose', 'go', 'reads', 'today', 'today.narrow', 'pace.edit', 'pace.update',
         'pace.address', 'pace.end-address', 'second.edit', 'second.store', 'second.destroy', 'sessions.destroy',
+        'tokens.index', 'tokens.store', 'tokens.destroy',
         'password.update', 'alerts.digest', 'alerts.address', 'alerts.end-address', 'alerts.just-in', 'alerts.seen',
     ];
 
@@ -41,7 +43,8 @@ final class GatesTest extends TestCase
     {
         $doors = array_filter(
             Routes::getRoutes()->getRoutes(),
-            fn (Route $route): bool => in_array('auth', $route->gatherMiddleware(), true),
+            fn (Route $route): bool => array_intersect(['auth', PersonByToken::class], $route->gatherMiddleware())
+                !== [],
         );
         self::assertGreaterThan(90, count($doors));
         foreach ($doors as $door) {

@@ -181,7 +181,8 @@ final class WebhookTest extends TestCase
         $described = [];
         foreach ($description->paths as $path => $methods) {
             foreach (get_object_vars($methods) as $method => $operation) {
-                $described[strtoupper($method).' api'.$path] = (array) ($operation->security[0]->token ?? []);
+                $described[strtoupper($method).' api'.$path] = (array) ($operation->security[0]->token
+                    ?? $operation->security[0]->person ?? []);
             }
         }
         $there = [];

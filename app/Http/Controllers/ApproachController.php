@@ -4,15 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Contacts\TakeContact;
-use App\Finder\Indexes;
 use App\Http\Requests\ApproachRequest;
 use App\Http\Requests\ResultRequest;
-use App\KeepOut\EntriesInForce;
 use App\Models\Account;
 use App\Models\Approach;
-use App\Models\ApproachKind;
-use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Reason;
 use App\Models\Result;
@@ -22,17 +17,13 @@ use App\Reasons\RecordResult;
 use App\View\Undo;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\RedirectResponse;
-use Luftig\Core\Reach\ChannelType;
 
 final class ApproachController extends Controller
 {
     public function store(ApproachRequest $request, Reason $reason): RedirectResponse
     {
         $reason->load('account', 'offer.rules', 'contact');
-        $why = self::refusal($request, $reason->account, $reason->contact);
-        if ($why !== null) {
-            return back()->withErrors(['kind' => "This approach was not recorded: $why."]);
-        }
+        RecordApproach::allow($request->kind(), $reason->account, $reason->contact, self::user($request));
         $approach = RecordApproach::record(
             $request->approach(), $reason->offer, $reason->account, $reason->contact, self::user($request), $reason,
         );
@@ -47,10 +38,7 @@ final class ApproachController extends Controller
     public function straight(ApproachRequest $request, Offer $offer, Account $account): RedirectResponse
     {
         $contact = $request->filled('contact') ? $account->contacts()->findOrFail($request->integer('contact')) : null;
-        $why = self::refusal($request, $account, $contact);
-        if ($why !== null) {
-            return back()->withErrors(['kind' => "This approach was not recorded: $why."]);
-        }
+        RecordApproach::allow($request->kind(), $account, $contact, self::user($request));
         $reason = RecordReason::proposed(
             $offer, $account, $contact, self::user($request), $request->string('words')->trim()->toString(),
             $request->string('kind')->toString(), $request->string('angle')->toString(),
@@ -89,32 +77,8 @@ final class ApproachController extends Controller
 
     public function destroy(Approach $approach): RedirectResponse
     {
-        $approach->delete();
-        Indexes::changed([$approach->account_id]);
+        RecordApproach::undo($approach);
 
         return back()->with('said', 'The approach is undone; the reason is ready again.');
-    }
-
-    private static function refusal(ApproachRequest $request, Account $account, ?Contact $contact): ?string
-    {
-        $barred = self::barred($request->kind(), $account, $contact);
-        if ($barred !== null) {
-            return "they are kept out ($barred)";
-        }
-        $held = $contact === null ? null : TakeContact::colleagues($contact, self::user($request));
-
-        return $held === null
-            ? null
-            : "{$held->user->name} has reserved {$contact->name()} until {$held->until->isoFormat('dddd D MMMM')}";
-    }
-
-    private static function barred(ApproachKind $kind, Account $account, ?Contact $contact): ?string
-    {
-        $barred = EntriesInForce::now();
-        $addresses = $contact === null || $kind !== ApproachKind::Email ? []
-            : $contact->channels->where('type', ChannelType::Email)->pluck('value')->all();
-
-        return $barred->account($account->id, $account->domain)
-            ?? ($contact === null ? null : $barred->contact($contact->id)) ?? $barred->all(...$addresses);
     }
 }

@@ -7,15 +7,12 @@ namespace App\Http\Controllers;
 use App\Events\RecordsExported;
 use App\Exports\Export;
 use App\Exports\ExportFormats;
+use App\Exports\FoundRecords;
 use App\Finder\ResultColumn;
-use App\Finder\ResultRows;
 use App\Finder\Search;
-use App\Models\Account;
-use App\Models\Contact;
 use App\Models\Offer;
 use App\View\Finder\WhyNow;
 use App\View\Lists\Steps;
-use Closure;
 use Generator;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cookie;
@@ -25,8 +22,6 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** What a search found, given out with the search itself; the columns chosen are remembered. */
 final class FinderExportController extends Controller
 {
-    private const CHUNK = 500;
-
     /** Letters of what was looked for. */
     private const NAME = 100;
 
@@ -46,7 +41,7 @@ final class FinderExportController extends Controller
         return ExportFormats::of($format)->download(new Export(
             self::name($search),
             $columns,
-            fn (): Generator => $this->records(
+            fn (): Generator => FoundRecords::of(
                 $offer,
                 $search,
                 WhyNow::for($offer, $columns),
@@ -68,21 +63,5 @@ final class FinderExportController extends Controller
 
         return trim(Str::limit((string) preg_replace('/[^\pL\pN,.+-]+/u', ' ', $words), self::NAME, ''))
             .' '.today()->toDateString();
-    }
-
-    /**
-     * @return Generator<array{Account|Contact, ResultRows}> those who are kept out are marked; those who asked for it
-     *     are left out
-     */
-    private function records(Offer $offer, Search $search, ?Closure $reasons, bool $saysWhy): Generator
-    {
-        foreach (array_chunk($search->ids(), self::CHUNK) as $ids) {
-            $rows = ResultRows::of($offer, $search->subject, $ids, $reasons, $saysWhy ? $search : null);
-            foreach ($rows->records as $record) {
-                if (! $rows->asked($record)) {
-                    yield [$record, $rows];
-                }
-            }
-        }
     }
 }

@@ -9,6 +9,8 @@ use Illuminate\Foundation\Http\FormRequest;
 /** What somebody types of an account; how it is read is the intake's. */
 final class AccountRequest extends FormRequest
 {
+    use ValuesAsCells;
+
     public const FIELDS = [
         'name', 'domain', 'industry', 'headcount', 'revenue', 'growth', 'founded', 'country', 'region', 'city',
         'postal_code', 'other_sites', 'technologies', 'keywords', 'description', 'status', 'customer_since',
@@ -18,7 +20,7 @@ final class AccountRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['name' => ['required', 'string', 'max:255']]
+        return ['name' => [$this->isMethod('patch') ? 'filled' : 'required', 'string', 'max:255']]
             + array_fill_keys(self::FIELDS, ['nullable', 'string', 'max:5000']);
     }
 

@@ -18,7 +18,7 @@ final class ApproachRequest extends FormRequest
             'contact' => ['nullable', 'integer'],
             'words' => ['nullable', 'string', 'max:2000'], 'angle' => ['nullable', 'string', 'max:190'],
             'next_step' => ['nullable', 'string', 'max:190', 'required_with:next_step_on'],
-            'next_step_on' => ['nullable', 'date', 'after_or_equal:today', 'before:+1 year'],
+            'next_step_on' => ['bail', 'nullable', 'string', 'date', 'after_or_equal:today', 'before:+1 year'],
         ];
     }
 

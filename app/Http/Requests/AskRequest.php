@@ -15,7 +15,7 @@ final class AskRequest extends FormRequest
             'path' => ['required', 'string', 'max:200'],
             'request' => ['required', 'string', 'min:10', 'max:3000'],
             'forward' => ['required', 'string', 'min:10', 'max:3000'],
-            'remind_on' => ['nullable', 'date', 'after:today', 'before:+1 year'],
+            'remind_on' => ['bail', 'nullable', 'string', 'date', 'after:today', 'before:+1 year'],
         ];
     }
 

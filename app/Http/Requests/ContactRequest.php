@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Support\Countries;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 /** What somebody sets by hand of a contact. */
 final class ContactRequest extends FormRequest
@@ -17,7 +18,7 @@ final class ContactRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'first_name' => ['required_without:last_name', 'nullable', 'string', 'max:100'],
+            'first_name' => [Rule::requiredIf($this->namesNobody(...)), 'nullable', 'string', 'max:100'],
             'last_name' => ['nullable', 'string', 'max:100'],
             'title' => ['nullable', 'string', 'max:190'],
             'about' => ['nullable', 'string', 'max:5000'], 'interests' => ['nullable', 'string', 'max:500'],
@@ -31,7 +32,7 @@ final class ContactRequest extends FormRequest
                     ? $fail("The country “{$value}” is not known.")
                     : null,
             ],
-            'since' => ['nullable', 'date', 'before_or_equal:today'],
+            'since' => ['bail', 'nullable', 'string', 'date', 'before_or_equal:today'],
             'email' => ['nullable', 'email', 'max:190'],
             'phone' => ['nullable', 'string', 'max:60', 'regex:/\d.*\d.*\d/'],
         ];
@@ -41,7 +42,7 @@ final class ContactRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'first_name.required_without' => 'Give a name.',
+            'first_name.required' => 'Give a name.',
             'email.email' => 'That is not an e-mail address.',
             'phone.regex' => 'That is not a phone number.',
             'since.before_or_equal' => 'Nobody is in a position since a day to come.',
@@ -63,5 +64,13 @@ final class ContactRequest extends FormRequest
         }
 
         return $fields;
+    }
+
+    /** Of a person who is there, a name may be left out, but not taken away. */
+    private function namesNobody(): bool
+    {
+        $isAsked = ! $this->isMethod('patch') || $this->hasAny(['first_name', 'last_name']);
+
+        return $isAsked && ! $this->filled('last_name');
     }
 }

@@ -24,7 +24,7 @@ final class KeepOutRequest extends FormRequest
             'query' => ['nullable', 'string', 'max:190'],
             'value' => ['required_without_all:account,contact,query', 'nullable', 'string', 'max:190'],
             'reason' => ['required', 'string', 'max:190'],
-            'until' => ['nullable', 'date', 'after:today'],
+            'until' => ['bail', 'nullable', 'string', 'date', 'after:today'],
             'next' => ['bail', 'nullable', 'string', 'starts_with:/', 'not_regex:~^//~'],
         ];
     }

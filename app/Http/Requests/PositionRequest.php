@@ -17,8 +17,8 @@ final class PositionRequest extends FormRequest
     {
         return [
             'title' => ['required', 'string', 'max:190'], 'company' => ['nullable', 'string', 'max:190'],
-            'since' => ['nullable', 'date', 'before_or_equal:today'],
-            'until' => ['nullable', 'date', 'after_or_equal:since', 'before_or_equal:today'],
+            'since' => ['bail', 'nullable', 'string', 'date', 'before_or_equal:today'],
+            'until' => ['bail', 'nullable', 'string', 'date', 'after_or_equal:since', 'before_or_equal:today'],
         ];
     }
 

@@ -21,7 +21,7 @@ final class ReasonRequest extends FormRequest
             ],
             'channel' => ['nullable', Rule::enum(ApproachKind::class)],
             'contact' => ['nullable', 'integer'], 'angle' => ['nullable', 'string', 'max:190'],
-            'signals' => ['array'], 'signals.*' => ['string'],
+            'signals' => ['array'], 'signals.*' => ['integer'],
             'facts' => ['array'], 'facts.*' => ['string'],
         ];
     }
@@ -45,15 +45,17 @@ final class ReasonRequest extends FormRequest
         return $this->filled('channel') ? $this->string('channel')->toString() : null;
     }
 
-    /** @return list<string> */
-    public function signals(): array
+    /**
+     * @return array{words: string, channel: string|null, contact: int, signals: list<string>, facts: list<string>,
+     *     angle: string|null}
+     */
+    public function said(): array
     {
-        return array_values((array) $this->input('signals', []));
-    }
-
-    /** @return list<string> */
-    public function facts(): array
-    {
-        return array_values((array) $this->input('facts', []));
+        return [
+            'words' => $this->words(), 'channel' => $this->channel(), 'contact' => $this->integer('contact'),
+            'signals' => array_values(array_map(strval(...), $this->array('signals'))),
+            'facts' => array_values($this->array('facts')),
+            'angle' => $this->string('angle')->toString() ?: null,
+        ];
     }
 }

@@ -11,6 +11,8 @@ use Luftig\Core\Signal\Kind;
 /** A signal that somebody types; how it is read is the intake's. */
 final class SignalRequest extends FormRequest
 {
+    use ValuesAsCells;
+
     private const FIELDS = [
         'kind', 'date', 'title', 'quote', 'link', 'person', 'amount', 'round', 'technology', 'deed', 'strength',
     ];

@@ -28,7 +28,7 @@ final class StationRequest extends FormRequest
             'kind' => ['required', 'in:position,school,association,place'], 'name' => ['required', 'string', 'max:190'],
             'title' => ['nullable', 'string', 'max:190'],
             'since' => ['nullable', 'required_if:kind,position', 'date', 'before_or_equal:today'],
-            'until' => ['nullable', 'date', 'after_or_equal:since'],
+            'until' => ['bail', 'nullable', 'string', 'date', 'after_or_equal:since'],
         ];
     }
 

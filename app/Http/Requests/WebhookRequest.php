@@ -11,7 +11,7 @@ use Illuminate\Validation\Rule;
 /** A source that posts, and what its token is for. */
 final class WebhookRequest extends FormRequest
 {
-    private const SCOPES = ['signals', 'facts'];
+    public const SCOPES = ['signals' => 'signals', 'facts' => 'facts of accounts'];
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -21,7 +21,7 @@ final class WebhookRequest extends FormRequest
         return [
             'name' => $isToken ? [] : ['bail', 'required', 'string', 'max:100', Rule::unique('feeds', 'name')],
             'confidence' => $isToken ? [] : (new FeedRequest)->sure(),
-            'scopes' => ['required', 'array'], 'scopes.*' => [Rule::in(self::SCOPES)],
+            'scopes' => ['required', 'array'], 'scopes.*' => [Rule::in(array_keys(self::SCOPES))],
         ];
     }
 
@@ -43,6 +43,6 @@ final class WebhookRequest extends FormRequest
     /** @return list<string> */
     public function scopes(): array
     {
-        return array_values(array_intersect(self::SCOPES, $this->array('scopes')));
+        return array_values(array_intersect(array_keys(self::SCOPES), $this->array('scopes')));
     }
 }

@@ -8,7 +8,8 @@
             placeholder="Our own pages" />
         <x-field label="How sure what it says is" name="confidence" required maxlength="10"
             :value="old('confidence', '90 %')" />
-        <x-feeds.scopes />
+        <x-scopes legend="What it may post" :scopes="App\Http\Requests\WebhookRequest::SCOPES"
+                :ticked="['signals']" />
         <x-button kind="primary" class="align-self-start">Let it post</x-button>
     </x-form>
 </x-layout>

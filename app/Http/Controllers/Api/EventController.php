@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Api;
 
 use App\Feeds\TakeEvents;
+use App\Http\Problem;
 use App\Jobs\RefreshStandings;
 use App\Models\Feed;
 use App\Models\ItemKind;
@@ -32,23 +33,16 @@ final class EventController
         abort_unless($feed instanceof Feed, 401);
         $json = json_decode($request->getContent(), true);
         if (! is_array($json) || $json === []) {
-            return self::problem(400, 'This is no JSON object and no list of them.');
+            return Problem::says(400, 'This is no JSON object and no list of them.');
         }
         $events = array_is_list($json) ? $json : [$json];
         if (count($events) > self::BATCH) {
-            return self::problem(413, 'A batch holds at most 1,000 events.');
+            return Problem::says(413, 'A batch holds at most 1,000 events.');
         }
         $told = TakeEvents::from($feed, $kind, $events);
         dispatch(RefreshStandings::ofChanged());
         $isNone = $told['refused'] !== [] && count($told['refused']) === count($events);
 
         return response()->json($told, $isNone ? 422 : 202);
-    }
-
-    private static function problem(int $status, string $says): JsonResponse
-    {
-        return response()->json(['title' => $says, 'status' => $status], $status, [
-            'Content-Type' => 'application/problem+json',
-        ]);
     }
 }

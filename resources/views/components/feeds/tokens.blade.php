@@ -19,6 +19,7 @@
     @endforeach
     @can('update', $page->feed())
         <x-form :to="route('webhooks.token', $page->feed())" class="hstack gap-3 flex-wrap py-2 align-items-end">
-            <x-feeds.scopes /><x-button small>Make another token</x-button></x-form>
+            <x-scopes legend="What it may post" :scopes="App\Http\Requests\WebhookRequest::SCOPES"
+                :ticked="['signals']" /><x-button small>Make another token</x-button></x-form>
     @endcan
 </x-section>

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Api;
+
+use App\Finder\Search;
+use App\Http\Controllers\Controller;
+use App\Models\Offer;
+use Illuminate\Contracts\Pagination\CursorPaginator;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpKernel\Exception\PreconditionFailedHttpException;
+
+/** What programs ask and say for a person: JSON in, JSON out. */
+abstract class ApiController extends Controller
+{
+    private const PAGE = 50;
+
+    private const LONGEST_PAGE = 200;
+
+    /**
+     * @template T of Model
+     *
+     * @param  Builder<T>  $query
+     * @return CursorPaginator<int, T> in the order of their ids
+     */
+    protected static function pages(Request $request, Builder $query): CursorPaginator
+    {
+        return $query->orderBy($query->qualifyColumn('id'))->cursorPaginate(self::most($request))->withQueryString();
+    }
+
+    /** @param  array<string, list<mixed>>  $rules  of what may be asked beside the length of a page */
+    protected static function asked(Request $request, array $rules): void
+    {
+        $request->validate($rules + [
+            'limit' => ['nullable', 'integer', 'between:1,'.self::LONGEST_PAGE], 'cursor' => ['nullable', 'string'],
+        ]);
+    }
+
+    protected static function most(Request $request): int
+    {
+        return $request->integer('limit') ?: self::PAGE;
+    }
+
+    /** As in an address of the Finder (on, c); a step that cannot be used is refused. */
+    protected static function search(Request $request, Offer $offer): Search
+    {
+        $search = Search::typed($offer, $request->input());
+        $search->total();
+        if ($search->mistakes !== []) {
+            throw ValidationException::withMessages(array_combine(
+                array_map(fn (int $step): string => "c.$step", array_keys($search->mistakes)), $search->mistakes,
+            ));
+        }
+
+        return $search;
+    }
+
+    /** A record that was made, and where it is. */
+    protected static function made(JsonResource $resource, string $at): JsonResponse
+    {
+        return $resource->response()->setStatusCode(201)->withHeaders(['Location' => $at]);
+    }
+
+    /** Where If-Match names what somebody saw, it is changed only as long as it is that. */
+    protected static function onlyIfSame(Request $request, JsonResource $now): void
+    {
+        $seen = $request->headers->get('If-Match');
+        $tag = '"'.hash('xxh128', (string) $now->response($request)->getContent()).'"';
+        if ($seen !== null && trim($seen) !== '*' && ! in_array($tag, array_map(trim(...), explode(',', $seen)), true)) {
+            throw new PreconditionFailedHttpException('It was changed since you saw it. Nothing was changed now; look '
+                .'at it again.');
+        }
+    }
+}
