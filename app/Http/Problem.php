@@ -14,6 +14,9 @@ use Throwable;
 /** What is wrong with what a program asked, in a sentence (RFC 9457); of what went wrong inside, nothing. */
 final class Problem
 {
+    /** Where an exception's own sentence is one of ours. */
+    private const OURS = [400, 403, 409, 412, 413, 422];
+
     private const SENTENCES = [
         401 => 'This needs a token that holds.', 403 => 'This token, or whose it is, may not do that.',
         404 => 'There is nothing at this address.', 405 => 'This address does not know that method.',
@@ -54,7 +57,7 @@ final class Problem
     {
         $own = match (true) {
             $e instanceof ValidationException => implode(' ', array_merge(...array_values($e->errors()))),
-            $e instanceof HttpExceptionInterface && in_array($status, [400, 403, 409, 412, 413, 422], true) => $e->getMessage(),
+            $e instanceof HttpExceptionInterface && in_array($status, self::OURS, true) => $e->getMessage(),
             default => '',
         };
         $generic = in_array($own, ['', 'This action is unauthorized.', 'Invalid ability provided.'], true);

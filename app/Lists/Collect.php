@@ -9,6 +9,7 @@ use App\Models\Offer;
 use App\Models\User;
 use App\Support\Bulk;
 use App\Support\Together;
+use Illuminate\Support\Facades\DB;
 use Luftig\Core\Search\Subject;
 
 /** Puts accounts or contacts onto a list by hand, one that is there or a new one, and takes them off again. */
@@ -77,6 +78,17 @@ final class Collect
 
             return $there;
         });
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return list<int> those of them that there are, in their order
+     */
+    public static function known(Subject $subject, array $ids): array
+    {
+        $there = DB::table($subject->value)->whereNull('merged_into')->whereIn('id', $ids)->pluck('id')->all();
+
+        return array_values(array_intersect($ids, array_map(intval(...), $there)));
     }
 
     private static function search(KeptList $list): string

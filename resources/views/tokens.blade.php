@@ -1,11 +1,11 @@
 <x-layout title="My tokens" at="pace">
     <x-back :to="route('pace.edit')">My pace, my password</x-back>
     <h1>My tokens</h1>
-    <p class="text-body-tertiary mt-2 measure">With a token a program of yours asks and says for you what you may ask and
-        say here. <a href="{{ route('api.description') }}">What there is to ask</a>, as OpenAPI.</p>
+    <p class="text-body-tertiary mt-2 measure">With a token a program of yours asks and says for you what you may ask
+        and say here. <a href="{{ route('api.description') }}">What there is to ask</a>, as OpenAPI.</p>
     @if ($token = session('token'))
-        <div class="card card-body breaks measure mt-3" role="status"><span>Whoever has this token acts as you. It is shown
-            this once:</span><code data-token>{{ $token }}</code></div>
+        <div class="card card-body breaks measure mt-3" role="status"><span>Whoever has this token acts as you. It is
+            shown this once:</span><code data-token>{{ $token }}</code></div>
     @endif
     <div class="measure mt-3" data-tokens>
         @foreach ($page->tokens() as $one)

@@ -80,7 +80,8 @@ final class ApiTest extends TestCase
         $this->get_($at, 'account')->assertJsonPath('data.headcount', 1300);
         $this->problem($this->asks('POST', '/accounts', ['name' => '', 'headcount' => 'many']), 422)
             ->assertJsonPath('errors.name.0', 'Give the account a name.');
-        $this->problem($this->asks('POST', '/accounts', ['name' => 'X', 'domain' => 'x.example', 'headcount' => 'many']),
+        $many = ['name' => 'X', 'domain' => 'x.example', 'headcount' => 'many'];
+        $this->problem($this->asks('POST', '/accounts', $many),
             422)->assertJsonPath('errors.headcount.0', '“many” cannot be read as headcount. Nothing was kept.');
         self::assertSame(3, Account::query()->count());
     }
@@ -110,7 +111,9 @@ final class ApiTest extends TestCase
             'first_name' => 'Aud', 'last_name' => 'Moe', 'title' => 'Plant Manager', 'email' => 'aud@tunhede.example',
         ])->assertCreated()->assertJsonPath('data.channels.0.value', 'aud@tunhede.example');
         $id = $made->json('data.id');
-        $this->send('POST', "/contacts/$id/channels", 'addChannel', ['type' => 'email', 'value' => 'a.moe@tunhede.example'])
+        $this->send('POST', "/contacts/$id/channels", 'addChannel', [
+            'type' => 'email', 'value' => 'a.moe@tunhede.example',
+        ])
             ->assertCreated();
         $this->problem($this->asks('POST', "/contacts/$id/channels", ['type' => 'email', 'value' => 'no']), 422);
         $this->send('PATCH', "/contacts/$id", 'changeContact', ['title' => 'Head of Production'])->assertOk()
@@ -130,7 +133,9 @@ final class ApiTest extends TestCase
             $this->get_('/finder?on=contacts&c[0][f]=', 'find')->assertJsonPath('total', 3)->json('data'), 'first_name',
         ));
         $this->problem($this->asks('GET', "/contacts/{$this->ida->id}"), 403)
-            ->assertJsonPath('detail', 'They asked not to be contacted; only an admin gives out what is known of them.');
+            ->assertJsonPath(
+                'detail', 'They asked not to be contacted; only an admin gives out what is known of them.',
+            );
         $this->problem($this->asks('PATCH', "/contacts/{$this->ida->id}", ['title' => 'X']), 403);
         $this->token = $this->person('Ada', Role::Admin)->createToken('x', ['read'])->plainTextToken;
         $this->get_("/contacts/{$this->ida->id}", 'contact')->assertJsonPath('data.first_name', 'Ida');
@@ -208,7 +213,8 @@ final class ApiTest extends TestCase
         ])->assertCreated()->assertJsonPath('data.next_at', '2026-11-24T06:00:00Z')->json('data.id');
         $this->send('PUT', "/watches/$watch", 'changeWatch', ['hour' => 7] + $says)->assertOk()
             ->assertJsonPath('data.hour', 7);
-        $this->get_("/watches/$watch/newcomers", 'newcomers')->assertExactJson(['data' => [], 'links' => ['next' => null]]);
+        $this->get_("/watches/$watch/newcomers", 'newcomers')
+            ->assertExactJson(['data' => [], 'links' => ['next' => null]]);
         self::assertCount(1, $this->get_('/watches', 'watches')->json('data'));
         $this->get_("/watches/$watch", 'watch');
         $this->asks('POST', "/watches/$watch/read")->assertNoContent();
@@ -250,7 +256,9 @@ final class ApiTest extends TestCase
             'reading' => ['GET', '/accounts', [], ['accounts', 'contacts', 'reasons', 'lists']],
             'accounts' => ['POST', '/accounts', ['name' => 'X'], ['read', 'contacts', 'reasons', 'lists']],
             'contacts' => ['PATCH', '/contacts/IDA', ['title' => 'X'], ['read', 'accounts', 'reasons', 'lists']],
-            'reasons' => ['POST', '/accounts/TUNHEDE/approaches', ['kind' => 'call'], ['read', 'accounts', 'contacts', 'lists']],
+            'reasons' => [
+                'POST', '/accounts/TUNHEDE/approaches', ['kind' => 'call'], ['read', 'accounts', 'contacts', 'lists'],
+            ],
             'lists' => ['POST', '/lists', ['name' => 'X'], ['read', 'accounts', 'contacts', 'reasons']],
             'what sources post' => ['POST', '/signals', [], self::ALL],
         ];
@@ -308,7 +316,9 @@ final class ApiTest extends TestCase
 
     public function test_nonsense_is_refused_in_a_sentence_and_what_is_not_there_is_said_to_be_not_there(): void
     {
-        $nonsense = [null, '', [], ['x' => ['y']], -1, 1e30, "\u{0}\u{202E}", str_repeat('é', 5000), true, '2026-99-99'];
+        $nonsense = [
+            null, '', [], ['x' => ['y']], -1, 1e30, "\u{0}\u{202E}", str_repeat('é', 5000), true, '2026-99-99',
+        ];
         $tried = 0;
         $this->token = $this->lead->createToken('x', self::ALL)->plainTextToken;
         $this->withoutMiddleware(ThrottleRequests::class);
@@ -402,7 +412,9 @@ final class ApiTest extends TestCase
     {
         $said = $this->operation($operation)->responses->{(string) $answer->getStatusCode()} ?? null;
         self::assertNotNull($said, "$operation may answer {$answer->getStatusCode()}");
-        $this->fits($said->content->{'application/json'}->schema, json_decode((string) $answer->getContent()), $operation);
+        $this->fits(
+            $said->content->{'application/json'}->schema, json_decode((string) $answer->getContent()), $operation,
+        );
     }
 
     private function problem(TestResponse $answer, int $status): TestResponse
@@ -418,7 +430,7 @@ final class ApiTest extends TestCase
     {
         $whole = (object) ((array) clone $schema + ['components' => self::description()->components]);
         $error = (new Validator)->validate($value, $whole)->error();
-        self::assertNull($error, "$what: ".$error?->message().' '.json_encode($error?->subErrors() === [] ? null : array_map(
+        self::assertNull($error, "$what: ".$error?->message().' '.implode('; ', array_map(
             fn ($one): string => implode('.', $one->data()->fullPath()).' '.$one->message(), $error?->subErrors() ?? [],
         )));
     }

@@ -65,7 +65,8 @@ final class DoorsTest extends TestCase
             'mark', 'accepted', 'points', 'domains', 'credits', 'price', 'position', 'does', 'secret', 'most',
             'least', 'list', 'contacts', 'phrases', 'with', 'without', 'e', 'x', 'as',
             'into', 'agreed', 'figures', 'reminded', 'thanked',
-            'days', 'scopes', 'industry', 'revenue', 'growth', 'technologies', 'other_sites', 'date', 'link', 'amount', 'person',
+            'days', 'scopes',
+            'industry', 'revenue', 'growth', 'technologies', 'other_sites', 'date', 'link', 'amount', 'person',
         ],
     ];
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Lists\Collect;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Support\Facades\DB;
 use Luftig\Core\Search\Subject;
 
 /** Who goes onto a list, or off it. */
@@ -44,8 +44,7 @@ final class MemberRequest extends FormRequest
             fn (mixed $id): int => is_scalar($id) ? (int) $id : 0,
             $sent,
         ))), 0, self::MOST);
-        $there = DB::table($subject->value)->whereNull('merged_into')->whereIn('id', $ids)->pluck('id')->all();
 
-        return array_values(array_intersect($ids, array_map(intval(...), $there)));
+        return Collect::known($subject, $ids);
     }
 }

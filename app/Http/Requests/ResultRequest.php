@@ -15,7 +15,9 @@ final class ResultRequest extends FormRequest
     {
         return [
             'result' => ['required', Rule::enum(Result::class)],
-            'later_on' => ['bail', 'nullable', 'required_if:result,later', 'string', 'date', 'after:today', 'before:+2 years'],
+            'later_on' => [
+                'bail', 'nullable', 'required_if:result,later', 'string', 'date', 'after:today', 'before:+2 years',
+            ],
             'instead' => ['nullable', 'string', 'max:190'],
         ];
     }

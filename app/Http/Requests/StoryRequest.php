@@ -21,7 +21,8 @@ final class StoryRequest extends FormRequest
     {
         return [
             'name' => ['required', 'string', 'max:120'], 'domain' => ['nullable', 'string', 'max:190'],
-            'named' => ['nullable', 'boolean'], 'told_from' => ['bail', 'nullable', 'string', 'date', 'before:+5 years'],
+            'named' => ['nullable', 'boolean'],
+            'told_from' => ['bail', 'nullable', 'string', 'date', 'before:+5 years'],
             'industry' => ['nullable', 'string', 'max:190'],
             'headcount' => ['nullable', 'integer', 'between:1,10000000'],
             'country' => ['nullable', 'string', 'max:60'], 'technologies' => ['nullable', 'string', 'max:1000'],

@@ -72,7 +72,8 @@ abstract class ApiController extends Controller
     {
         $seen = $request->headers->get('If-Match');
         $tag = '"'.hash('xxh128', (string) $now->response($request)->getContent()).'"';
-        if ($seen !== null && trim($seen) !== '*' && ! in_array($tag, array_map(trim(...), explode(',', $seen)), true)) {
+        $tags = array_map(trim(...), explode(',', $seen ?? '*'));
+        if (array_intersect($tags, ['*', $tag]) === []) {
             throw new PreconditionFailedHttpException('It was changed since you saw it. Nothing was changed now; look '
                 .'at it again.');
         }

@@ -39,7 +39,9 @@ final class ContactController extends ApiController
             ->unless($user->role === Role::Admin, fn (Builder $q) => $q->whereNotIn('id', KeepOut::query()->inForce()
                 ->where('type', KeepOutType::Contact)->where('reason', KeepOut::ASKED)->whereNotNull('contact_id')
                 ->select('contact_id')))
-            ->when($request->filled('account'), fn (Builder $q) => $q->where('account_id', $request->integer('account')))
+            ->when($request->filled('account'), fn (Builder $q) => $q->where(
+                'account_id', $request->integer('account'),
+            ))
             ->when($request->filled('email'), fn (Builder $q) => $q->whereHas(
                 'channels',
                 fn (Builder $c) => $c->where('type', 'email')
@@ -71,7 +73,8 @@ final class ContactController extends ApiController
         );
 
         return self::made(
-            new ContactResource($contact->refresh()->load(ContactResource::PARTS)), route('api.contacts.show', $contact),
+            new ContactResource($contact->refresh()->load(ContactResource::PARTS)),
+            route('api.contacts.show', $contact),
         );
     }
 
@@ -98,7 +101,8 @@ final class ContactController extends ApiController
         );
 
         return self::made(
-            new ContactResource($contact->refresh()->load(ContactResource::PARTS)), route('api.contacts.show', $contact),
+            new ContactResource($contact->refresh()->load(ContactResource::PARTS)),
+            route('api.contacts.show', $contact),
         );
     }
 

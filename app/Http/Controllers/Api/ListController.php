@@ -15,7 +15,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 use Luftig\Core\Search\Subject;
 
@@ -104,11 +103,7 @@ final class ListController extends ApiController
             'members' => ['present', 'array', 'max:'.self::MOST], 'members.*' => ['integer', 'min:1'],
         ]);
         $ids = array_values(array_unique(array_map(intval(...), $request->array('members'))));
-        if ($subject === null) {
-            return $ids;
-        }
-        $there = DB::table($subject->value)->whereNull('merged_into')->whereIn('id', $ids)->pluck('id')->all();
 
-        return array_values(array_intersect($ids, array_map(intval(...), $there)));
+        return $subject === null ? $ids : Collect::known($subject, $ids);
     }
 }

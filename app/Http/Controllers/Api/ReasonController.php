@@ -29,8 +29,12 @@ final class ReasonController extends ApiController
         $user = self::user($request);
         $query = Reason::query()->where('offer_id', $offer->id)
             ->unless($user->leads(), fn (Builder $q) => $q->where('user_id', $user->id))
-            ->when($request->filled('account'), fn (Builder $q) => $q->where('account_id', $request->integer('account')))
-            ->when($request->filled('contact'), fn (Builder $q) => $q->where('contact_id', $request->integer('contact')))
+            ->when($request->filled('account'), fn (Builder $q) => $q->where(
+                'account_id', $request->integer('account'),
+            ))
+            ->when($request->filled('contact'), fn (Builder $q) => $q->where(
+                'contact_id', $request->integer('contact'),
+            ))
             ->when($request->filled('state'), fn (Builder $q) => $q->inState($request->string('state')->toString()));
 
         return ReasonResource::collection(self::pages($request, $query));
