@@ -307,7 +307,7 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** @param  list<string>  $command */
-    private static function launch(array $command, string $root, array $env): void
+    protected static function launch(array $command, string $root, array $env): void
     {
         $log = ['file', '/dev/null', 'w'];
         self::$processes[] = proc_open(
@@ -315,7 +315,7 @@ abstract class BrowserTestCase extends TestCase
         );
     }
 
-    private static function wait(int $port): void
+    protected static function wait(int $port): void
     {
         for ($i = 0; $i < 10 * self::PATIENCE; $i++) {
             $connection = @fsockopen('127.0.0.1', $port);
@@ -329,7 +329,7 @@ abstract class BrowserTestCase extends TestCase
         self::fail("Nothing listens on port $port.");
     }
 
-    private static function freePort(): int
+    protected static function freePort(): int
     {
         $socket = stream_socket_server('tcp://127.0.0.1:0');
         $name = stream_socket_get_name($socket, false);

@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use PDO;
+
+/** deploy/ puts a version behind nginx and php-fpm; it is driven there, followed by another, and gone back from. */
+final class DeploymentTest extends BrowserTestCase
+{
+    private static string $folder = '';
+
+    private static string $at = '';
+
+    public static function setUpBeforeClass(): void
+    {
+        parent::setUpBeforeClass();
+        self::$folder = sys_get_temp_dir().'/luftig-deployed-'.getmypid();
+        register_shutdown_function(fn () => exec('rm -rf '.escapeshellarg(self::$folder)));
+    }
+
+    public function test_it_is_deployed_driven_followed_by_another_version_and_gone_back_from(): void
+    {
+        $first = $this->deployed();
+        self::assertSame(1, preg_match('/as (\S+) with the password (\S+) /', $first, $told), $first);
+        $this->serve();
+
+        $this->browser->get(self::$at.'/sign-in');
+        $this->fill('input[name=email]', $told[1]);
+        $this->fill('input[name=password]', $told[2]);
+        $this->press('Sign in');
+        $this->see('What we sell');
+        $this->browser->get(self::$at.'/intake');
+        $this->find('details summary')->click();
+        $this->browser->executeScript(
+            'document.querySelector("textarea[name=rows]").value = "Firma\tWebseite\nMoosglas\tmoosglas.example\n"',
+        );
+        $this->press('Look at it');
+        $this->see('Of its 1 row, if you bring it in now:');
+        $this->press('Bring it in');
+        $this->see('Accounts, brought in');
+
+        $release = readlink(self::$folder.'/current');
+        [$second, $answers] = $this->whileItDeploys();
+        self::assertNotSame($release, readlink(self::$folder.'/current'), $second);
+        self::assertGreaterThan(20, array_sum($answers));
+        self::assertSame([200], array_keys($answers), 'whoever asks meanwhile is answered');
+        $this->moosglas();
+
+        self::assertStringContainsString('Back to releases/', self::runs('deploy/deploy '.self::$folder.' --back'));
+        self::assertSame($release, readlink(self::$folder.'/current'));
+        $this->moosglas();
+    }
+
+    public function test_what_it_answers_is_small_kept_where_it_may_be_and_tells_nothing(): void
+    {
+        [$status, $head] = $this->asks('/sign-in', ['Accept-Encoding: gzip']);
+        self::assertSame(200, $status);
+        self::assertStringContainsString('content-encoding: gzip', $head);
+        self::assertStringContainsString("content-security-policy: default-src 'self'", $head);
+        self::assertDoesNotMatchRegularExpression('#php/|nginx/#', $head);
+        $css = $this->asks('/css/luftig.css?x', ['Accept-Encoding: gzip'])[1];
+        self::assertStringContainsString('max-age=31536000, immutable', $css);
+        self::assertStringContainsString('content-encoding: gzip', $css);
+        self::assertStringContainsString('no-cache', $this->asks('/css/luftig.css')[1]);
+        foreach (['/.env', '/../.env', '/index.php/x', '/storage/logs', '/server.php', '/composer.json', '/.git/config',
+            '/artisan', '/metrics'] as $path) {
+            self::assertContains($this->asks($path)[0], [302, 400, 404], $path);
+        }
+        self::assertSame(200, $this->asks('/metrics', ['Authorization: Bearer watched'])[0]);
+        self::assertSame(400, $this->asks('/sign-in', ['Host: elsewhere.example'])[0], 'by no other name');
+        self::assertSame('0640', substr(sprintf('%o', fileperms(self::$folder.'/shared/.env')), -4));
+        self::assertFileDoesNotExist(self::$folder.'/current/vendor/phpunit');
+    }
+
+    /** The base of its own, and what is said when it is deployed into it the first time. */
+    private function deployed(): string
+    {
+        $base = 'luftig_deployed'.getenv('LUFTIG_PART');
+        $server = new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'luftig', '');
+        $server->exec("DROP DATABASE IF EXISTS $base");
+        $server->exec("CREATE DATABASE $base");
+        $port = self::freePort();
+        self::$at = "http://127.0.0.1:$port";
+        $user = (string) (posix_getpwuid(posix_geteuid())['name'] ?? 'root');
+        $who = posix_geteuid() === 0 ? 'www-data' : $user;
+
+        return self::runs('deploy/deploy '.self::$folder." --name=127.0.0.1 --listen=127.0.0.1:$port --user=$who "
+            .'--set DB_PORT='.getenv('DB_PORT')." --set DB_DATABASE=$base --set LUFTIG_METRICS_KEY=watched");
+    }
+
+    private function serve(): void
+    {
+        $folder = self::$folder;
+        file_put_contents("$folder/etc/whole.conf", implode("\n", [
+            posix_geteuid() === 0 ? 'user www-data;' : '', "pid $folder/run/nginx.pid;", 'daemon off;',
+            "error_log $folder/log/nginx.log;", 'events {}', 'http {', 'include /etc/nginx/mime.types;',
+            "client_body_temp_path $folder/run/body;", "fastcgi_temp_path $folder/run/fastcgi;",
+            "proxy_temp_path $folder/run/proxy;", "uwsgi_temp_path $folder/run/uwsgi;",
+            "scgi_temp_path $folder/run/scgi;", "include $folder/etc/nginx.conf;", '}',
+        ]));
+        self::launch([self::found('php-fpm8.2'), '--fpm-config', "$folder/etc/php-fpm.conf"], $folder, getenv());
+        self::launch([self::found('nginx'), '-c', "$folder/etc/whole.conf"], $folder, getenv());
+        $unit = (string) file_get_contents("$folder/etc/systemd/luftig-worker@.service");
+        self::assertSame(1, preg_match("/^ExecStart=\/bin\/sh -c '(.+)'$/m", $unit, $starts));
+        $who = posix_geteuid() === 0 ? ['runuser', '-u', 'www-data', '--'] : [];
+        self::launch([...$who, '/bin/sh', '-c', $starts[1]], $folder, ['PATH' => (string) getenv('PATH')]);
+        self::wait((int) parse_url(self::$at, PHP_URL_PORT));
+    }
+
+    /** @return array{string, array<int, int>} what is said, and how often what was answered meanwhile */
+    private function whileItDeploys(): array
+    {
+        sleep(1);
+        $process = proc_open(
+            ['deploy/deploy', self::$folder, '--user='.(posix_geteuid() === 0 ? 'www-data' : get_current_user())],
+            [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, dirname(__DIR__, 2), ['PATH' => (string) getenv('PATH')]
+                + self::plain(),
+        );
+        $answers = [];
+        while (proc_get_status($process)['running']) {
+            $status = $this->asks('/up')[0];
+            $answers[$status] = ($answers[$status] ?? 0) + 1;
+            usleep(20_000);
+        }
+        $said = stream_get_contents($pipes[1]).stream_get_contents($pipes[2]);
+        proc_close($process);
+
+        return [$said, $answers];
+    }
+
+    private function moosglas(): void
+    {
+        $this->browser->get(self::$at.'/accounts?tab=waiting');
+        $this->see('Moosglas');
+    }
+
+    /**
+     * @param  list<string>  $headers
+     * @return array{int, string} status and headers, in small letters
+     */
+    private function asks(string $path, array $headers = []): array
+    {
+        $asks = curl_init(self::$at.$path);
+        curl_setopt_array($asks, [
+            CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_HTTPHEADER => $headers,
+            CURLOPT_PATH_AS_IS => true, CURLOPT_TIMEOUT => self::PATIENCE,
+        ]);
+        $answer = (string) curl_exec($asks);
+        $size = curl_getinfo($asks, CURLINFO_HEADER_SIZE);
+
+        return [curl_getinfo($asks, CURLINFO_RESPONSE_CODE), strtolower(substr($answer, 0, $size))];
+    }
+
+    private static function found(string $program): string
+    {
+        return is_file("/usr/sbin/$program") ? "/usr/sbin/$program" : $program;
+    }
+
+    /** Without what tests set, so that the settings there are in force. @return array<string, string> */
+    private static function plain(): array
+    {
+        return array_filter(
+            getenv(),
+            fn (string $name): bool => preg_match('/^(APP|DB|LUFTIG|SESSION|CACHE|QUEUE|LOG|BCRYPT)_/', $name) !== 1,
+            ARRAY_FILTER_USE_KEY,
+        );
+    }
+
+    private static function runs(string $command): string
+    {
+        $process = proc_open(
+            ['bash', '-c', "$command 2>&1"], [1 => ['pipe', 'w']], $pipes, dirname(__DIR__, 2), self::plain(),
+        );
+        $said = (string) stream_get_contents($pipes[1]);
+        self::assertSame(0, proc_close($process), $said);
+
+        return $said;
+    }
+}
