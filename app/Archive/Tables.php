@@ -12,7 +12,7 @@ final class Tables
     /** Derived from the rest, reference data that ships, or of this machine and this moment only. */
     private const NOT = [
         'standings', 'recognised', 'finder_changes', 'cities', 'migrations', 'sessions', 'jobs', 'failed_jobs', 'cache',
-        'cache_locks', 'submissions', 'pasted', 'personal_access_tokens', 'private_addresses',
+        'cache_locks', 'submissions', 'turns', 'pasted', 'personal_access_tokens', 'private_addresses',
     ];
 
     /** What opens a door; whoever brings an archive in sets it anew. */

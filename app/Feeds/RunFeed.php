@@ -8,6 +8,7 @@ use App\Models\Feed;
 use App\Models\FeedRun;
 use App\Models\ItemState;
 use App\Support\Together;
+use App\Support\Turn;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Throwable;
@@ -32,6 +33,11 @@ final class RunFeed
     /** A new run asks from a little before the last, for what a source wrote down late. */
     private const OVERLAP_HOURS = 6;
 
+    /** Seconds without a sign after which whoever asks is taken for dead; a sign is given with each page. */
+    private const SILENT = 180;
+
+    private ?Turn $turn = null;
+
     /** @var array<string, true> marks of what the run has seen, of pages that lead on */
     private array $seen = [];
 
@@ -39,7 +45,21 @@ final class RunFeed
     {
     }
 
-    public function run(Feed $feed): FeedRun
+    /** @return FeedRun|null  null: another is asking it */
+    public function run(Feed $feed): ?FeedRun
+    {
+        $this->turn = Turn::take("feed {$feed->id}", self::SILENT);
+        if ($this->turn === null) {
+            return null;
+        }
+        try {
+            return $this->whole($feed->refresh());
+        } finally {
+            $this->turn->end();
+        }
+    }
+
+    private function whole(Feed $feed): FeedRun
     {
         $run = FeedRun::query()->create(['feed_id' => $feed->id, 'started_at' => CarbonImmutable::now()])->refresh();
         $cursor = Cursor::from($feed->cursor);
@@ -85,6 +105,7 @@ final class RunFeed
                     : 'It has more pages than anybody can read; what came before stays.');
             }
             $asked[$address] = true;
+            $this->turn?->keep();
             $answer = $this->fetcher->get($address, $isFirst ? $cursor->conditions : []);
             array_shift($cursor->queue);
             if (! $answer->isUnchanged) {
@@ -121,6 +142,7 @@ final class RunFeed
         while ($cursor->queue !== []) {
             $found = [];
             foreach (array_slice($cursor->queue, 0, self::VISITS) as $address) {
+                $this->turn?->keep();
                 $found[] = $visit->at($address);
             }
             $this->store($keep, $found, $run);
@@ -174,6 +196,7 @@ final class RunFeed
         Together::write(function () use ($keep, $some, $run, $counts): void {
             // A second try counts anew.
             $run->setRawAttributes($counts);
+            $this->turn?->keep();
             $keep->keep($some, $run);
             $run->save();
         });

@@ -8,9 +8,8 @@ use App\Models\Intake;
 use App\Models\IntakeState;
 use App\Support\Bulk;
 use App\Support\Together;
+use App\Support\Turn;
 use Closure;
-use Illuminate\Support\Facades\DB;
-use RuntimeException;
 
 /**
  * Takes a file in, batch by batch. Each batch, with how far it got, is one transaction: whatever stops the work, it
@@ -21,11 +20,19 @@ final class Importer
 {
     private const BATCH = 2000;
 
-    private const LOCK = 'luftig-intake';
+    private const TURN = 'intake';
+
+    /** Seconds without a sign after which a worker is taken for dead; a sign is given with each batch. */
+    private const SILENT = 60;
+
+    /** Seconds for which one waits for another. */
+    private const LONGEST = 3600;
 
     private RowReader $rows;
 
     private Told $told;
+
+    private ?Turn $turn = null;
 
     /** @param  Closure(): bool|null  $keepGoing asked after each batch */
     public function run(Intake $intake, ?Closure $keepGoing = null): void
@@ -75,13 +82,13 @@ final class Importer
      */
     public function undo(Intake $intake): void
     {
-        $this->alone(fn () => (new UndoIntake)->run($intake));
+        $this->alone(fn () => (new UndoIntake)->run($intake, fn () => $this->turn?->keep()));
     }
 
     /** Whether a worker is taking a file in just now; a worker that died is not. */
     public function isBusy(): bool
     {
-        return DB::selectOne('SELECT IS_FREE_LOCK(?) AS free', [self::lock()])->free === 0;
+        return Turn::isTaken(self::TURN);
     }
 
     public static function path(Intake $intake): string
@@ -99,6 +106,7 @@ final class Importer
         $last = $batch[count($batch) - 1];
         $isFirst = true;
         Together::write(function () use ($intake, $batch, $reading, $last, &$isFirst): void {
+            $this->turn?->keep();
             if (! $isFirst) {
                 // What it remembers of rows that it entered is not true any more.
                 $this->rows = new $this->rows;
@@ -167,20 +175,12 @@ final class Importer
 
     private function alone(Closure $work): void
     {
-        if ((int) DB::selectOne('SELECT GET_LOCK(?, 3600) AS got', [self::lock()])->got !== 1) {
-            throw new RuntimeException(
-                'Another import has been running for an hour; this one waits for the next turn.',
-            );
-        }
+        $this->turn = Turn::await(self::TURN, self::SILENT, self::LONGEST);
         try {
             $work();
         } finally {
-            DB::selectOne('SELECT RELEASE_LOCK(?)', [self::lock()]);
+            $this->turn->end();
+            $this->turn = null;
         }
-    }
-
-    private static function lock(): string
-    {
-        return self::LOCK.'-'.DB::getDatabaseName();
     }
 }

@@ -12,6 +12,7 @@ use App\Models\Intake;
 use App\Models\IntakeState;
 use App\Support\AccountIds;
 use App\Support\Same;
+use Closure;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -48,12 +49,16 @@ final class UndoIntake
     /** @var array<int> */
     private array $customers = [];
 
-    public function run(Intake $intake): void
+    /** @param  Closure(): mixed|null  $sign  given with each part, that it is still worked on */
+    public function run(Intake $intake, ?Closure $sign = null): void
     {
         $intake->update(['state' => IntakeState::Undoing]);
         $kept = 0;
         do {
-            $done = DB::transaction(function () use ($intake, &$kept): int {
+            $done = DB::transaction(function () use ($intake, $sign, &$kept): int {
+                if ($sign !== null) {
+                    $sign();
+                }
                 $changes = DB::table('intake_changes')->where('intake_id', $intake->id)->orderByDesc('id')
                     ->limit(self::BATCH)->get();
                 foreach ($changes->where('before', '!==', null) as $change) {

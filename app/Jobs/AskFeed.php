@@ -7,12 +7,12 @@ namespace App\Jobs;
 use App\Feeds\RunFeed;
 use App\Models\Feed;
 use App\Standings\Standings;
-use Illuminate\Contracts\Queue\ShouldBeUnique;
+use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
 /** Asks one feed, never twice at once; what it brings is ranked right away. */
-final class AskFeed implements ShouldBeUnique, ShouldQueue
+final class AskFeed implements ShouldBeUniqueUntilProcessing, ShouldQueue
 {
     use Queueable;
 
@@ -20,7 +20,8 @@ final class AskFeed implements ShouldBeUnique, ShouldQueue
 
     public int $timeout = 3600;
 
-    public int $uniqueFor = 3700;
+    /** Seconds after which a job that was lost no longer stands in the way of the next. */
+    public int $uniqueFor = 300;
 
     public function __construct(private readonly int $feed)
     {

@@ -26,7 +26,7 @@ final class RefreshStandings implements ShouldBeUniqueUntilProcessing, ShouldQue
     public int $timeout = 3600;
 
     /** Seconds after which a job that was lost no longer stands in the way of the next. */
-    public int $uniqueFor = 3600;
+    public int $uniqueFor = 300;
 
     private function __construct(private readonly bool $all, private readonly ?int $offer = null)
     {

@@ -90,7 +90,8 @@ trait HasOutside
 
     private function ask(Feed $feed, int $mostBytes = 2_000_000): FeedRun
     {
-        return (new RunFeed(new Fetcher($mostBytes, 4)))->run($feed->refresh());
+        return (new RunFeed(new Fetcher($mostBytes, 4)))->run($feed->refresh())
+            ?? self::fail("{$feed->name} is asked by another.");
     }
 
     /**

@@ -10,6 +10,7 @@ use App\Jobs\RunLookUps;
 use App\Models\Intake;
 use App\Models\IntakeState;
 use Illuminate\Console\Command;
+use Illuminate\Support\Facades\Queue;
 
 final class Resume extends Command
 {
@@ -23,7 +24,11 @@ final class Resume extends Command
         if ($importer->isBusy()) {
             return self::SUCCESS;
         }
-        foreach (Intake::query()->whereIn('state', [IntakeState::Running, IntakeState::Undoing])->get() as $intake) {
+        // Whose job was lost before it began waits, while nothing is to be begun.
+        $lost = Queue::pendingSize() > 0 ? [] : Intake::query()->where('state', IntakeState::Queued)
+            ->where('updated_at', '<', now()->subMinute())->get();
+        $died = Intake::query()->whereIn('state', [IntakeState::Running, IntakeState::Undoing])->get();
+        foreach ([...$died, ...$lost] as $intake) {
             RunIntake::dispatch($intake->id, $intake->state === IntakeState::Undoing);
             $this->line("{$intake->name} goes on.");
         }
