@@ -37,6 +37,13 @@ function limit(string $what, float $figure, float $most): void
     $isKept || missed($what);
 }
 
+/** Prints what must hold; the run ends with 1 where it does not. */
+function holds(string $what, bool $does): void
+{
+    printf("%s %s\n", $does ? '  ' : '✗ ', $what);
+    $does || missed($what);
+}
+
 function ended(): never
 {
     printf(missed() === [] ? "All limits are kept.\n" : "Missed: %s.\n", implode('; ', missed()));

@@ -5,6 +5,8 @@ declare(strict_types=1);
 /*
  * Speed and memory as ratios measured in one run, on a database of its own that is gone afterwards.
  *   ./luftig bench [accounts] [signals] [contacts] [part: standings, finder, intake, feeds, paths or alike]
+ * A million inputs without good intentions, to every parser and form, on the demo:
+ *   ./luftig bench fuzz [inputs] [seed]
  * And how good the ranking is, without a database:
  *   ./luftig bench judgement [worlds]
  */
@@ -36,6 +38,13 @@ $app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 Artisan::call('migrate', ['--force' => true]);
 activity()->disableLogging();
+
+if (($argv[1] ?? null) === 'fuzz') {
+    require __DIR__.'/fuzz.php';
+    Artisan::call('luftig:demo');
+    fuzz((int) ($argv[2] ?? 1_000_000), (int) ($argv[3] ?? 1));
+    ended();
+}
 
 require __DIR__.'/world.php';
 require __DIR__.'/standings.php';

@@ -9,6 +9,9 @@ use Luftig\Core\Company\Domain;
 /** Where an address leads, and whether it may be asked: no machine of the own network is, but the stand-ins. */
 final readonly class Site
 {
+    /** Letters of a name of a machine (RFC 1035). */
+    private const LONGEST = 253;
+
     private function __construct(
         public string $scheme,
         public string $host,
@@ -27,7 +30,8 @@ final readonly class Site
             throw new Unreachable('The address is none of the web: it begins with http:// or https://.');
         }
         $port = $parts['port'] ?? ($scheme === 'https' ? 443 : 80);
-        $ip = filter_var($host, FILTER_VALIDATE_IP) === false ? gethostbyname($host) : $host;
+        $isNamed = filter_var($host, FILTER_VALIDATE_IP) === false && strlen($host) <= self::LONGEST;
+        $ip = $isNamed ? gethostbyname($host) : $host;
         if (filter_var($ip, FILTER_VALIDATE_IP) === false) {
             throw new Unreachable("There is no site {$host}.");
         }

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Support\Cards;
 use Sabre\VObject\Component\VCard;
 use Sabre\VObject\ParseException;
-use Sabre\VObject\Parser\Parser;
 use Sabre\VObject\Property;
-use Sabre\VObject\Splitter\VCard as Cards;
 
 /**
  * A file of vCards (RFC 6350, and the versions before it), rewritten as rows so that all that follows is the same as
@@ -36,8 +35,8 @@ final class CardFile
         );
         $count = 0;
         try {
-            $cards = new Cards($in, Parser::OPTION_FORGIVING);
-            while (($card = $cards->getNext()) instanceof VCard) {
+            $cards = new Cards($in);
+            while (($card = $cards->next()) !== null) {
                 fputcsv($out, self::row($card), ';', '"', '');
                 $count++;
                 $card->destroy();

@@ -174,16 +174,17 @@ final readonly class TextFile
         if (! str_starts_with($encoding, 'UTF-16') || ! in_array(fread($in, 2), [self::LITTLE, self::BIG], true)) {
             rewind($in);
         }
-        if ($encoding !== 'UTF-8') {
-            stream_filter_append(
-                $in,
-                'convert.iconv.'.($encoding === 'Windows-1252' ? 'CP1252' : $encoding).'/UTF-8//IGNORE',
-            );
-        } elseif (fread($in, 3) !== "\xEF\xBB\xBF") {
-            rewind($in);
-        }
         set_error_handler(static fn (): bool => throw UnreadableFile::encoding($encoding));
         try {
+            if ($encoding !== 'UTF-8') {
+                // What is in its buffer already is converted at once.
+                stream_filter_append(
+                    $in,
+                    'convert.iconv.'.($encoding === 'Windows-1252' ? 'CP1252' : $encoding).'/UTF-8//IGNORE',
+                );
+            } elseif (fread($in, 3) !== "\xEF\xBB\xBF") {
+                rewind($in);
+            }
             self::copy($in, $out);
         } finally {
             restore_error_handler();

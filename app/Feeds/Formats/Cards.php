@@ -11,11 +11,10 @@ use App\Feeds\Found;
 use App\Feeds\Portion;
 use App\Feeds\Unreadable;
 use App\Models\ItemKind;
+use App\Support\Cards as CardStream;
 use Sabre\VObject\Component\VCard;
 use Sabre\VObject\ParseException;
-use Sabre\VObject\Parser\Parser;
 use Sabre\VObject\Property;
-use Sabre\VObject\Splitter\VCard as Splitter;
 
 /**
  * vCards (RFC 6350), one or several. TITLE and ORG of one group are one position, with its days in X-SINCE and X-UNTIL
@@ -61,11 +60,11 @@ final class Cards implements Format
         fwrite($stream, $raw);
         rewind($stream);
         try {
-            $card = (new Splitter($stream, Parser::OPTION_FORGIVING))->getNext();
+            $card = (new CardStream($stream))->next();
         } catch (ParseException $e) {
             return Person::refused($raw, "The card cannot be read: {$e->getMessage()}");
         }
-        if (! $card instanceof VCard) {
+        if ($card === null) {
             return Person::refused($raw, 'The card has no end.');
         }
         $one = fn (string $name): ?string => trim((string) $card->preferred($name)) ?: null;

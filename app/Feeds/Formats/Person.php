@@ -44,7 +44,7 @@ final class Person
             ], static fn (mixed $value): bool => $value !== null),
             $raw,
             $profile,
-            $changed === null ? null : CarbonImmutable::parse($changed, 'UTC'),
+            $changed === null || strtotime($changed) === false ? null : CarbonImmutable::parse($changed, 'UTC'),
         );
     }
 

@@ -7,6 +7,7 @@ namespace App\Intake\Workbook;
 use App\Intake\Limits;
 use App\Intake\Mapping;
 use App\Intake\UnreadableFile;
+use Closure;
 use Generator;
 use XMLReader;
 use ZipArchive;
@@ -31,8 +32,18 @@ final class Workbook
     /** @throws UnreadableFile */
     public function __construct(private readonly string $path)
     {
+        [$this->parts, $this->cell] = self::whole($this->opened(...));
+    }
+
+    /**
+     * @return array{array<string, string>, Cell}
+     *
+     * @throws UnreadableFile
+     */
+    private function opened(): array
+    {
         $archive = new ZipArchive;
-        if ($archive->open($path, ZipArchive::RDONLY) !== true || $archive->statName('xl/workbook.xml') === false) {
+        if ($archive->open($this->path, ZipArchive::RDONLY) !== true || $archive->statName('xl/workbook.xml') === false) {
             throw UnreadableFile::archive();
         }
         for ($at = 0; $at < $archive->numFiles; $at++) {
@@ -55,13 +66,17 @@ final class Workbook
                 $parts[(string) $sheet->getAttribute('name')] = $part;
             }
         }
-        $this->parts = $parts === [] ? throw UnreadableFile::archive() : $parts;
+        if ($parts === []) {
+            throw UnreadableFile::archive();
+        }
         $from1904 = false;
         foreach ($this->elements('xl/workbook.xml', 'workbookPr') as $about) {
             $from1904 = in_array($about->getAttribute('date1904'), ['1', 'true'], true);
         }
-        $this->cell = new Cell($this->strings($archive), $this->formats($archive), $from1904);
+        $cell = new Cell($this->strings($archive), $this->formats($archive), $from1904);
         $archive->close();
+
+        return [$parts, $cell];
     }
 
     public static function is(string $path): bool
@@ -83,6 +98,11 @@ final class Workbook
     /** The first sheet in which headings are known, else the first. */
     public function likely(): string
     {
+        return self::whole($this->telling(...));
+    }
+
+    private function telling(): string
+    {
         foreach ($this->sheets() as $sheet) {
             foreach ($this->rows($sheet) as $number => $row) {
                 if ($number > self::TOP) {
@@ -99,6 +119,11 @@ final class Workbook
 
     /** Each line is the row of the same number: rows that are left out are empty lines. */
     public function asCsv(string $sheet, string $to): void
+    {
+        self::whole(fn () => $this->write($sheet, $to));
+    }
+
+    private function write(string $sheet, string $to): void
     {
         $out = fopen($to, 'wb') ?: throw UnreadableFile::gone();
         $line = $width = 0;
@@ -199,6 +224,24 @@ final class Workbook
             }
         }
         $reader->close();
+    }
+
+    /**
+     * An archive that is damaged says so where it is read, and only as a warning.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $work
+     * @return T
+     */
+    private static function whole(Closure $work): mixed
+    {
+        set_error_handler(fn () => throw UnreadableFile::archive());
+        try {
+            return $work();
+        } finally {
+            restore_error_handler();
+        }
     }
 
     private function open(string $part): XMLReader

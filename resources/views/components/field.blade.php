@@ -4,6 +4,8 @@
     'label', 'name' => null, 'value' => null, 'type' => 'text', 'options' => null, 'lines' => null, 'hint' => null,
     'hidden' => false, 'small' => false, 'width' => null,
 ])
+{{-- What somebody sent as a list where one value belongs is not shown again. --}}
+@php($value = is_array($value) ? null : $value)
 <div {{ $attributes->only('class')->class([$width]) }}>
     <label class="d-block">
         <span @class(['form-label d-block' => ! $hidden, 'visually-hidden' => $hidden])>{{ $label }}</span>

@@ -2,6 +2,7 @@
     it. --}}
 @props(['name', 'label', 'value' => '', 'required' => false, 'first' => false, 'placeholder' => '', 'lines' => false,
     'most' => 1000])
+@php($value = is_array($value) ? null : $value)
 <div>
     <x-field :$label>
         @if ($lines)

@@ -18,13 +18,13 @@
                 <fieldset><legend class="form-label fs-6">Which kinds; none ticked: all that count</legend>
                     @foreach ($page->kinds() as $kind => $label)
                         <x-tick inline name="kinds[]" :value="$kind" :label="$label"
-                            :checked="in_array($kind, old('kinds', []), true)" />
+                            :checked="in_array($kind, (array) old('kinds', []), true)" />
                     @endforeach
                 </fieldset>
                 <fieldset><legend class="form-label fs-6">How</legend>
                     @foreach (AlertsPage::WAYS as $way => $label)
                         <x-tick inline name="ways[]" :value="$way" :label="ucfirst($label)"
-                            :checked="in_array($way, old('ways', ['on_today']), true)" />
+                            :checked="in_array($way, (array) old('ways', ['on_today']), true)" />
                     @endforeach
                 </fieldset>
                 <x-wrong :for="['kinds', 'ways', 'account_id']" />

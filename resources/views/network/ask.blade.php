@@ -3,7 +3,7 @@
     <h1 class="breaks">Ask {{ $page->introducer() }} for an introduction</h1>
     <p class="text-body-tertiary mt-1">{{ $page->way() }}, {{ $page->contact->account->name }}</p>
     <x-form :to="route('asks.store', $page->contact)" class="vstack gap-3 measure mt-3">
-        <input type="hidden" name="path" value="{{ old('path', $page->path) }}">
+        <input type="hidden" name="path" value="{{ is_array(old('path')) ? $page->path : old('path', $page->path) }}">
         <x-field label="The request" name="request" lines="8" required maxlength="3000"
             :value="old('request', $page->request)" />
         <x-field label="What can be passed on" name="forward" lines="5" required maxlength="3000"

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Feeds\Cursor;
+use App\Feeds\Fetched;
+use App\Feeds\Formats;
+use App\Feeds\Site;
+use App\Feeds\Unreachable;
+use App\Models\Intake;
+use Illuminate\Http\UploadedFile;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/** What bench/fuzz.php found once: each is refused in a sentence. */
+final class NonsenseTest extends TestCase
+{
+    private const CARD = "BEGIN:VCARD\nVERSION:4.0\nFN:Ida Lie\nTITLE:Planner\nORG:Tunhede\n%s\nEND:VCARD\n";
+
+    /** @return array<string, array{string, string, string}> */
+    public static function files(): array
+    {
+        $book = (string) file_get_contents(dirname(__DIR__).'/data/intake/18-betriebe.xlsx');
+        $at = (int) strpos($book, 'xl/worksheets/sheet1.xml') + 80;
+        $strings = (int) strpos($book, 'xl/sharedStrings.xml') + 60;
+
+        return [
+            'a workbook whose sheet is damaged' => [
+                'a.xlsx', substr_replace($book, str_repeat('x', 40), $at, 40), 'a workbook that was cut off',
+            ],
+            'a workbook whose texts are damaged' => [
+                'b.xlsx', substr_replace($book, str_repeat('x', 40), $strings, 40), 'a workbook that was cut off',
+            ],
+            'a card with a sort of value that there is not' => [
+                'c.vcf', sprintf(self::CARD, 'TEL;VALUE=whatever:1'), 'Card number 1 cannot be read: Unsupported VALUE',
+            ],
+            'a card that says the sort of a value twice' => [
+                'd.vcf', sprintf(self::CARD, 'TEL;VALUE=uri;VALUE=text:1'),
+                'Card number 1 cannot be read: A part of it is there twice.',
+            ],
+            'half a character of two bytes' => [
+                'e.csv', "\xFF\xFE".(string) iconv('UTF-8', 'UTF-16LE', "domain;name\na.example;A\n")."\x00\xD8",
+                'UTF-16LE',
+            ],
+        ];
+    }
+
+    #[DataProvider('files')]
+    public function test_a_file_that_is_broken_inside_is_put_aside(string $name, string $bytes, string $says): void
+    {
+        $this->actingAs($this->rep)->from('/intake')
+            ->post('/intake', ['file' => [UploadedFile::fake()->createWithContent($name, $bytes)]])
+            ->assertRedirect('/intake');
+        self::assertStringContainsString($says, implode(' ', session('errors')?->all() ?? []));
+        self::assertSame(0, Intake::query()->count());
+    }
+
+    public function test_a_card_of_a_feed_costs_itself_alone(): void
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'luftig');
+        file_put_contents($path, sprintf(self::CARD, 'TEL;VALUE=uri;VALUE=text:1')
+            .sprintf(self::CARD, 'REV:20261120T081e3090000').sprintf(self::CARD, 'REV:20261120T080000Z'));
+        $items = [...Formats::named('cards')->read(new Fetched('https://p.example', $path), Cursor::from(null))->items];
+        self::assertSame('The card cannot be read: A part of it is there twice.', $items[0]->refused);
+        self::assertSame(
+            [null, '2026-11-20 08:00:00'],
+            [$items[1]->at, $items[2]->at?->toDateTimeString()],
+        );
+    }
+
+    public function test_a_name_longer_than_any_is_no_site(): void
+    {
+        $this->expectException(Unreachable::class);
+        Site::of('https://'.str_repeat('a', 300).'.example/');
+    }
+
+    public function test_a_list_where_one_value_belongs_does_not_break_the_page_that_shows_it_again(): void
+    {
+        $this->actingAs($this->rep)->from('/alerts')->followingRedirects()
+            ->post('/alerts', ['about' => ['x' => 'y'], 'query' => ['a', ['b']], 'kinds' => 'x', 'ways' => 'y'])
+            ->assertOk()->assertSee('My alerts');
+        $this->from('/tokens')->followingRedirects()
+            ->post('/tokens', ['name' => ['x'], 'days' => [['90']], 'scopes' => 'read'])->assertOk();
+    }
+}
