@@ -45,6 +45,8 @@ final class ReceiveFile
             if (CardFile::is($path)) {
                 CardFile::asCsv($path, $rows);
                 $kind ??= IntakeKind::Contacts;
+            } elseif (JsonRows::is($path)) {
+                JsonRows::asCsv($path, $rows);
             } elseif (Workbook::is($path)) {
                 $about = self::workbook($path, $sheet, $rows);
             }

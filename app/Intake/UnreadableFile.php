@@ -93,6 +93,11 @@ final class UnreadableFile extends RuntimeException
         return new self("Card number $number cannot be read: $why");
     }
 
+    public static function line(int $number): self
+    {
+        return new self("Line $number is no whole JSON object. In JSON Lines each line is one.");
+    }
+
     public static function gone(): self
     {
         return new self('The file is no longer on this machine; bring it again.');

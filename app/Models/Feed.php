@@ -55,6 +55,12 @@ final class Feed extends Model implements Authenticatable
         return $this->format === self::WEBHOOK;
     }
 
+    /** Neither what posts to us, nor what comes in files. */
+    public function isAsked(): bool
+    {
+        return ! $this->isPosted() && $this->address !== '';
+    }
+
     /** @return HasMany<FeedRun, $this> */
     public function runs(): HasMany
     {
@@ -73,7 +79,7 @@ final class Feed extends Model implements Authenticatable
      */
     public function scopeDue(Builder $query): Builder
     {
-        return $query->where('paused', false)->where('format', '<>', self::WEBHOOK)
+        return $query->where('paused', false)->where('format', '<>', self::WEBHOOK)->where('address', '<>', '')
             ->where(fn (Builder $either) => $either->whereNull('next_at')->orWhere('next_at', '<=', now()));
     }
 }

@@ -54,7 +54,7 @@ final class FeedController extends Controller
 
     public function edit(Feed $feed): View
     {
-        abort_if($feed->isPosted(), 404);
+        abort_unless($feed->isAsked(), 404);
 
         return view('feeds.form', ['feed' => $feed]);
     }
@@ -73,7 +73,7 @@ final class FeedController extends Controller
 
     public function run(Feed $feed): RedirectResponse
     {
-        abort_if($feed->isPosted(), 404);
+        abort_unless($feed->isAsked(), 404);
         $feed->update(['paused' => false, 'next_at' => now()]);
         AskFeed::dispatch($feed->id);
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Feeds\TakeDocument;
+use App\Feeds\Unreadable;
 use App\Http\Requests\MappingRequest;
 use App\Http\Requests\UploadRequest;
 use App\Intake\Mapping;
@@ -41,16 +43,30 @@ final class IntakeController extends Controller
     public function store(UploadRequest $request): RedirectResponse
     {
         $brought = $refused = [];
+        $run = null;
         foreach (ReceiveFile::sources($request->uploads(), $request->pasted()) as $name => $path) {
             try {
+                $format = TakeDocument::format($path);
+                if ($format !== null) {
+                    $run = TakeDocument::take($path, $format, self::user($request));
+
+                    continue;
+                }
                 $brought[] = $intake = ReceiveFile::file($path, $name, self::user($request));
                 LookThroughIntake::dispatch($intake->id);
-            } catch (UnreadableFile $e) {
+            } catch (UnreadableFile|Unreadable $e) {
                 $refused[] = "$name was refused. {$e->getMessage()}";
             }
         }
         usort($brought, fn (Intake $one, Intake $other): int => $one->kind->order() <=> $other->kind->order());
-        $to = $brought === [] ? back() : redirect()->route('intake.show', $brought[0]);
+        if ($run !== null) {
+            dispatch(RefreshStandings::ofChanged());
+        }
+        $to = match (true) {
+            $brought !== [] => redirect()->route('intake.show', $brought[0]),
+            $run !== null => redirect()->route('feeds.show', $run->feed_id)->with('said', 'It is in, and stands here.'),
+            default => back(),
+        };
 
         return $refused === [] ? $to : $to->withErrors(['file' => implode(' ', $refused)])->withInput();
     }

@@ -47,7 +47,7 @@ final readonly class FeedLine
     /** Whether something is to be seen soon: it is being asked, or its time has come. */
     public function isMoving(): bool
     {
-        return $this->isRunning() || ! $this->feed->paused && ! $this->feed->isPosted()
+        return $this->isRunning() || ! $this->feed->paused && $this->feed->isAsked()
             && ($this->feed->next_at === null || $this->feed->next_at->isPast() || $this->feed->next_at->eq(now()));
     }
 
@@ -58,6 +58,7 @@ final readonly class FeedLine
             $this->feed->paused => 'paused',
             $this->feed->problem !== null => 'failed: '.lcfirst($this->feed->problem),
             $this->feed->isPosted() => $this->last === null ? 'nothing posted yet' : 'posts to us',
+            ! $this->feed->isAsked() => 'brought in files',
             $this->last === null => 'not asked yet',
             default => Rhythms::of($this->feed->rhythm),
         };

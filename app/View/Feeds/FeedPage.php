@@ -62,7 +62,7 @@ final readonly class FeedPage
 
         return Format::line(
             $this->line->format(),
-            $this->feed()->isPosted() ? null : Rhythms::of($this->feed()->rhythm),
+            ! $this->feed()->isAsked() ? null : Rhythms::of($this->feed()->rhythm),
             Format::percent($this->feed()->confidence).' sure',
             $this->feed()->paused ? 'paused' : ($next === null ? null : 'next '.Format::moment($next)),
         );

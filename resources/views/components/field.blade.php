@@ -1,11 +1,9 @@
 {{-- A label with its control, a hint and what is wrong; a select with options, a textarea with lines, or what the slot
-    holds. --}}
+    holds. What somebody sent as a list where one value belongs is not shown again. --}}
 @props([
     'label', 'name' => null, 'value' => null, 'type' => 'text', 'options' => null, 'lines' => null, 'hint' => null,
     'hidden' => false, 'small' => false, 'width' => null,
 ])
-{{-- What somebody sent as a list where one value belongs is not shown again. --}}
-@php($value = is_array($value) ? null : $value)
 <div {{ $attributes->only('class')->class([$width]) }}>
     <label class="d-block">
         <span @class(['form-label d-block' => ! $hidden, 'visually-hidden' => $hidden])>{{ $label }}</span>
@@ -13,16 +11,16 @@
             <select name="{{ $name }}" {{ $attributes->except('class')->class(['form-select',
                 'form-select-sm' => $small]) }}>
                 @foreach ($options as $option => $text)
-                    <option value="{{ $option }}" @selected((string) $option === (string) $value)>{{ $text }}</option>
+                    <option value="{{ $option }}" @selected(! is_array($value) && (string) $option === (string) $value)>{{ $text }}</option>
                 @endforeach
             </select>
         @elseif ($lines !== null)
             <textarea name="{{ $name }}" rows="{{ $lines }}"
-                {{ $attributes->except('class')->class('form-control') }}>{{ $value }}</textarea>
+                {{ $attributes->except('class')->class('form-control') }}>{{ is_array($value) ? '' : $value }}</textarea>
         @elseif ($slot->isNotEmpty())
             {{ $slot }}
         @else
-            <input name="{{ $name }}" type="{{ $type }}" value="{{ $value }}"
+            <input name="{{ $name }}" type="{{ $type }}" value="{{ is_array($value) ? '' : $value }}"
                 {{ $attributes->except('class')->class(['form-control', 'form-control-sm' => $small]) }}>
         @endif
     </label>

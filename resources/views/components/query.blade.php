@@ -2,7 +2,6 @@
     it. --}}
 @props(['name', 'label', 'value' => '', 'required' => false, 'first' => false, 'placeholder' => '', 'lines' => false,
     'most' => 1000])
-@php($value = is_array($value) ? null : $value)
 <div>
     <x-field :$label>
         @if ($lines)
@@ -10,9 +9,9 @@
                 @required($required)
                 @if ($first) autofocus @endif x-data="sends" @keydown.enter="enter" hx-post="{{ route('reads') }}"
                 hx-trigger="input changed delay:150ms" hx-target="next .reads" hx-params="{{ $name }}"
-                    hx-sync="this:replace">{{ $value }}</textarea>
+                    hx-sync="this:replace">{{ is_array($value) ? '' : $value }}</textarea>
         @else
-            <input class="form-control" name="{{ $name }}" value="{{ $value }}" maxlength="{{ $most }}"
+            <input class="form-control" name="{{ $name }}" value="{{ is_array($value) ? '' : $value }}" maxlength="{{ $most }}"
                 placeholder="{{ $placeholder }}"
                 @required($required) hx-post="{{ route('reads') }}" hx-trigger="input changed delay:150ms"
                     hx-target="next .reads"

@@ -3,12 +3,12 @@
     <x-back :to="route('intake.index')">Intake</x-back>
     <x-heading :title="$page->feed()->name">
         @can('update', $page->feed())
-            @unless ($page->feed()->isPosted())
+            @if ($page->feed()->isAsked())
                 <x-form :to="route('feeds.run', $page->feed())"><x-button kind="primary">Ask it now</x-button></x-form>
                 <x-form :to="route('feeds.pause', $page->feed())" method="patch"><x-button>{{ $page->feed()->paused
                     ? 'Go on' : 'Pause' }}</x-button></x-form>
                 <x-button :href="route('feeds.edit', $page->feed())">Change</x-button>
-            @endunless
+            @endif
             <x-form :to="route('feeds.destroy', $page->feed())" method="delete"><x-button
                 kind="danger">Remove</x-button></x-form>
         @endcan

@@ -14,7 +14,8 @@
                 :value="old('words', $page->draft->words())"
                 hint="Leave out words that tell time, such as “yesterday”: they may be used some days from now." />
             <p class="small text-body-secondary" role="status" x-text="length"></p>
-            <input type="hidden" name="angle" value="{{ is_array(old('angle')) ? '' : old('angle', $page->draft->angle) }}">
+            <input type="hidden" name="angle"
+                value="{{ is_array(old('angle')) ? '' : old('angle', $page->draft->angle) }}">
             <div class="hstack gap-2"><x-button kind="primary">Record the reason</x-button>
                 <x-button :href="route('accounts.show', $page->account)">Leave it</x-button></div>
         </div>
