@@ -43,7 +43,8 @@ final class Workbook
     private function opened(): array
     {
         $archive = new ZipArchive;
-        if ($archive->open($this->path, ZipArchive::RDONLY) !== true || $archive->statName('xl/workbook.xml') === false) {
+        $isOpen = $archive->open($this->path, ZipArchive::RDONLY) === true;
+        if (! $isOpen || $archive->statName('xl/workbook.xml') === false) {
             throw UnreadableFile::archive();
         }
         for ($at = 0; $at < $archive->numFiles; $at++) {

@@ -11,12 +11,14 @@
             <select name="{{ $name }}" {{ $attributes->except('class')->class(['form-select',
                 'form-select-sm' => $small]) }}>
                 @foreach ($options as $option => $text)
-                    <option value="{{ $option }}" @selected(! is_array($value) && (string) $option === (string) $value)>{{ $text }}</option>
+                    <option value="{{ $option }}"
+                        @selected(! is_array($value) && (string) $option === (string) $value)>{{ $text }}</option>
                 @endforeach
             </select>
         @elseif ($lines !== null)
             <textarea name="{{ $name }}" rows="{{ $lines }}"
-                {{ $attributes->except('class')->class('form-control') }}>{{ is_array($value) ? '' : $value }}</textarea>
+                {{ $attributes->except('class')->class('form-control') }}>{{ is_array($value) ? ''
+                    : $value }}</textarea>
         @elseif ($slot->isNotEmpty())
             {{ $slot }}
         @else

@@ -11,7 +11,8 @@
                 hx-trigger="input changed delay:150ms" hx-target="next .reads" hx-params="{{ $name }}"
                     hx-sync="this:replace">{{ is_array($value) ? '' : $value }}</textarea>
         @else
-            <input class="form-control" name="{{ $name }}" value="{{ is_array($value) ? '' : $value }}" maxlength="{{ $most }}"
+            <input class="form-control" name="{{ $name }}" value="{{ is_array($value) ? '' : $value }}"
+                maxlength="{{ $most }}"
                 placeholder="{{ $placeholder }}"
                 @required($required) hx-post="{{ route('reads') }}" hx-trigger="input changed delay:150ms"
                     hx-target="next .reads"
