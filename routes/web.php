@@ -14,6 +14,7 @@ use App\Http\Controllers\ContactController;
 use App\Http\Controllers\ContactExportController;
 use App\Http\Controllers\DecisionController;
 use App\Http\Controllers\DoubleController;
+use App\Http\Controllers\EventTargetController;
 use App\Http\Controllers\FeedController;
 use App\Http\Controllers\FeedItemController;
 use App\Http\Controllers\FinderController;
@@ -71,6 +72,7 @@ use App\Models\Ask;
 use App\Models\Budget;
 use App\Models\CandidateCompany;
 use App\Models\Contact;
+use App\Models\EventTarget;
 use App\Models\Feed;
 use App\Models\Intake;
 use App\Models\KeepOut;
@@ -525,6 +527,16 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/stories/{story}/restore', [StoryController::class, 'restore'])->name('stories.restore')
         ->withTrashed()->can('update', 'story');
 
+    Route::get('/team/events', [EventTargetController::class, 'index'])->name('events.index')
+        ->can('viewAny', EventTarget::class);
+    Route::post('/team/events', [EventTargetController::class, 'store'])->name('events.store')
+        ->can('create', EventTarget::class);
+    Route::patch('/team/events/{target}', [EventTargetController::class, 'update'])->whereNumber('target')
+        ->name('events.update')->can('update', 'target');
+    Route::post('/team/events/{target}/again', [EventTargetController::class, 'again'])->whereNumber('target')
+        ->name('events.again')->can('update', 'target');
+    Route::delete('/team/events/{target}', [EventTargetController::class, 'destroy'])->whereNumber('target')
+        ->name('events.destroy')->can('update', 'target');
     Route::get('/team', [TeamController::class, 'index'])->name('team.index')->can('viewAny', User::class);
     Route::post('/team', [TeamController::class, 'store'])->name('team.store')->can('create', User::class);
     Route::patch('/team/{user}', [TeamController::class, 'update'])->name('team.update')->can('update', 'user');

@@ -12,13 +12,15 @@ final class Tables
     /** Derived from the rest, reference data that ships, or of this machine and this moment only. */
     private const NOT = [
         'standings', 'recognised', 'finder_changes', 'cities', 'migrations', 'sessions', 'jobs', 'failed_jobs', 'cache',
-        'cache_locks', 'submissions', 'turns', 'pasted', 'personal_access_tokens', 'private_addresses',
+        'cache_locks', 'submissions', 'turns',
+        'event_deliveries', 'pasted', 'personal_access_tokens', 'private_addresses',
     ];
 
     /** What opens a door; whoever brings an archive in sets it anew. */
     private const SECRET = [
         'users' => ['password', 'remember_token', 'second_factor', 'second_factor_step', 'second_factor_at',
             'recovery_codes'], 'look_up_services' => ['secret'],
+        'event_targets' => ['secret'],
         'accounts' => ['stale'],
     ];
 

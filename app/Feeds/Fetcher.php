@@ -68,6 +68,22 @@ final class Fetcher
         return is_array($read) ? $read : throw new Unreachable('What it answers cannot be read.');
     }
 
+    /**
+     * Sends bytes as they are; any answer that says they were taken is good.
+     *
+     * @param  array<string, string>  $headers  with the Content-Type
+     *
+     * @throws Unreachable with a sentence
+     */
+    public function send(string $address, string $body, array $headers): void
+    {
+        [$response, $path] = $this->ask($address, Site::of($address), [], $body, $headers);
+        @unlink($path);
+        if (! $response->successful()) {
+            throw new Unreachable("It answers {$response->status()}.");
+        }
+    }
+
     /** An address that stands in an answer, seen from where it stands. */
     public static function absolute(string $address, string $from): string
     {
@@ -88,7 +104,7 @@ final class Fetcher
 
     /**
      * @param  array<string, string>  $conditions
-     * @param  array<string, string>|null  $says  what is posted
+     * @param  array<string, string>|string|null  $says  what is posted, as JSON or as it is
      * @param  array<string, string>  $headers
      * @return array{Response, string}
      */
@@ -96,7 +112,7 @@ final class Fetcher
         string $address,
         Site $site,
         array $conditions,
-        ?array $says = null,
+        array|string|null $says = null,
         array $headers = [],
     ): array {
         $path = (string) tempnam(sys_get_temp_dir(), 'luftig-feed-');
@@ -118,7 +134,11 @@ final class Fetcher
                 },
             ]);
 
-            return [$says === null ? $request->get($address) : $request->asJson()->post($address, $says), $path];
+            return [match (true) {
+                $says === null => $request->get($address),
+                is_string($says) => $request->withBody($says, $headers['Content-Type'])->post($address),
+                default => $request->asJson()->post($address, $says),
+            }, $path];
         } catch (Throwable $e) {
             @unlink($path);
             $says = strtolower($e->getMessage());

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reasons;
 
+use App\Events\ReasonRecorded;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Offer;
@@ -43,7 +44,7 @@ final class RecordReason
             $offer->rules ?? throw new \LogicException('An offer without rules has no reasons.'),
         );
 
-        return Reason::query()->create([
+        $reason = Reason::query()->create([
             'offer_id' => $offer->id, 'account_id' => $account->id, 'contact_id' => $contact?->id, 'user_id' => $by->id,
             'words' => $words, 'channel' => $channel,
             'expires_on' => self::expiry(
@@ -69,6 +70,9 @@ final class RecordReason
                 'story' => self::story($offer, $account, $facts)?->only(['id', 'name']),
             ],
         ]);
+        ReasonRecorded::dispatch($reason);
+
+        return $reason;
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Reasons;
 
 use App\Contacts\CareerSignals;
+use App\Events\ResultRecorded;
 use App\Models\Approach;
 use App\Models\Channel;
 use App\Models\Contact;
@@ -39,6 +40,7 @@ final class RecordResult
                 'corrected' => $approach->contact === null ? null : self::correct($approach->contact, $result, $by),
             ]);
             AccountIds::markStale([$approach->account_id]);
+            ResultRecorded::dispatch($approach);
         }, $approach);
     }
 

@@ -103,6 +103,7 @@ final class Help
             'Whom the offer serves, which kinds count and how they age, who buys, what is sought.',
             'The ten biggest moves stand beside the form before you save; every version can be looked at.',
         ],
+        'events.*' => ['Programs of yours that are told of each new reason and result, signed and until they answer.'],
         'team.*' => ['Who signs in, and leaders and colleagues who never do but know many people.'],
         'log' => ['Who did what and when; nobody changes it.'],
         'status' => ['What waits, what fails, and what has not happened for too long, with what to do.'],

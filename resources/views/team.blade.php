@@ -1,5 +1,6 @@
 <x-layout title="Team" at="team">
     <x-heading title="Team"><x-button :href="route('status')">Is all well?</x-button><x-button
+        :href="route('events.index')">Who is told</x-button><x-button
         :href="route('log')">The log</x-button></x-heading>
     <p class="text-body-tertiary mt-2">Who signs in, and leaders and colleagues who never do but know many people.</p>
     <div class="row g-4 mt-0">

@@ -44,7 +44,7 @@ final class DoorsTest extends TestCase
         'results/learned/back/{ruleSet}', 'results/learned/sources/{feed}',
         'look-ups/budgets', 'look-ups/services', 'look-ups/services/new', 'look-ups/services/{service}',
         'alike/phrases/{offer}/rules', 'alike/phrases/{offer}/back/{ruleSet}', 'alike/answers',
-        'log', 'status', 'offers', 'offers/{offer}', 'begin', 'begin/sells', 'begin/serves', 'begin/buys',
+        'log', 'status', 'team/events', 'team/events/{target}', 'team/events/{target}/again', 'offers', 'offers/{offer}', 'begin', 'begin/sells', 'begin/serves', 'begin/buys',
     ];
 
     /** What forms send, all at once and in two halves, so that one complaint does not hide another. */

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Feeds\Site;
-use App\Feeds\Unreachable;
 use App\Models\LookUpService;
-use Closure;
+use App\Rules\AskableAddress;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -21,20 +19,11 @@ final class LookUpServiceRequest extends FormRequest
                 'required', 'string', 'max:60', Rule::unique('look_up_services')->ignore($this->route('service')),
             ],
             'does' => ['required', Rule::in([LookUpService::FINDS, LookUpService::CHECKS, LookUpService::KNOWS])],
-            'address' => ['bail', 'required', 'string', 'max:500', self::mayBeAsked(...)],
+            'address' => ['bail', 'required', 'string', 'max:500', new AskableAddress],
             'secret' => ['nullable', 'string', 'max:500'],
             'price' => ['required', 'numeric', 'between:0,1000'],
             'position' => ['required', 'integer', 'between:0,99'],
         ];
-    }
-
-    private static function mayBeAsked(string $field, mixed $value, Closure $fail): void
-    {
-        try {
-            Site::of((string) $value);
-        } catch (Unreachable $e) {
-            $fail($e->getMessage());
-        }
     }
 
     /** @return array<string, string> */
