@@ -2,8 +2,8 @@
     <x-back :to="route('team.index')">Team</x-back>
     <h1>Who is told</h1>
     <p class="text-body-tertiary mt-2 measure">Programs of yours are told of each new reason and result as it is
-        recorded: a CloudEvent in JSON, posted to their address and signed. Who does not answer is told again, seven times within
-        two days.</p>
+        recorded: a CloudEvent in JSON, posted to their address and signed. Who does not answer is told again, seven
+        times within two days.</p>
     @if ($secret = session('secret'))
         <div class="card card-body breaks measure mt-3" role="status"><span>What is sent is signed with this secret, so
             that nobody else can tell them anything. It is shown this once:</span><code data-secret>{{ $secret

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Contacts\EraseContact;
 use App\Models\Contact;
+use App\Models\EventTarget;
 use App\Models\Feed;
 use App\Models\IndustryLabel;
 use App\Models\Intake;
@@ -44,7 +45,8 @@ final class DoorsTest extends TestCase
         'results/learned/back/{ruleSet}', 'results/learned/sources/{feed}',
         'look-ups/budgets', 'look-ups/services', 'look-ups/services/new', 'look-ups/services/{service}',
         'alike/phrases/{offer}/rules', 'alike/phrases/{offer}/back/{ruleSet}', 'alike/answers',
-        'log', 'status', 'team/events', 'team/events/{target}', 'team/events/{target}/again', 'offers', 'offers/{offer}', 'begin', 'begin/sells', 'begin/serves', 'begin/buys',
+        'log', 'status', 'team/events', 'team/events/{target}', 'team/events/{target}/again',
+        'offers', 'offers/{offer}', 'begin', 'begin/sells', 'begin/serves', 'begin/buys',
     ];
 
     /** What forms send, all at once and in two halves, so that one complaint does not hide another. */
@@ -117,6 +119,7 @@ final class DoorsTest extends TestCase
         $this->actingAs($this->rep);
         $feed = Feed::factory()->create();
         $service = LookUpService::factory()->create();
+        $target = EventTarget::factory()->create();
         $story = Story::factory()->create(['offer_id' => $this->offer->id]);
         $before = [User::query()->count(), $this->offer->ruleSets()->count()];
         foreach ($this->routes() as $route) {
@@ -126,6 +129,7 @@ final class DoorsTest extends TestCase
                     '{ruleSet}' => (string) $this->offer->ruleSets()->value('id'),
                     '{user}' => (string) $this->lead->id, '{feed}' => (string) $feed->id,
                     '{story}' => (string) $story->id, '{service}' => (string) $service->id,
+                    '{target}' => (string) $target->id,
                 ]);
                 foreach (array_diff($route->methods(), ['HEAD']) as $method) {
                     $this->call($method, $url, [
