@@ -19,6 +19,9 @@ return [
     /* Days for which what feeds brought is kept as it came; as it was read it stays, with the signals it made. */
     'raw_days' => (int) env('LUFTIG_RAW_DAYS', 90),
 
+    /* Days for which the log says who did what. */
+    'log_days' => (int) env('LUFTIG_LOG_DAYS', 730),
+
     /* Up to so many accounts all are compared for likeness; of more, those that share phrases. */
     'alike_all' => 3000,
 

@@ -10,6 +10,13 @@ use Illuminate\Support\Facades\DB;
 /** The log only grows, which the database sees to; somebody's right to be erased goes before that. */
 final class LogBook
 {
+    /** What is older than so many days has served its time. */
+    public static function forget(int $days): void
+    {
+        self::whileErasing(fn (): int => DB::table('activity_log')->where('created_at', '<', now()->subDays($days))
+            ->delete());
+    }
+
     /**
      * @template T
      *

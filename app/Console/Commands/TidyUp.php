@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Finder\Pasted;
 use App\Models\FeedItem;
 use App\Models\Intake;
+use App\Support\LogBook;
 use Illuminate\Console\Command;
 
 /**
@@ -39,6 +40,7 @@ final class TidyUp extends Command
             }
         }
         Pasted::forget(self::PASTED_DAYS);
+        LogBook::forget(config()->integer('luftig.log_days'));
         FeedItem::forgetRaw(now()->subDays(config()->integer('luftig.raw_days')));
 
         return self::SUCCESS;
