@@ -14,15 +14,17 @@ use App\Support\Health;
 use Illuminate\Support\Facades\Schedule;
 
 Schedule::call(fn () => Health::beat())->name('beat')->everyMinute();
-Schedule::job(RefreshStandings::ofEverything())->dailyAt('00:05')->withoutOverlapping();
-Schedule::job(RefreshStandings::ofChanged())->everyMinute()->withoutOverlapping();
-Schedule::call(fn () => RunWatch::runDue())->name('watches')->everyMinute()->withoutOverlapping();
-Schedule::call(fn () => AskFeed::due())->name('feeds')->everyMinute()->withoutOverlapping();
-Schedule::job(new SendAnnouncements)->everyMinute()->withoutOverlapping();
-Schedule::job(new MailAlerts)->everyTenMinutes()->withoutOverlapping();
-Schedule::job(new GatherPhrases)->dailyAt('01:30')->withoutOverlapping();
-Schedule::call(fn () => RunLookUps::byOrder())->name('standing orders')->dailyAt('04:15')->withoutOverlapping();
-Schedule::call(fn () => CheckAgain::due())->name('check addresses again')->dailyAt('03:30')->withoutOverlapping();
-Schedule::command('luftig:resume')->everyMinute();
-Schedule::command('luftig:tidy')->daily();
-Schedule::command('model:prune', ['--model' => [Submission::class, EventDelivery::class]])->daily();
+Schedule::job(RefreshStandings::ofEverything())->dailyAt('00:05')->withoutOverlapping()->onOneServer();
+Schedule::job(RefreshStandings::ofChanged())->everyMinute()->withoutOverlapping()->onOneServer();
+Schedule::call(fn () => RunWatch::runDue())->name('watches')->everyMinute()->withoutOverlapping()->onOneServer();
+Schedule::call(fn () => AskFeed::due())->name('feeds')->everyMinute()->withoutOverlapping()->onOneServer();
+Schedule::job(new SendAnnouncements)->everyMinute()->withoutOverlapping()->onOneServer();
+Schedule::job(new MailAlerts)->everyTenMinutes()->withoutOverlapping()->onOneServer();
+Schedule::job(new GatherPhrases)->dailyAt('01:30')->withoutOverlapping()->onOneServer();
+Schedule::call(fn () => RunLookUps::byOrder())->name('standing orders')->dailyAt('04:15')->withoutOverlapping()
+    ->onOneServer();
+Schedule::call(fn () => CheckAgain::due())->name('check addresses again')->dailyAt('03:30')->withoutOverlapping()
+    ->onOneServer();
+Schedule::command('luftig:resume')->everyMinute()->onOneServer();
+Schedule::command('luftig:tidy')->daily()->onOneServer();
+Schedule::command('model:prune', ['--model' => [Submission::class, EventDelivery::class]])->daily()->onOneServer();

@@ -11,7 +11,7 @@ use RuntimeException;
 /** A whole Luftig in a folder and on ports of its own, started and stopped by the commands that people type. */
 final class OwnLuftig
 {
-    private const PARTS = [
+    public const PARTS = [
         'app', 'artisan', 'bin', 'composer.json', 'config', 'core', 'database', 'deploy', 'docs', 'luftig', 'public',
         'resources', 'routes', 'server.php', 'standins', 'vendor', '.env.example', 'bootstrap/app.php',
         'bootstrap/providers.php', 'bootstrap/compatibility.php',

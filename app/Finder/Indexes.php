@@ -76,8 +76,9 @@ final class Indexes
      */
     private static function state(Offer $offer): array
     {
+        $generation = self::generation();
         foreach (self::generations($offer) as $folder) {
-            $stores = self::parts($folder);
+            $stores = self::parts($folder, $generation);
             if ($stores !== []) {
                 return [
                     $stores,
@@ -103,16 +104,19 @@ final class Indexes
 
     public static function build(Offer $offer): void
     {
+        // First the number, so that what is forgotten while it is built is built anew.
+        $generation = self::generation();
         $begun = self::moment();
         $folder = self::folder($offer).'/'.hrtime(true);
         $accounts = array_values(DB::table('accounts')->whereNull('merged_into')->orderBy('id')->pluck('id')->all());
-        $work = function (int $worker, int $of) use ($offer, $folder, $begun, $accounts): void {
+        $work = function (int $worker, int $of) use ($offer, $folder, $generation, $begun, $accounts): void {
             // Millions of rows hold no cycle to be found; looking for some takes a tenth of the time.
             gc_disable();
             $from = intdiv($worker * count($accounts), $of);
             $own = array_slice($accounts, $from, intdiv(($worker + 1) * count($accounts), $of) - $from);
-            FileStore::write("$folder/$worker", (function () use ($offer, $own, $begun, $of): Generator {
-                yield from ['built' => $begun, 'shape' => self::SHAPE, 'parts' => (string) $of];
+            FileStore::write("$folder/$worker", (function () use ($offer, $own, $generation, $begun, $of): Generator {
+                yield from ['built' => $begun, 'shape' => self::SHAPE, 'parts' => (string) $of,
+                    'generation' => $generation];
                 $records = new Records($offer);
                 $pages = $records->pages($own);
                 yield from self::pieces(new Indexer($pages), $records->read(array_keys($pages)));
@@ -152,10 +156,15 @@ final class Indexes
         }
     }
 
-    /** All of an offer is to be built anew at the next search, as after every account was computed. */
+    /** All is to be built anew at the next search, on every machine, as after every account was computed. */
     public static function forget(): void
     {
-        array_map(unlink(...), glob(self::root().'/*/*/*/table.php') ?: []);
+        DB::table('finder_generation')->increment('number');
+    }
+
+    private static function generation(): string
+    {
+        return (string) DB::table('finder_generation')->value('number');
     }
 
     /**
@@ -170,11 +179,11 @@ final class Indexes
         yield from $indexer->pieces();
     }
 
-    /** @return list<FileStore> none: the index is torn, or of another shape */
-    private static function parts(string $folder): array
+    /** @return list<FileStore> none: the index is torn, of another shape, or behind */
+    private static function parts(string $folder, string $generation): array
     {
         $first = FileStore::open("$folder/0");
-        if ($first?->get('shape') !== self::SHAPE) {
+        if ($first?->get('shape') !== self::SHAPE || $first->get('generation') !== $generation) {
             return [];
         }
         $parts = [];

@@ -26,6 +26,12 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(ChangedAccounts::class);
         $this->app->scoped(FunctionNames::class);
+        $hosts = explode(',', config()->string('database.connections.mariadb.host'));
+        // Of several machines of a cluster whichever answers is asked, and it answers with what any of them wrote.
+        if (count($hosts) > 1) {
+            config(['database.connections.mariadb.host' => $hosts]);
+        }
+        $together = count($hosts) > 1 ? [PDO::MYSQL_ATTR_INIT_COMMAND => 'SET SESSION wsrep_sync_wait = 1'] : [];
         config(['database.connections.mariadb.isolation_level' => 'READ COMMITTED',
             'database.connections.mariadb.options' => [
                 // Standings are written as files that the server reads (App\Intake\Bulk).
@@ -33,7 +39,7 @@ final class AppServiceProvider extends ServiceProvider
                 // One way to the server for a question instead of two; no statement is asked twice on one connection.
                 PDO::ATTR_EMULATE_PREPARES => true,
                 PDO::MYSQL_ATTR_MULTI_STATEMENTS => false,
-            ]]);
+            ] + $together]);
     }
 
     public function boot(): void

@@ -11,6 +11,12 @@ use Throwable;
 /** Many rows at once, as a file that the server reads: statements with all their values cost it about twice as much. */
 final class Bulk
 {
+    /** From this mode on (innodb_autoinc_lock_mode) rows that are read from a file are numbered with gaps. */
+    private const INTERLEAVED = 2;
+
+    /** Rows of one statement. */
+    private const STATEMENT = 500;
+
     /**
      * @param  list<string>  $columns
      * @param  list<list<bool|float|int|string|null>>  $rows
@@ -21,11 +27,47 @@ final class Bulk
         if ($rows === []) {
             return [];
         }
+        [$mode, $step] = self::counting();
+        if ($mode >= self::INTERLEAVED) {
+            return array_merge(...array_map(
+                fn (array $some): array => self::statement($table, $columns, $some, $step),
+                array_chunk($rows, self::STATEMENT),
+            ));
+        }
         self::load($table, $columns, $rows, '');
-        // One statement gets consecutive ids (innodb_autoinc_lock_mode 0 or 1).
+
+        return self::numbered(count($rows), $step);
+    }
+
+    /**
+     * In a cluster several count at once, and only of a statement whose rows are known beforehand the ids follow each
+     * other.
+     *
+     * @param  list<string>  $columns
+     * @param  list<list<bool|float|int|string|null>>  $rows
+     * @return list<int>
+     */
+    private static function statement(string $table, array $columns, array $rows, int $step): array
+    {
+        DB::table($table)->insert(array_map(fn (array $row): array => array_combine($columns, $row), $rows));
+
+        return self::numbered(count($rows), $step);
+    }
+
+    /** @return list<int> the ids of the last statement, the first of which the server tells */
+    private static function numbered(int $rows, int $step): array
+    {
         $first = (int) DB::selectOne('SELECT LAST_INSERT_ID() AS id')->id;
 
-        return $first > 0 ? range($first, $first + count($rows) - 1) : [];
+        return $first > 0 ? array_map(fn (int $at): int => $first + $at * $step, range(0, $rows - 1)) : [];
+    }
+
+    /** @return array{int, int} how the server counts (innodb_autoinc_lock_mode), and by how much */
+    private static function counting(): array
+    {
+        $says = DB::selectOne('SELECT @@innodb_autoinc_lock_mode AS mode, @@auto_increment_increment AS step');
+
+        return [(int) $says->mode, (int) $says->step];
     }
 
     /**
