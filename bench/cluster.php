@@ -143,7 +143,9 @@ final class Cluster
 
     public function pdo(int $node, string $user = 'luftig', string $base = 'luftig'): PDO
     {
-        return new PDO('mysql:host='.self::NODES[$node].";port={$this->ports['db']};dbname=$base", $user, '', [PDO::ATTR_TIMEOUT => 5]);
+        $at = 'mysql:host='.self::NODES[$node].";port={$this->ports['db']};dbname=$base";
+
+        return new PDO($at, $user, '', [PDO::ATTR_TIMEOUT => 5]);
     }
 
     public function web(int $i): string
@@ -259,7 +261,8 @@ say(sprintf(
 limit('the slowest answer, in seconds', (float) end($times), 30);
 foreach ([0, 1, 2] as $node) {
     $there = $cluster->pdo($node)
-        ->query("SELECT domain, COUNT(*) FROM accounts WHERE domain LIKE 'kill-%' GROUP BY domain")->fetchAll(PDO::FETCH_KEY_PAIR);
+        ->query("SELECT domain, COUNT(*) FROM accounts WHERE domain LIKE 'kill-%' GROUP BY domain")
+        ->fetchAll(PDO::FETCH_KEY_PAIR);
     $lost = count(array_filter($done, fn (array $one): bool => ! isset($there[$one[0]])));
     $twice = count(array_filter($there, fn (int|string $many): bool => (int) $many > 1));
     holds("node $node: $lost lost, $twice doubled of ".count($done), $lost + $twice === 0);

@@ -7,6 +7,8 @@ declare(strict_types=1);
  *   ./luftig bench [accounts] [signals] [contacts] [part: standings, finder, intake, feeds, paths or alike]
  * A million inputs without good intentions, to every parser and form, on the demo:
  *   ./luftig bench fuzz [inputs] [seed]
+ * Each page of the demo, warm, in milliseconds and bytes:
+ *   ./luftig bench pages
  * And how good the ranking is, without a database:
  *   ./luftig bench judgement [worlds]
  */
@@ -43,6 +45,14 @@ if (($argv[1] ?? null) === 'fuzz') {
     require __DIR__.'/fuzz.php';
     Artisan::call('luftig:demo');
     fuzz((int) ($argv[2] ?? 1_000_000), (int) ($argv[3] ?? 1));
+    ended();
+}
+
+if (($argv[1] ?? null) === 'pages') {
+    require __DIR__.'/pages.php';
+    config(['app.debug' => false]);
+    Artisan::call('luftig:demo');
+    pages();
     ended();
 }
 

@@ -11,7 +11,8 @@ final class Tables
 {
     /** Derived from the rest, reference data that ships, or of this machine and this moment only. */
     private const NOT = [
-        'standings', 'recognised', 'finder_changes', 'finder_generation', 'cities', 'migrations', 'sessions', 'jobs', 'failed_jobs', 'cache',
+        'standings', 'recognised', 'finder_changes', 'finder_generation', 'cities', 'migrations', 'sessions', 'jobs',
+        'failed_jobs', 'cache',
         'cache_locks', 'submissions', 'turns',
         'event_deliveries', 'pasted', 'personal_access_tokens', 'private_addresses',
     ];

@@ -67,15 +67,18 @@ final readonly class FigureGains
             ->whereHas('account', fn ($account) => $account->whereNotNull('domain')->where(
                 fn ($either) => $either->whereNull('headcount')->orWhereNull('revenue'),
             ))->orderByDesc('points')->limit(self::LOOKED_AT)->get()->keyBy('account_id');
-        $figures = self::couldBe(RuleBook::of($offer->rules), $lacking);
+        $rules = $offer->rules;
+        $figures = Computed::of(
+            'figures', $offer, $lacking->keys()->all(), fn (): array => self::couldBe(RuleBook::of($rules), $lacking),
+        );
         $known = self::answered($lacking->keys()->all());
         $records = new Records;
         $candidates = [];
         foreach ($figures as $id => $one) {
-            $standing = $one['standing'];
+            $standing = $lacking[$one['account']] ?? throw new \LogicException('Only these are read.');
             $share = min(1.0, $user->pace / Gains::place($priorities, (float) $standing->priority));
             foreach ($services as $service) {
-                if (! isset($known["{$standing->account_id}|{$one['figure']->value}|{$service->id}"])) {
+                if (! isset($known["{$standing->account_id}|{$one['figure']}|{$service->id}"])) {
                     $candidates[] = LookUp::ofFact(
                         $id, $service->name, $service->price,
                         $records->chance($service, $standing->account->headquarters()?->country, Authority::sizeClass(
@@ -90,9 +93,10 @@ final readonly class FigureGains
         $proposed = [];
         foreach ($best as $line) {
             $one = $figures[(string) $line->id] ?? null;
-            if ($one !== null) {
+            $standing = $one === null ? null : $lacking[$one['account']] ?? null;
+            if ($one !== null && $standing !== null) {
                 $proposed[] = [
-                    'line' => $line, 'standing' => $one['standing'], 'figure' => $one['figure'],
+                    'line' => $line, 'standing' => $standing, 'figure' => Figure::from($one['figure']),
                     'low' => min($one['priorities']), 'high' => max($one['priorities']),
                 ];
             }
@@ -103,7 +107,7 @@ final readonly class FigureGains
 
     /**
      * @param  Collection<int, Standing>  $standings  by account
-     * @return array<string, array{standing: Standing, figure: Figure, priorities: non-empty-list<float>}>
+     * @return array<string, array{account: int, figure: string, priorities: non-empty-list<float>}>
      */
     private static function couldBe(RuleBook $book, Collection $standings): array
     {
@@ -127,7 +131,7 @@ final readonly class FigureGains
                 $values = $quartiles[$figure->value];
                 $of = $values[$trades[$id]] ?? $values[self::ALL] ?? null;
                 if ($of !== null && ! $figure->isKnownOf($standing->account)) {
-                    $couldBe["$id-{$figure->value}"] = ['standing' => $standing, 'figure' => $figure, 'priorities' => [
+                    $couldBe["$id-{$figure->value}"] = ['account' => $id, 'figure' => $figure->value, 'priorities' => [
                         self::priority($book, $facts, $timing, $figure, $of[0]),
                         self::priority($book, $facts, $timing, $figure, $of[1]),
                     ]];

@@ -65,7 +65,9 @@ final readonly class Gains
         $places = $standings->pluck('priority')->map(fn ($one): float => (float) $one)->sortDesc()->values()->all();
         $places = array_values($places);
         $book = RuleBook::of($offer->rules);
-        $first = self::first($book, $standings);
+        $first = Computed::of(
+            'gains', $offer, $standings->keys()->all(), fn (): array => self::first($book, $standings),
+        );
         $contacts = Contact::query()->with('account.places', 'channels')
             ->whereIn('id', array_column($first, 0))->get()->keyBy('id');
         $asked = self::asked($contacts->keys()->all());
