@@ -159,7 +159,8 @@ final class Indexes
     /** All is to be built anew at the next search, on every machine, as after every account was computed. */
     public static function forget(): void
     {
-        DB::table('finder_generation')->increment('number');
+        // None that was there before, not even in a base that was put back.
+        DB::table('finder_generation')->update(['number' => random_int(1, PHP_INT_MAX)]);
     }
 
     private static function generation(): string

@@ -7,7 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** Each machine derives an index of its own for the Finder, and knows by this number when it is behind. */
+/** Each machine derives an index of its own for the Finder, and knows by another number that it is behind. */
 return new class extends Migration
 {
     public function up(): void

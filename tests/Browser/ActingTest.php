@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverDimension;
+use Facebook\WebDriver\WebDriverKeys;
 
 /** Words that are used where they stand: copied, mailed, said; and the same on a phone. */
 final class ActingTest extends BrowserTestCase
@@ -99,6 +100,33 @@ final class ActingTest extends BrowserTestCase
         $this->fill('input[name="credits[team]"]', '600');
         $this->press('Set them');
         $this->see('more accounts into this week’s plan');
+    }
+
+    public function test_what_pays_is_ordered_for_every_night_and_figures_are_asked_for(): void
+    {
+        $this->signIn('Mira');
+        $this->open('/look-ups');
+        $this->press('Order it for every night');
+        $this->fill('input[name=credits]', '0');
+        $this->browser->executeScript('document.querySelector("input[name=credits]").form.noValidate = true');
+        $this->press($this->all('button', 'Order it')[0]);
+        $this->until('document.querySelector(".invalid-feedback, .text-danger")?.innerText.trim()', 'It is told why.');
+        $this->fill('input[name=credits]', '5');
+        $this->press($this->all('button', 'Order it')[0]);
+        $this->see('Standing order.');
+        $this->press('End it');
+        $this->until('! document.body.innerText.includes("Standing order.")', 'It is ended.');
+        $this->press($this->find('form[action$="/look-ups/figures"] button'));
+        $this->until('/look-ups\\/runs/.test(location.pathname)', 'The run is shown.');
+        $this->until('/finished|Finished|asked/.test(document.body.innerText)', 'It is under way.');
+    }
+
+    public function test_a_question_mark_says_what_a_screen_is_for(): void
+    {
+        $this->signIn('Mira');
+        $this->keys('?');
+        self::assertStringContainsString('Today', $this->dialog()->getText());
+        $this->keys(WebDriverKeys::ESCAPE);
     }
 
     public function test_on_a_phone_the_list_comes_first_and_opens_what_is_tapped(): void

@@ -11,8 +11,8 @@
             <select name="{{ $name }}" {{ $attributes->except('class')->class(['form-select',
                 'form-select-sm' => $small]) }}>
                 @foreach ($options as $option => $text)
-                    <option value="{{ $option }}"
-                        @selected(! is_array($value) && (string) $option === (string) $value)>{{ $text }}</option>
+                    <option value="{{ $option }}" @selected(! is_array($value)
+                        && (string) $option === (string) $value)>{{ $text }}</option>
                 @endforeach
             </select>
         @elseif ($lines !== null)
