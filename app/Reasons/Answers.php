@@ -8,6 +8,7 @@ use App\Models\Approach;
 use App\Models\Offer;
 use App\Models\Result;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Signal\Kind;
@@ -34,10 +35,28 @@ final readonly class Answers
 
     public static function of(Offer $offer, ?CarbonImmutable $since = null): self
     {
-        return new self($offer, Approach::query()->with('user', 'reason')
-            ->where('offer_id', $offer->id)->whereNotNull('result')
-            ->when($since !== null, fn ($query) => $query->where('made_at', '>=', $since))
-            ->orderBy('made_at')->orderBy('id')->get());
+        return new self(
+            $offer, self::made($offer, $since)->with('user', 'reason')->orderBy('made_at')->orderBy('id')->get(),
+        );
+    }
+
+    /**
+     * Those of which something came, without reading them.
+     *
+     * @return array{int, int} answered, of
+     */
+    public static function counted(Offer $offer, ?CarbonImmutable $since, ?CarbonImmutable $until = null): array
+    {
+        $made = self::made($offer, $since)->when($until !== null, fn ($query) => $query->where('made_at', '<', $until));
+
+        return [(clone $made)->whereIn('result', self::ANSWERS)->count(), $made->count()];
+    }
+
+    /** @return Builder<Approach> */
+    private static function made(Offer $offer, ?CarbonImmutable $since): Builder
+    {
+        return Approach::query()->where('offer_id', $offer->id)->whereNotNull('result')
+            ->when($since !== null, fn ($query) => $query->where('made_at', '>=', $since));
     }
 
     public static function isAnswer(Approach $approach): bool

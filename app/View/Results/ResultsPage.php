@@ -53,8 +53,8 @@ final readonly class ResultsPage
     {
         return array_map(fn (string $span): Tab => new Tab(
             self::LABELS[$span], route('results', ['span' => $span]), $span === $this->span,
-            Answers::of($this->offer, self::SPANS[$span] === null ? null
-                : now()->subDays(self::SPANS[$span])->toImmutable())->all()[1],
+            Answers::counted($this->offer, self::SPANS[$span] === null ? null
+                : now()->subDays(self::SPANS[$span])->toImmutable())[1],
         ), array_keys(self::SPANS));
     }
 
@@ -67,10 +67,8 @@ final readonly class ResultsPage
     public function change(): ?string
     {
         $month = now()->subDays(30)->toImmutable();
-        $older = Answers::of($this->offer, now()->subDays(60)->toImmutable())->approaches
-            ->filter(fn ($one): bool => $one->made_at < $month);
-        $now = new Rate('', ...Answers::of($this->offer, $month)->all());
-        $before = new Rate('', $older->filter(Answers::isAnswer(...))->count(), $older->count());
+        $now = new Rate('', ...Answers::counted($this->offer, $month));
+        $before = new Rate('', ...Answers::counted($this->offer, now()->subDays(60)->toImmutable(), $month));
 
         return $now->of === 0 || $before->of === 0 ? null
             : "In the last 30 days {$now->count()} answered ({$now->interval()}), in the 30 before "
