@@ -99,6 +99,10 @@ final class ApiTest extends TestCase
         );
         self::assertCount(1, $this->get_('/signals?kind=growth', 'listSignals')->json('data'));
         self::assertCount(1, $this->get_('/signals?since=2026-11-20T00:00:00Z', 'listSignals')->json('data'));
+        // 00:00 in UTC, and a moment after it.
+        foreach (['2026-11-20T02:00:00%2B02:00' => 1, '2026-11-20T02:00:01%2B02:00' => 0] as $since => $many) {
+            self::assertCount($many, $this->get_("/signals?since=$since", 'listSignals')->json('data'), $since);
+        }
         $this->get_("/signals/$id", 'signal')->assertJsonPath('data.title', 'A second furnace');
         $this->problem($this->asks('DELETE', "/signals/$id"), 422);
         $this->asks('DELETE', "/signals/$id?reason=Another+works")->assertNoContent();

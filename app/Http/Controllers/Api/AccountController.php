@@ -43,7 +43,7 @@ final class AccountController extends ApiController
                 ->where('subject', 'accounts')->findOrFail($request->integer('list'))->members()->reorder()
                 ->select('record_id')))
             ->when($request->filled('changed_since'), fn (Builder $q) => $q->where(
-                'updated_at', '>=', $request->date('changed_since'),
+                'updated_at', '>=', self::moment($request, 'changed_since'),
             ));
 
         return AccountResource::collection(self::pages($request, $query));

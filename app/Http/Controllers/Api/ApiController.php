@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Api;
 use App\Finder\Search;
 use App\Http\Controllers\Controller;
 use App\Models\Offer;
+use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Pagination\CursorPaginator;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -45,6 +46,13 @@ abstract class ApiController extends Controller
     protected static function most(Request $request): int
     {
         return $request->integer('limit') ?: self::PAGE;
+    }
+
+    /** As the base has it, wherever whoever asks is. */
+    protected static function moment(Request $request, string $field): ?CarbonImmutable
+    {
+        return $request->filled($field)
+            ? CarbonImmutable::parse($request->string($field)->toString(), 'UTC')->utc() : null;
     }
 
     /** As in an address of the Finder (on, c); a step that cannot be used is refused. */

@@ -51,7 +51,7 @@ final class ContactController extends ApiController
                 ->where('subject', 'contacts')->findOrFail($request->integer('list'))->members()->reorder()
                 ->select('record_id')))
             ->when($request->filled('changed_since'), fn (Builder $q) => $q->where(
-                'updated_at', '>=', $request->date('changed_since'),
+                'updated_at', '>=', self::moment($request, 'changed_since'),
             ));
 
         return ContactResource::collection(self::pages($request, $query));

@@ -33,7 +33,7 @@ final class SignalController extends ApiController
             $query->when($request->filled($asked), fn (Builder $q) => $q->where($column, $request->query($asked)));
         }
         $query->when($request->filled('since'), fn (Builder $q) => $q->where(
-            'occurred_at', '>=', $request->date('since'),
+            'occurred_at', '>=', self::moment($request, 'since'),
         ));
 
         return SignalResource::collection(self::pages($request, $query));
