@@ -38,7 +38,9 @@ final class ApproachController extends ApiController
         foreach (['account' => 'account_id', 'contact' => 'contact_id', 'user' => 'user_id'] as $asked => $column) {
             $query->when($request->filled($asked), fn (Builder $q) => $q->where($column, $request->integer($asked)));
         }
-        $query->when($request->filled('since'), fn (Builder $q) => $q->where('made_at', '>=', self::moment($request, 'since')));
+        $query->when($request->filled('since'), fn (Builder $q) => $q->where(
+            'made_at', '>=', self::moment($request, 'since'),
+        ));
         match ($result) {
             '' => $query, 'any' => $query->whereNotNull('result'), 'none' => $query->whereNull('result'),
             default => $query->where('result', $result),
