@@ -23,6 +23,10 @@ final class OwnTest extends BrowserTestCase
         $this->press('Keep');
         $this->see('Your pace is 12 approaches a day.');
         $this->see('Where I am signed in');
+        $this->press('Make my address');
+        $this->see('It is shown this once:');
+        $calendar = (string) file_get_contents(trim($this->find('main code')->getText()));
+        self::assertStringStartsWith('BEGIN:VCALENDAR', $calendar);
         $this->fill('input[name=current]', $told[2]);
         $this->fill('input[name=password]', 'four horses graze far');
         $this->fill('input[name=password_confirmation]', 'four horses graze far');
