@@ -76,7 +76,8 @@ final class DoorsTest extends TestCase
     private const IN_ADDRESSES = [
         'page', 'on', 'c', 'q', 'sort', 'tab', 'add', 'edit', 'vary', 'over', 'every', 'owner', 'part', 'columns',
         'state', 'words', 'since',
-        'find', 'contact', 'next', 'focus', 'value', 'field', 'e', 'x', 'last', 'list', 'contacts', 'least',
+        'find', 'contact', 'next', 'focus', 'value', 'field', 'e', 'x', 'last', 'list', 'contacts', 'least', 'email',
+        'first_name', 'last_name', 'name', 'title', 'text', 'kind', 'span', 'who', 'from', 'until',
     ];
 
     public function test_nobody_gets_in_without_signing_in(): void
