@@ -54,16 +54,28 @@ final class TakeDocument
         $feed = Feed::query()->firstOrCreate(['name' => self::NAMES[$format], 'format' => $format], [
             'address' => '', 'confidence' => self::CONFIDENCE, 'rhythm' => 0, 'user_id' => $by->id,
         ]);
-        if ($format === Feed::WEBHOOK) {
-            return self::events($path, $feed);
+        try {
+            return $format === Feed::WEBHOOK ? self::events($path, $feed) : self::items($path, $feed, $format);
+        } catch (Unreadable $e) {
+            // As if it had not been brought.
+            $feed->runs()->whereNull('finished_at')->delete();
+            if ($feed->wasRecentlyCreated) {
+                $feed->forceDelete();
+            }
+            throw $e;
         }
+    }
+
+    private static function items(string $path, Feed $feed, string $format): FeedRun
+    {
         $copy = (string) tempnam(sys_get_temp_dir(), 'luftig');
+        $document = new Fetched('', $copy);
         $format === 'posting-lines' ? self::asLines($path, $copy) : copy($path, $copy);
         $read = Formats::named($format);
         $run = FeedRun::query()->create(['feed_id' => $feed->id, 'started_at' => CarbonImmutable::now()])->refresh();
         $keep = new KeepItems($feed, $read::kind());
         $some = [];
-        foreach ($read->read(new Fetched('', $copy), Cursor::from(null))->items as $item) {
+        foreach ($read->read($document, Cursor::from(null))->items as $item) {
             $some[] = $item;
             if (count($some) === self::CHUNK) {
                 self::keep($keep, $some, $run);

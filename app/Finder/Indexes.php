@@ -160,7 +160,7 @@ final class Indexes
     public static function forget(): void
     {
         // None that was there before, not even in a base that was put back.
-        DB::table('finder_generation')->update(['number' => random_int(1, PHP_INT_MAX)]);
+        DB::table('finder_generation')->updateOrInsert(['id' => 1], ['number' => random_int(1, PHP_INT_MAX)]);
     }
 
     private static function generation(): string

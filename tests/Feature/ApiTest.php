@@ -124,7 +124,10 @@ final class ApiTest extends TestCase
             ->assertJsonPath('data.title', 'Head of Production')->assertJsonPath('data.last_name', 'Moe');
         self::assertSame(2, Channel::query()->where('contact_id', $id)->count());
         self::assertCount(2, $this->get_("/contacts?account={$this->tunhede->id}", 'contacts')->json('data'));
+        activity()->enableLogging();
         self::assertCount(1, $this->get_('/contacts?email=Nils@lovhult.example', 'contacts')->json('data'));
+        $logged = Activity::query()->where('description', 'exported')->latest('id')->firstOrFail();
+        self::assertStringNotContainsString('Nils', (string) json_encode($logged));
 
         KeepOut::factory()->create([
             'type' => 'contact', 'contact_id' => $this->ida->id, 'account_id' => $this->tunhede->id,

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Account;
 use App\Models\Feed;
 use App\Models\FeedItem;
+use App\Models\FeedRun;
 use App\Models\Intake;
 use App\Models\IntakeKind;
 use App\Models\Signal;
@@ -132,7 +133,7 @@ final class DocumentsTest extends TestCase
     {
         $this->drop('x.json', $text);
         self::assertStringContainsString($says, implode(' ', session('errors')?->all() ?? []));
-        self::assertSame(0, FeedItem::query()->count());
+        self::assertSame([0, 0, 0], [FeedItem::query()->count(), Feed::query()->count(), FeedRun::query()->count()]);
     }
 
     private function drop(string $name, string $text): TestResponse

@@ -58,7 +58,6 @@ final class AccountController extends ApiController
     public function store(AccountRequest $request, Offer $offer): JsonResponse
     {
         [$account] = ByHand::account(null, $request->cells(), self::user($request));
-
         app(ChangedAccounts::class)->settle();
 
         return self::made(self::resource($offer, $account), route('api.accounts.show', $account));

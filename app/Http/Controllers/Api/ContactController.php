@@ -34,7 +34,8 @@ final class ContactController extends ApiController
             'list' => ['nullable', 'integer'], 'changed_since' => ['bail', 'nullable', 'string', 'date'],
         ]);
         $user = self::user($request);
-        RecordsExported::dispatch($user, 'api', $request->fullUrl());
+        // Without what was asked for: an address in it would name somebody.
+        RecordsExported::dispatch($user, 'api', $request->url());
         $query = Contact::query()->whereNull('merged_into')->with(ContactResource::PARTS)
             ->unless($user->role === Role::Admin, fn (Builder $q) => $q->whereNotIn('id', KeepOut::query()->inForce()
                 ->where('type', KeepOutType::Contact)->where('reason', KeepOut::ASKED)->whereNotNull('contact_id')
