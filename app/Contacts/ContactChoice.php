@@ -37,9 +37,9 @@ final readonly class ContactChoice
 
     private EntriesInForce $barred;
 
-    public function __construct(private Offer $offer, private User $rep)
+    public function __construct(private Offer $offer, private User $rep, ?EntriesInForce $barred = null)
     {
-        $this->barred = EntriesInForce::now();
+        $this->barred = $barred ?? EntriesInForce::now();
     }
 
     /**
@@ -74,7 +74,8 @@ final readonly class ContactChoice
                     ? null
                     : $ranked[$contact->id] ?? null;
                 $made = $approached[$contact->id] ?? null;
-                $access = Reach::of($contact, $this->barred)->access;
+                // Who takes no part is not asked how they are reached.
+                $access = $row === null && $withRoles ? 0.0 : Reach::of($contact, $this->barred)->access;
 
                 return new Choosable(
                     $contact->id,

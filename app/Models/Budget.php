@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Database\Factories\BudgetFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * How many credits a month may take, of the team as a whole or of one of it.

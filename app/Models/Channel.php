@@ -8,7 +8,6 @@ use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
 use Database\Factories\ChannelFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
-use Illuminate\Database\Eloquent\Model;
 use Luftig\Core\Reach\AddressState;
 use Luftig\Core\Reach\Channel as Rule;
 use Luftig\Core\Reach\ChannelType;

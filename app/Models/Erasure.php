@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * The fingerprint of something that names a person who was erased; it keeps them from coming back.
  *

@@ -8,7 +8,6 @@ use Carbon\CarbonImmutable;
 use Database\Factories\LookUpFactory;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Luftig\Core\Reach\AddressState;
 

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Database\Factories\OwnFunctionFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
-use Illuminate\Database\Eloquent\Model;
 use Luftig\Core\Person\BusinessFunction;
 
 /**

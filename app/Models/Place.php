@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Database\Factories\PlaceFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A site of an account, perhaps its headquarters.

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Database\Factories\TagFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A word that is put on accounts and contacts.

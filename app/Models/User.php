@@ -45,6 +45,7 @@ final class User extends Authenticatable
     use HasFactory;
 
     use LogsActivity;
+    use ReadsQuickly;
 
     private const DAYS_A_WEEK = 5;
 

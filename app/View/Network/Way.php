@@ -26,9 +26,9 @@ final readonly class Way
     }
 
     /** @return list<self> the strongest first */
-    public static function to(Contact $contact, User $from, int $most = 5): array
+    public static function to(Contact $contact, User $from, int $most = 5, ?EntriesInForce $barred = null): array
     {
-        $isOut = EntriesInForce::now()->contact($contact->id) !== null;
+        $isOut = ($barred ?? EntriesInForce::now())->contact($contact->id) !== null;
 
         return array_map(
             fn (array $way): self => self::of($way, $contact, $isOut), Paths::to($contact, $from, $most),

@@ -5,15 +5,12 @@ declare(strict_types=1);
 namespace App\View\Today;
 
 use App\Channels\FirstSteps;
-use App\Contacts\ContactChoice;
-use App\Contacts\ForemostContacts;
 use App\KeepOut\EntriesInForce;
 use App\Models\Approach;
 use App\Models\Contact;
 use App\Models\Decision;
 use App\Models\Offer;
 use App\Models\Reason;
-use App\Models\Reservation;
 use App\Models\Standing;
 use App\Models\StandingState;
 use App\Models\User;
@@ -25,9 +22,9 @@ use App\View\Accounts\Narrowed;
 use App\View\Accounts\Ranking;
 use App\View\Steps;
 use Carbon\CarbonImmutable;
+use Generator;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Support\Collection;
-use Luftig\Core\Buying\Choice;
+use Illuminate\Database\Eloquent\Collection;
 use Luftig\Core\Buying\Skip;
 use Luftig\Core\Priority\DayPlan;
 use Luftig\Core\Priority\PlanCandidate;
@@ -54,9 +51,15 @@ final readonly class Plan
 
     public Narrowed $narrowed;
 
+    public EntriesInForce $barred;
+
+    private Approachable $approachable;
+
     public function __construct(private Offer $offer, private User $rep)
     {
+        $this->barred = EntriesInForce::now();
         $this->narrowed = Narrowed::ofToday($offer, $rep);
+        $this->approachable = new Approachable($offer, $rep, $this->narrowed, $this->barred);
     }
 
     public function usedToday(): int
@@ -110,19 +113,21 @@ final readonly class Plan
             ->whereBetween('act_by', [$today->toDateString(), $soon->toDateString()])
             ->orWhereBetween('fades_on', [$today->toDateString(), $soon->toDateString()]));
         $third = intdiv($this->rep->pace, self::SHARE);
-        $passed = [];
-        $rows = $left === 0 ? [] : $this->rows($hurried, $third + self::BESIDES, 'points', $passed);
+        $open = $passed = [];
         if ($left > 0) {
-            $seen = array_map(fn (PlanRow $row): int => $row->standing->account_id, $rows);
-            array_push($rows, ...$this->rows(
-                $ranked->whereNotIn('standings.account_id', $seen),
-                $left - min($third, count($rows)) + self::BESIDES, 'score', $passed,
-            ));
+            $hurried = $this->pages($hurried, $third + self::BESIDES, 'points');
+            $ranked = $this->pages($ranked, $left + self::BESIDES, 'score');
+            // What is looked at first of both is loaded together.
+            $this->look($hurried->current()->concat($ranked->current()));
+            $this->take($hurried, $third + self::BESIDES, $open, $passed);
+            $this->take($ranked, $left - min($third, count($open)) + self::BESIDES, $open, $passed);
         }
-        if (count($rows) < $left) {
+        if (count($open) < $left) {
             $waiting = $this->candidates(StandingState::Waiting)->where('push', '>=', 0);
-            array_push($rows, ...$this->rows($waiting, $left - count($rows), 'points', $passed));
+            $most = $left - count($open);
+            $this->take($this->pages($waiting, $most, 'points'), $most, $open, $passed);
         }
+        $rows = $this->made(array_values($open));
         $rows = array_column(array_map(fn (PlanRow $row): array => [$row->standing->account_id, $row], $rows), 1, 0);
         $plan = DayPlan::of(
             self::day($today), $this->rep->pace, $this->rep->paceOfWeek(), $usedToday, $usedThisWeek,
@@ -150,9 +155,11 @@ final readonly class Plan
     public function row(int $account): ?PlanRow
     {
         foreach ([StandingState::Ranked, StandingState::Waiting] as $state) {
-            $rows = $this->rows($this->candidates($state)->where('standings.account_id', $account), 1, 'points');
-            if ($rows !== []) {
-                return $rows[0];
+            $open = $passed = [];
+            $only = $this->candidates($state)->where('standings.account_id', $account);
+            $this->take($this->pages($only, 1, 'points'), 1, $open, $passed);
+            if ($open !== []) {
+                return $this->made(array_values($open))[0];
             }
         }
 
@@ -160,71 +167,71 @@ final readonly class Plan
     }
 
     /**
-     * The first of these accounts in which somebody is to be contacted, or nobody is known yet.
-     *
      * @param  Builder<Standing>  $candidates
+     * @param  int  $most  how many are wanted
      * @param  'points'|'score'  $by  the order in which they are looked at
-     * @param  array<int, array{Standing, Skip|null}>  $passed  by account, those in which nobody is, and why
-     * @return list<PlanRow>
+     * @return Generator<int, Collection<int, Standing>> page after page; none has no more
      */
-    private function rows(Builder $candidates, int $most, string $by, array &$passed = []): array
+    private function pages(Builder $candidates, int $most, string $by): Generator
     {
-        $rows = [];
-        $choosing = new ContactChoice($this->offer, $this->rep);
         if ($by === 'score') {
             $candidates = (clone $candidates)->reorder()->orderByDesc('score')->orderByRaw('act_by IS NULL, act_by')
                 ->orderBy('accounts.name')->orderBy('accounts.id');
         }
         // Most are taken; so few more than are wanted are looked at first.
-        $chunk = max(self::FEWEST, min(self::CHUNK, 2 * $most));
-        for ($page = 1; count($rows) < $most; $page++) {
-            $standings = Ranking::among($candidates, $page * $chunk, $by)
-                ->with('account.places', 'account.industries', 'account.technologies')->forPage($page, $chunk)->get();
-            $contacts = $this->narrowed->people($standings, ForemostContacts::of($this->offer, $standings->toBase()))
-                ->with('channels')->orderBy('id')->get();
-            $choices = $choosing->of($standings->toBase(), $contacts);
-            $planned = $this->plannedByOthers($standings);
-            $isOpen = fn (Standing $one): bool => ! isset($planned[$one->account_id])
-                && ($choices[$one->account_id]->taken !== []
-                    || $choices[$one->account_id]->skipped === [] && ! $this->narrowed->isOfPeople());
-            foreach ($standings->reject($isOpen) as $one) {
-                $passed[$one->account_id] = [$one, isset($planned[$one->account_id]) ? Skip::Reserved
-                    : self::why($choices[$one->account_id])];
-            }
-            $taken = $standings->filter($isOpen)->take($most - count($rows));
-            $rows = [...$rows, ...$this->made($taken, $choices, $contacts)];
-            if ($standings->count() < $chunk) {
-                break;
+        $size = max(self::FEWEST, min(self::CHUNK, 2 * $most));
+        for ($page = 1; true; $page++) {
+            $standings = Ranking::among($candidates, $page * $size, $by)->forPage($page, $size)->get();
+            yield $standings;
+            if ($standings->count() < $size) {
+                return;
             }
         }
-
-        return $rows;
     }
 
-    /**
-     * Accounts that a colleague's plan has: no two of us write to one company on a day.
-     *
-     * @param  Collection<int, Standing>  $standings
-     * @return array<int, int> by account
-     */
-    private function plannedByOthers(Collection $standings): array
+    /** @param  Collection<int, Standing>  $standings */
+    private function look(Collection $standings): void
     {
-        return Reservation::query()->whereIn('account_id', $standings->pluck('account_id'))->where('planned', true)
-            ->where('until', '>=', $this->rep->today()->toDateString())->where('user_id', '<>', $this->rep->id)
-            ->pluck('user_id', 'account_id')->all();
+        $standings->loadMissing('account.places', 'account.industries', 'account.technologies');
+        $this->approachable->look($standings);
     }
 
     /**
-     * @param  Collection<int, Standing>  $standings
-     * @param  array<int, Choice>  $choices
-     * @param  Collection<int, Contact>  $contacts
+     * Takes the first in which somebody is to be approached, and notes in which of those before them nobody is.
+     *
+     * @param  Generator<int, Collection<int, Standing>>  $pages
+     * @param  array<int, Standing>  $open  by account
+     * @param  array<int, array{Standing, Skip|null}>  $passed  by account, those in which nobody is, and why
+     */
+    private function take(Generator $pages, int $most, array &$open, array &$passed): void
+    {
+        $taken = 0;
+        foreach ($pages as $standings) {
+            $this->look($standings);
+            foreach ($standings as $one) {
+                if (isset($open[$one->account_id])) {
+                    continue;
+                }
+                if (! $this->approachable->isOpen($one)) {
+                    $passed[$one->account_id] = [$one, $this->approachable->why($one)];
+                } elseif ($taken < $most) {
+                    $open[$one->account_id] = $one;
+                    $taken++;
+                }
+            }
+            if ($taken === $most) {
+                return;
+            }
+        }
+    }
+
+    /**
+     * @param  list<Standing>  $standings
      * @return list<PlanRow>
      */
-    private function made(Collection $standings, array $choices, Collection $contacts): array
+    private function made(array $standings): array
     {
-        $barred = EntriesInForce::now();
-        /** @var array<int|string, Contact> $byId */
-        $byId = $contacts->keyBy('id')->all();
+        $standings = new Collection($standings);
         $catalogue = RuleBook::catalogueOf(
             $this->offer->rules ?? throw new \LogicException('An offer without rules has no standings.'),
         );
@@ -234,20 +241,18 @@ final readonly class Plan
         $ready = Reason::query()->inState('ready')->where('offer_id', $this->offer->id)
             ->where('user_id', $this->rep->id)->whereIn('account_id', $accounts)->oldest('id')->get()
             ->keyBy('account_id');
-        CommonGround::load($contacts->whereIn('id', array_merge([], ...array_map(
-            fn (Choice $choice): array => $choice->taken, array_values($choices),
-        ))));
-        $first = FirstSteps::for($this->offer, $this->rep, $contacts);
+        $people = array_map($this->approachable->people(...), $standings->keyBy('account_id')->all());
+        $all = collect(array_merge([], ...array_values($people)));
+        CommonGround::load($all);
+        $first = FirstSteps::for($this->offer, $this->rep, $all);
         $rows = [];
         foreach ($standings as $standing) {
-            $people = array_map(
-                fn (int|string $id): Contact => $byId[$id], $choices[$standing->account_id]->taken,
-            );
+            $to = $people[$standing->account_id];
             // Whom a reason is ready for comes first.
             $reason = $ready[$standing->account_id] ?? null;
-            usort($people, fn (Contact $a, Contact $b): int => ($b->id === $reason?->contact_id)
+            usort($to, fn (Contact $a, Contact $b): int => ($b->id === $reason?->contact_id)
                 <=> ($a->id === $reason?->contact_id));
-            $contact = $people[0] ?? null;
+            $contact = $to[0] ?? null;
             $own = $lines[$standing->account_id];
             $rows[] = new PlanRow(
                 $standing,
@@ -257,28 +262,15 @@ final readonly class Plan
                     $this->offer, $standing->account, $contact, $own, used: $used[$standing->account_id] ?? [],
                 ),
                 $catalogue,
-                array_slice($people, 1),
+                array_slice($to, 1),
                 $reason?->contact_id === $contact?->id ? $reason : null,
                 $contact === null ? null : Steps::of(
-                    $first, $contact->setRelation('account', $standing->account), $own, $barred,
+                    $first, $contact->setRelation('account', $standing->account), $own, $this->barred,
                 ),
             );
         }
 
         return $rows;
-    }
-
-    /** The most telling of why nobody there is to be contacted. */
-    private static function why(Choice $choice): ?Skip
-    {
-        $skips = array_values($choice->skipped);
-        foreach ([Skip::AccountFull, Skip::Approached, Skip::Reserved, Skip::Held, Skip::NoWay] as $skip) {
-            if (in_array($skip, $skips, true)) {
-                return $skip;
-            }
-        }
-
-        return $skips[0] ?? null;
     }
 
     /** The same approach to another of its people, in words for them; the row itself where it is none of them. */
@@ -304,7 +296,7 @@ final readonly class Plan
             array_values(array_filter($people, fn (Contact $one): bool => $one !== $to)),
             steps: $to === null ? null : Steps::of(
                 FirstSteps::for($this->offer, $this->rep, collect([$to])), $to->setRelation('account', $account),
-                $row->lines, EntriesInForce::now(),
+                $row->lines, $this->barred,
             ),
         );
     }

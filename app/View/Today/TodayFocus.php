@@ -16,9 +16,12 @@ final readonly class TodayFocus
     public ?Ways $ways;
 
     /** @param  User  $rep  who looks */
-    public function __construct(public Offer $offer, public ?PlanRow $focus, private User $rep)
-    {
-        $barred = EntriesInForce::now();
+    public function __construct(
+        public Offer $offer,
+        public ?PlanRow $focus,
+        private User $rep,
+        private EntriesInForce $barred,
+    ) {
         $this->ways = match (true) {
             $focus === null => null,
             $focus->reason !== null => Ways::byReason(
@@ -34,7 +37,8 @@ final readonly class TodayFocus
     {
         $contact = $this->focus?->contact;
 
-        return $contact === null || $contact->intro <= 0 ? null : Way::to($contact, $this->rep, 1)[0] ?? null;
+        return $contact === null || $contact->intro <= 0
+            ? null : Way::to($contact, $this->rep, 1, $this->barred)[0] ?? null;
     }
 
     /** Of one account alone; the day is not planned anew for it. Where it is no longer there, the first of the plan. */
@@ -43,6 +47,6 @@ final readonly class TodayFocus
         $plan = new Plan($offer, $rep);
         $row = $plan->row($account) ?? array_merge(...array_values($plan->groups()))[0] ?? null;
 
-        return new self($offer, $row === null ? null : $plan->addressed($row, $to, $angle), $rep);
+        return new self($offer, $row === null ? null : $plan->addressed($row, $to, $angle), $rep, $plan->barred);
     }
 }

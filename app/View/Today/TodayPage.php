@@ -74,7 +74,7 @@ final readonly class TodayPage
             $offer,
             $rep,
             array_combine(array_map(fn (string $key): string => Planned::GROUPS[$key], array_keys($groups)), $groups),
-            new TodayFocus($offer, $row, $rep),
+            new TodayFocus($offer, $row, $rep, $plan->barred),
             self::lead($plan, $rep),
             $day->leftOut(),
             $plan->left() === 0 ? $plan->tomorrow(self::TOMORROW) : [],
