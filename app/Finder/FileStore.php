@@ -78,9 +78,9 @@ final class FileStore implements Store
 
     public function keys(string $prefix): array
     {
-        return array_values(array_filter(
-            array_map(strval(...), array_keys($this->table)),
-            static fn (string $key): bool => str_starts_with($key, $prefix),
-        ));
+        // Asked dozens of times for a page, of thousands of keys.
+        return array_map(
+            strval(...), array_values(preg_grep('~^'.preg_quote($prefix, '~').'~', array_keys($this->table)) ?: []),
+        );
     }
 }

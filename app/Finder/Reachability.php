@@ -81,15 +81,22 @@ final readonly class Reachability
         return $how.($this->new ? ', not known yet' : '');
     }
 
+    /** Changes with whatever may say who knows whom. */
+    public static function stamp(Offer $offer): string
+    {
+        return Indexes::stamp($offer).' '.Acquaintance::stamp();
+    }
+
     /**
      * Asked again only when something changed that may say who knows whom: to go over thousands of people takes
      * seconds.
      *
+     * @param  string|null  $stamp  where many are asked at once
      * @return list<int> contacts
      */
-    public function ids(Offer $offer): array
+    public function ids(Offer $offer, ?string $stamp = null): array
     {
-        $stamp = Indexes::stamp($offer).' '.Acquaintance::stamp();
+        $stamp ??= self::stamp($offer);
         [$known, $ids] = Cache::get($key = "{$this->named()} ".DB::getDatabaseName(), ['', '']);
         if ($known !== $stamp) {
             $found = $this->found();

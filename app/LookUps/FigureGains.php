@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\LookUps;
 
+use App\Models\Account;
 use App\Models\Figure;
 use App\Models\LookUp as Line;
 use App\Models\LookUpService;
@@ -16,9 +17,7 @@ use App\Standings\RuleBook;
 use App\Standings\StandingFacts;
 use App\Standings\Standings;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Luftig\Core\Buying\Authority;
 use Luftig\Core\Fit\AccountFacts;
 use Luftig\Core\Priority\LookUp;
 use Luftig\Core\Priority\LookUps;
@@ -63,37 +62,41 @@ final readonly class FigureGains
         $priorities = array_values(array_map(
             floatval(...), (clone $ranked)->orderByDesc('priority')->pluck('priority')->all(),
         ));
-        $lacking = (clone $ranked)->with('account.places', 'account.industries')
+        /** @var array<int, float> $lacking priorities by account */
+        $lacking = array_map(floatval(...), (clone $ranked)
             ->whereHas('account', fn ($account) => $account->whereNotNull('domain')->where(
                 fn ($either) => $either->whereNull('headcount')->orWhereNull('revenue'),
-            ))->orderByDesc('points')->limit(self::LOOKED_AT)->get()->keyBy('account_id');
+            ))->orderByDesc('points')->limit(self::LOOKED_AT)->toBase()->pluck('priority', 'account_id')->all());
         $rules = $offer->rules;
-        $figures = Computed::of(
-            'figures', $offer, $lacking->keys()->all(), fn (): array => self::couldBe(RuleBook::of($rules), $lacking),
-        );
-        $known = self::answered($lacking->keys()->all());
+        $figures = Computed::of('figures', $offer, array_keys($lacking), fn (): array => self::couldBe(
+            RuleBook::of($rules), array_keys($lacking),
+        ));
+        $companies = Companies::of(array_keys($lacking));
+        $known = self::answered(array_keys($lacking));
         $records = new Records;
         $candidates = [];
         foreach ($figures as $id => $one) {
-            $standing = $lacking[$one['account']] ?? throw new \LogicException('Only these are read.');
-            $share = min(1.0, $user->pace / Gains::place($priorities, (float) $standing->priority));
+            [$account, $priority] = [$one['account'], $lacking[$one['account']]];
+            $share = min(1.0, $user->pace / Gains::place($priorities, $priority));
             foreach ($services as $service) {
-                if (! isset($known["{$standing->account_id}|{$one['figure']}|{$service->id}"])) {
+                if (! isset($known["$account|{$one['figure']}|{$service->id}"])) {
                     $candidates[] = LookUp::ofFact(
                         $id, $service->name, $service->price,
-                        $records->chance($service, $standing->account->headquarters()?->country, Authority::sizeClass(
-                            $standing->account->headcount,
-                        )), (float) $standing->priority, $one['priorities'], $share,
+                        $records->chance($service, $companies->country($account), $companies->size($account)),
+                        $priority, $one['priorities'], $share,
                     );
                 }
             }
         }
         $best = array_slice(LookUps::within($budget, $candidates)->proposed, 0, self::MOST);
 
+        $standings = (clone $ranked)->with('account')->whereIn('account_id', array_map(
+            fn (LookUp $line): int => $figures[(string) $line->id]['account'], $best,
+        ))->get()->keyBy('account_id');
         $proposed = [];
         foreach ($best as $line) {
             $one = $figures[(string) $line->id] ?? null;
-            $standing = $one === null ? null : $lacking[$one['account']] ?? null;
+            $standing = $one === null ? null : $standings[$one['account']] ?? null;
             if ($one !== null && $standing !== null) {
                 $proposed[] = [
                     'line' => $line, 'standing' => $standing, 'figure' => Figure::from($one['figure']),
@@ -106,31 +109,31 @@ final readonly class FigureGains
     }
 
     /**
-     * @param  Collection<int, Standing>  $standings  by account
+     * @param  list<int>  $ids  of accounts
      * @return array<string, array{account: int, figure: string, priorities: non-empty-list<float>}>
      */
-    private static function couldBe(RuleBook $book, Collection $standings): array
+    private static function couldBe(RuleBook $book, array $ids): array
     {
-        if ($standings->isEmpty()) {
+        if ($ids === []) {
             return [];
         }
         $now = CarbonImmutable::now();
-        $trades = $standings->map(fn (Standing $one): string => substr(
-            (string) $one->account->industries->first()?->code, 0, 2,
-        ))->all();
+        $accounts = Account::query()->with('industries')->whereKey($ids)->get()->getDictionary();
+        $trades = array_map(
+            fn (Account $one): string => substr((string) $one->industries->first()?->code, 0, 2), $accounts,
+        );
         $quartiles = array_map(
             fn (Figure $figure): array => self::quartiles($figure, array_values(array_unique($trades))),
             array_combine(array_column(Figure::cases(), 'value'), Figure::cases()),
         );
         $couldBe = [];
-        $which = '`id` IN ('.$standings->keys()->implode(',').')';
+        $which = '`id` IN ('.implode(',', $ids).')';
         foreach (FactsReader::for($now, $book)->read($which) as $id => $facts) {
             $timing = Timing::of($book->catalogue, $facts->seriesFor($book->offer), $now->getTimestamp());
-            $standing = $standings[$id] ?? throw new \LogicException('Only these are read.');
             foreach (Figure::cases() as $figure) {
                 $values = $quartiles[$figure->value];
                 $of = $values[$trades[$id]] ?? $values[self::ALL] ?? null;
-                if ($of !== null && ! $figure->isKnownOf($standing->account)) {
+                if ($of !== null && ! $figure->isKnownOf($accounts[$id])) {
                     $couldBe["$id-{$figure->value}"] = ['account' => $id, 'figure' => $figure->value, 'priorities' => [
                         self::priority($book, $facts, $timing, $figure, $of[0]),
                         self::priority($book, $facts, $timing, $figure, $of[1]),
@@ -202,10 +205,8 @@ final readonly class FigureGains
      */
     private static function answered(array $accounts): array
     {
-        return Line::query()->lately()->whereIn('account_id', $accounts)
-            ->whereIn('state', [Line::FOUND, Line::NOTHING])->get()
-            ->mapWithKeys(fn (Line $one): array => [
-                "{$one->account_id}|{$one->fact?->value}|{$one->look_up_service_id}" => true,
-            ])->all();
+        return array_fill_keys(Line::query()->lately()->whereIn('account_id', $accounts)
+            ->whereIn('state', [Line::FOUND, Line::NOTHING])->toBase()->get(['account_id', 'fact', 'look_up_service_id'])
+            ->map(fn ($one): string => "{$one->account_id}|{$one->fact}|{$one->look_up_service_id}")->all(), true);
     }
 }

@@ -16,8 +16,6 @@ use App\Standings\RuleBook;
 use App\Standings\StandingFacts;
 use App\Standings\Standings;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Collection;
-use Luftig\Core\Buying\Authority;
 use Luftig\Core\Priority\LookUp;
 use Luftig\Core\Priority\LookUps;
 use Luftig\Core\Priority\Points;
@@ -55,55 +53,57 @@ final readonly class Gains
     public static function for(Offer $offer, User $user, float $budget): self
     {
         $services = LookUpService::query()->that(LookUpService::FINDS)->where('price', '>', 0)->get()->keyBy('name');
-        $standings = Standing::query()->with('account.places')->where('offer_id', $offer->id)
+        /** @var array<int, float> $priorities by account, the best first */
+        $priorities = array_map(floatval(...), Standing::query()->where('offer_id', $offer->id)
             ->where('state', StandingState::Ranked)->whereHas(
                 'account', fn ($account) => $account->whereNull('owner_id')->orWhere('owner_id', $user->id),
-            )->orderByDesc('points')->limit(self::LOOKED_AT)->get()->keyBy('account_id');
-        if ($services->isEmpty() || $standings->isEmpty() || $budget <= 0 || $offer->rules === null) {
+            )->orderByDesc('points')->limit(self::LOOKED_AT)->toBase()->pluck('priority', 'account_id')->all());
+        if ($services->isEmpty() || $priorities === [] || $budget <= 0 || $offer->rules === null) {
             return new self([], 0.0, 0.0, 0);
         }
-        $places = $standings->pluck('priority')->map(fn ($one): float => (float) $one)->sortDesc()->values()->all();
-        $places = array_values($places);
-        $book = RuleBook::of($offer->rules);
-        $first = Computed::of(
-            'gains', $offer, $standings->keys()->all(), fn (): array => self::first($book, $standings),
-        );
-        $contacts = Contact::query()->with('account.places', 'channels')
-            ->whereIn('id', array_column($first, 0))->get()->keyBy('id');
-        $asked = self::asked($contacts->keys()->all());
+        $places = array_values($priorities);
+        rsort($places);
+        $rules = $offer->rules;
+        $first = Computed::of('gains', $offer, array_keys($priorities), fn (): array => self::first(
+            RuleBook::of($rules), array_keys($priorities),
+        ));
+        $contacts = Contact::query()->whereIn('id', array_column($first, 0))->toBase()->pluck('account_id', 'id')->all();
+        $companies = Companies::of($contacts);
+        $asked = self::asked(array_keys($contacts));
         $records = new Records;
         $candidates = $enters = [];
         foreach ($first as $account => [$id, $with, $isReached]) {
-            [$contact, $priority] = [$contacts[$id] ?? null, (float) ($standings[$account]->priority ?? 0)];
-            if ($contact === null) {
+            if (! isset($contacts[$id])) {
                 continue;
             }
             $place = self::place($places, $with);
             foreach ($services as $service) {
-                if (! isset($asked["$id|{$service->id}"]) && $contact->account->domain !== null) {
+                if (! isset($asked["$id|{$service->id}"]) && $companies->hasDomain($contacts[$id])) {
                     $candidates[] = new LookUp(
                         $id,
                         $service->name,
                         $service->price,
                         $records->chance(
-                            $service,
-                            $contact->account->headquarters()?->country,
-                            Authority::sizeClass($contact->account->headcount),
+                            $service, $companies->country($contacts[$id]), $companies->size($contacts[$id]),
                         ),
-                        $priority,
+                        $priorities[$account],
                         $with,
                         min(1.0, $user->pace / $place),
                     );
                 }
             }
-            $now = $isReached ? self::place($places, $priority) : INF;
+            $now = $isReached ? self::place($places, $priorities[$account]) : INF;
             $enters[$id] = $place <= $user->paceOfWeek() && $now > $user->paceOfWeek();
         }
         $best = array_slice(LookUps::within($budget, $candidates)->proposed, 0, self::MOST);
 
+        $people = Contact::query()->with('account')->whereKey(array_map(fn (LookUp $one): int => (int) $one->id, $best))
+            ->get()->getDictionary();
+        $standings = Standing::query()->with('account')->where('offer_id', $offer->id)
+            ->whereIn('account_id', array_column($people, 'account_id'))->get()->keyBy('account_id');
         $proposed = [];
         foreach ($best as $one) {
-            $contact = $contacts[$one->id] ?? null;
+            $contact = $people[$one->id] ?? null;
             $standing = $contact === null ? null : $standings[$contact->account_id] ?? null;
             $service = $services[$one->service] ?? null;
             if ($contact !== null && $standing !== null && $service !== null) {
@@ -120,16 +120,16 @@ final readonly class Gains
     }
 
     /**
-     * @param  Collection<int, Standing>  $standings  by account
+     * @param  list<int>  $accounts
      * @return array<int, array{int, float, bool}> account → whom one would take first if each had a checked address and
      *     who has none, the priority with it, and whether anybody is reached there now
      */
-    private static function first(RuleBook $book, Collection $standings): array
+    private static function first(RuleBook $book, array $accounts): array
     {
         $now = CarbonImmutable::now();
-        $checked = self::checked($standings->keys()->all());
+        $checked = self::checked($accounts);
         $read = $chosen = $first = [];
-        $which = '`id` IN ('.$standings->keys()->implode(',').')';
+        $which = '`id` IN ('.implode(',', $accounts).')';
         foreach (FactsReader::for($now, $book)->read($which) as $id => $facts) {
             $timing = Timing::of($book->catalogue, $facts->seriesFor($book->offer), $now->getTimestamp());
             // What is known beside it counts on; of an address that is doubtful now a little twice, for choosing only.
@@ -206,9 +206,9 @@ final readonly class Gains
      */
     private static function asked(array $contacts): array
     {
-        return Line::query()->lately()->whereIn('contact_id', $contacts)
-            ->whereIn('state', [Line::FOUND, Line::NOTHING])->get()
-            ->mapWithKeys(fn (Line $one): array => ["{$one->contact_id}|{$one->look_up_service_id}" => true])->all();
+        return array_fill_keys(Line::query()->lately()->whereIn('contact_id', $contacts)
+            ->whereIn('state', [Line::FOUND, Line::NOTHING])->toBase()->get(['contact_id', 'look_up_service_id'])
+            ->map(fn ($one): string => "{$one->contact_id}|{$one->look_up_service_id}")->all(), true);
     }
 
     /** @param  list<float>  $priorities  the highest first */

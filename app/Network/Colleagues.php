@@ -40,7 +40,7 @@ final class Colleagues
                         $same !== 0,
                     ),
                     "worked at {$row->name} together until "
-                        .CarbonImmutable::parse($row->until)->isoFormat('MMM YYYY'),
+                        .CarbonImmutable::parse($row->until)->format('M Y'),
                 ];
             }
             foreach (self::inCircles("k.contact_id IN ($in)$only") as $row) {

@@ -111,7 +111,7 @@ final class Ties
                             $functions !== 0,
                         ),
                         'worked at '.($station->account->name ?? $station->name).' together until '
-                            .$to->isoFormat('MMM YYYY'),
+                            .$to->format('M Y'),
                     );
                 }
             }
@@ -129,9 +129,9 @@ final class Ties
     {
         return implode(', ', array_filter([
             'in the address book',
-            $relation->since === null ? null : 'since '.$relation->since->isoFormat('YYYY'),
+            $relation->since === null ? null : 'since '.$relation->since->format('Y'),
             $relation->exchanges === null ? null : Format::count($relation->exchanges, 'exchange'),
-            $relation->last_exchange === null ? null : 'last '.$relation->last_exchange->isoFormat('MMM YYYY'),
+            $relation->last_exchange === null ? null : 'last '.$relation->last_exchange->format('M Y'),
         ]));
     }
 }

@@ -47,9 +47,12 @@ final readonly class Answers
      */
     public static function counted(Offer $offer, ?CarbonImmutable $since, ?CarbonImmutable $until = null): array
     {
-        $made = self::made($offer, $since)->when($until !== null, fn ($query) => $query->where('made_at', '<', $until));
+        $row = self::made($offer, $since)->when($until !== null, fn ($query) => $query->where('made_at', '<', $until))
+            ->toBase()->selectRaw('SUM(result IN (?, ?)) AS answered, COUNT(*) AS made', array_column(
+                self::ANSWERS, 'value',
+            ))->first();
 
-        return [(clone $made)->whereIn('result', self::ANSWERS)->count(), $made->count()];
+        return [(int) $row?->answered, (int) $row?->made];
     }
 
     /** @return Builder<Approach> */
@@ -75,7 +78,7 @@ final readonly class Answers
     {
         $roles = $this->roles();
         $lists = $this->lists();
-        $newest = self::newest($this->approaches);
+        $newest = $this->ages();
 
         return array_filter([
             'Kind of signal' => $this->by(fn (Approach $one): array => array_map(
@@ -173,6 +176,12 @@ final readonly class Answers
         }
 
         return $lists;
+    }
+
+    /** @return array<int, float> approach → how many days before it the newest signal of its account was */
+    public function ages(): array
+    {
+        return once(fn (): array => self::newest($this->approaches));
     }
 
     /**

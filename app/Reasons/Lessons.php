@@ -56,9 +56,11 @@ final readonly class Lessons
     /** Which results they are: another result, or none, and it is another. */
     public function mark(): string
     {
-        $results = $this->approaches->map(fn (Approach $one): array => [$one->id, $one->result, $one->snapshot]);
-
-        return hash('xxh128', serialize([$this->prior->id, $results->all()]));
+        return once(fn (): string => hash('xxh128', serialize([
+            $this->prior->id, $this->approaches->map(
+                fn (Approach $one): array => [$one->id, $one->result, $one->getRawOriginal('snapshot')],
+            )->all(),
+        ])));
     }
 
     /** What the rules would be, not saved; null where results are too few. */
@@ -127,21 +129,30 @@ final readonly class Lessons
 
     /**
      * @param  array<string, RuleSet>  $others  name → other rules to look back at
+     * @param  array<int, float>|null  $newest  approach → how many days before it the newest signal was, where known
      * @return array<string, LookBack> ranking → how well it told who would answer
      */
-    public function lookingBack(array $others = []): array
+    public function lookingBack(array $others = [], ?array $newest = null): array
     {
-        $newest = Answers::newest($this->approaches);
-        $rankings = array_map($this->ranking(...), ['by these rules' => $this->inForce, ...$others]) + [
-            'newest signal first' => fn (Approach $one): float => -($newest[$one->id] ?? INF),
-            'by fit only' => fn (Approach $one): float => (float) ($one->snapshot['fit'] ?? 0),
-        ];
+        $newest ??= Answers::newest($this->approaches);
+        $rules = ['by these rules' => $this->inForce, ...$others];
+        $set = array_map(fn (RuleSet $one): array => [$one->kinds, $one->points], $rules);
 
-        return array_map(fn (callable $score): LookBack => LookBack::of(array_values(
-            $this->approaches->map(fn (Approach $one): array => [
-                (float) $one->made_at->getTimestamp(), Answers::isAnswer($one), $score($one),
-            ])->all(),
-        )), $rankings);
+        return $this->once('back '.hash('xxh128', serialize([$set, $newest])), fn (): array => array_map(
+            $this->back(...),
+            array_map($this->ranking(...), $rules) + [
+                'newest signal first' => fn (Approach $one): float => -($newest[$one->id] ?? INF),
+                'by fit only' => fn (Approach $one): float => (float) ($one->snapshot['fit'] ?? 0),
+            ],
+        ));
+    }
+
+    /** @param  callable(Approach): float  $score */
+    private function back(callable $score): LookBack
+    {
+        return LookBack::of(array_values($this->approaches->map(fn (Approach $one): array => [
+            (float) $one->made_at->getTimestamp(), Answers::isAnswer($one), $score($one),
+        ])->all()));
     }
 
     /** @return callable(Approach): float */

@@ -61,7 +61,7 @@ final class RecordApproach
         $why = match (true) {
             $barred !== null => "they are kept out ($barred)",
             $held !== null => "{$held->user->name} has reserved {$contact->name()} until "
-                .$held->until->isoFormat('dddd D MMMM'),
+                .$held->until->format('l j F'),
             default => null,
         };
         if ($why !== null) {

@@ -55,7 +55,7 @@ final class WriteReason
         $taken = $contact === null ? null : TakeContact::take($offer, $contact, $by);
         if ($taken !== null) {
             self::refuse('contact', "{$taken->user->name} has reserved {$contact->name()} until "
-                .$taken->until->isoFormat('dddd D MMMM')
+                .$taken->until->format('l j F')
                 .". The reason was not recorded; choose somebody else, or agree with {$taken->user->name}.");
         }
 

@@ -72,31 +72,31 @@ final class Format
     /** 3 March */
     public static function day(CarbonInterface $day): string
     {
-        return $day->isoFormat('D MMMM');
+        return $day->format('j F');
     }
 
     /** Tuesday 3 March */
     public static function weekday(CarbonInterface $day): string
     {
-        return $day->isoFormat('dddd D MMMM');
+        return $day->format('l j F');
     }
 
     /** 3 March 2026 */
     public static function date(CarbonInterface $day): string
     {
-        return $day->isoFormat('D MMMM YYYY');
+        return $day->format('j F Y');
     }
 
     /** Mar 2026 */
     public static function month(CarbonInterface $day): string
     {
-        return $day->isoFormat('MMM YYYY');
+        return $day->format('M Y');
     }
 
     /** 3 March 2026, 09:00 UTC */
     public static function moment(CarbonInterface $time): string
     {
-        return $time->isoFormat('D MMMM YYYY, HH:mm').' UTC';
+        return $time->format('j F Y, H:i').' UTC';
     }
 
     /** From when to when, as far as it is known. */

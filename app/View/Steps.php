@@ -116,7 +116,7 @@ final readonly class Steps
         $hour = new LocalHour($this->there->dayOfWeekIso, 60 * $this->there->hour + $this->there->minute);
         $opens = $this->there->addMinutes($hour->untilCalls());
 
-        return ($opens->isSameDay($this->there) ? '' : 'on '.$opens->isoFormat('dddd').' ').'from '
+        return ($opens->isSameDay($this->there) ? '' : 'on '.$opens->format('l').' ').'from '
             .$opens->format('G:i').' there';
     }
 }

@@ -36,7 +36,7 @@ final class DecisionController extends Controller
 
         $what = $decision === 'kept'
             ? ($owner?->is(self::user($request)) === true ? 'yours' : "{$owner?->name}'s")
-            : $until?->isoFormat('dddd D MMMM');
+            : $until?->format('l j F');
 
         return redirect()->to($request->nextPage())
             ->with('said', $account->name.' '.sprintf(self::SAID[$decision], $what))

@@ -20,7 +20,7 @@ final class ReservationController extends Controller
         if ($taken !== null) {
             return back()->withErrors([
                 'taken' => $contact->name().' was reserved by '.$taken->user->name.' just before you, until '
-                    .$taken->until->isoFormat('dddd D MMMM').'.',
+                    .$taken->until->format('l j F').'.',
             ]);
         }
 

@@ -95,7 +95,7 @@ final readonly class GroupRow
             $this->place?->part === Part::Blocker => 'marked as a blocker',
             $this->barred !== null => 'kept out: '.$this->barred,
             $this->skip === Skip::Reserved && $this->reservation !== null => 'reserved by '
-                .$this->reservation->user->name.' until '.$this->reservation->until->isoFormat('D MMM'),
+                .$this->reservation->user->name.' until '.$this->reservation->until->format('j M'),
             default => $this->skip?->label(),
         };
     }

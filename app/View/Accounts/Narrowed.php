@@ -70,8 +70,8 @@ final readonly class Narrowed
     /** @return array<int|string, string> */
     public function lists(): array
     {
-        return ['' => 'any list or none'] + KeptList::query()->where('offer_id', $this->offer->id)->latest('id')
-            ->limit(self::LISTS)->pluck('name', 'id')->all();
+        return once(fn (): array => ['' => 'any list or none'] + KeptList::query()->where('offer_id', $this->offer->id)
+            ->latest('id')->limit(self::LISTS)->pluck('name', 'id')->all());
     }
 
     /** @return array<string, string> */

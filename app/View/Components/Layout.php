@@ -60,7 +60,7 @@ final class Layout extends Component
     /** @return list<Screen> */
     public function menu(): array
     {
-        return $this->user === null ? [] : Screen::menu($this->user);
+        return $this->user === null ? [] : once(fn (): array => Screen::menu($this->user));
     }
 
     /** @return list<string> what the screen is for */
@@ -72,6 +72,8 @@ final class Layout extends Component
     /** @return array<string, string> what it does → its keys, parted by blanks; several words are said as they are */
     public function keys(): array
     {
+        $all = $this->all();
+
         return [
             'move' => '↑ ↓ or K J', 'open what is in focus' => 'Enter', 'close, or go back' => 'Esc',
             'record a reason' => 'R', 'later' => 'L', 'keep out' => 'X', 'note' => 'N',
@@ -80,8 +82,8 @@ final class Layout extends Component
             'keep, drop' => 'P D', 'add to a list' => 'A', 'the account before, the next' => '← →',
             'in a buying group: the part above, below' => 'Shift ↑ ↓',
             'go to any account, contact, list or screen' => '/',
-            implode(', ', array_map(fn (Screen $one): string => $one->label(), $this->all())) => 'G then '
-                .implode(' ', array_map(fn (Screen $one): string => strtoupper($one->key()), $this->all())),
+            implode(', ', array_map(fn (Screen $one): string => $one->label(), $all)) => 'G then '
+                .implode(' ', array_map(fn (Screen $one): string => strtoupper($one->key()), $all)),
         ];
     }
 
@@ -93,6 +95,6 @@ final class Layout extends Component
     /** @return list<Screen> */
     private function all(): array
     {
-        return $this->user === null ? [] : Screen::all($this->user);
+        return $this->user === null ? [] : [...$this->navigation(), ...$this->menu()];
     }
 }

@@ -106,7 +106,7 @@ final class Ribbon extends Component
         $months = [];
         for ($day = -Time::BACK; $day <= Time::AHEAD; $day += self::MONTH) {
             if ($day !== 0) {
-                $months[CarbonImmutable::today()->addDays($day)->isoFormat('D MMM')] = $this->x($day);
+                $months[CarbonImmutable::today()->addDays($day)->format('j M')] = $this->x($day);
             }
         }
 

@@ -39,7 +39,7 @@ final readonly class Digest
     {
         $since = Format::weekday($this->since->setTimezone($this->watch->time_zone));
 
-        return $this->subject()." since $since, ".$this->since->setTimezone($this->watch->time_zone)->isoFormat('HH:mm')
+        return $this->subject()." since $since, ".$this->since->setTimezone($this->watch->time_zone)->format('H:i')
             .'.';
     }
 

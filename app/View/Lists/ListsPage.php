@@ -55,7 +55,7 @@ final readonly class ListsPage
                 ? Format::count((int) $watch->getAttribute('found'), 'newcomer')
                 : 'nobody new yet',
             'about' => "{$watch->user->name}, {$watch->rhythm->value}",
-            'next' => 'next '.$watch->next_at->setTimezone($watch->time_zone)->isoFormat('ddd D MMM, HH:mm'),
+            'next' => 'next '.$watch->next_at->setTimezone($watch->time_zone)->format('D j M, H:i'),
         ])->all();
     }
 

@@ -54,7 +54,7 @@ final readonly class WatchPage
 
     public function about(): string
     {
-        $next = $this->watch->next_at->setTimezone($this->watch->time_zone)->isoFormat('dddd D MMMM, HH:mm');
+        $next = $this->watch->next_at->setTimezone($this->watch->time_zone)->format('l j F, H:i');
 
         return "{$this->watch->rhythm->value}, ran ".Format::ago($this->watch->ran_at)
             .", next $next {$this->watch->time_zone}";

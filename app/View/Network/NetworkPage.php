@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Network;
 
+use App\Finder\Reachability;
 use App\Finder\ResultRows;
 use App\Finder\Search;
 use App\Models\Account;
@@ -16,7 +17,6 @@ use App\Models\Standing;
 use App\Models\StandingState;
 use App\Models\Station;
 use App\Models\User;
-use App\Network\Acquaintance;
 use App\Network\Ties;
 use App\Support\Format;
 use Illuminate\Pagination\LengthAwarePaginator;
@@ -53,6 +53,7 @@ final readonly class NetworkPage
      * @param  list<int>  $targets  the best ranked accounts, the first first
      */
     private function __construct(
+        private Offer $offer,
         private Search $search,
         private ResultRows $rows,
         private Ties $ties,
@@ -73,6 +74,7 @@ final readonly class NetworkPage
         $contacts = collect($rows->records);
 
         return new self(
+            $offer,
             $search,
             $rows,
             new Ties($contacts),
@@ -118,8 +120,9 @@ final readonly class NetworkPage
             ->pluck('size', 'user_id');
         $reached = array_fill_keys($this->search->ids(), true);
         $people = [];
+        $stamp = Reachability::stamp($this->offer);
         foreach (User::query()->orderBy('name')->get() as $user) {
-            $known = Acquaintance::by([$user->id]);
+            $known = Reachability::from((string) $user->id, '1', false)->ids($this->offer, $stamp);
             $within = count(array_intersect_key($reached, array_fill_keys($known, true)));
             $people[] = [count($known), [
                 'user' => $user,

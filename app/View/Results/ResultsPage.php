@@ -119,7 +119,9 @@ final readonly class ResultsPage
     {
         $before = $this->offer->rules === null ? null : $this->offer->ruleSets()
             ->where('version', '<', $this->offer->rules->version)->first();
-        $backs = $this->lessons?->lookingBack($before === null ? [] : ['by the version before' => $before]) ?? [];
+        $backs = $this->lessons?->lookingBack(
+            $before === null ? [] : ['by the version before' => $before], $this->answers->ages(),
+        ) ?? [];
 
         return array_map(
             fn (string $name, LookBack $back): array => [

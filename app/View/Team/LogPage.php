@@ -69,7 +69,7 @@ final readonly class LogPage
     public function rows(): array
     {
         return array_map(fn (Activity $line): array => [
-            'at' => CarbonImmutable::parse($line->created_at)->isoFormat('D MMM YYYY, H:mm').' UTC',
+            'at' => CarbonImmutable::parse($line->created_at)->format('j M Y, G:i').' UTC',
             'by' => $line->causer instanceof User ? $line->causer->name : 'Luftig itself',
             'what' => (string) $line->description, 'of' => self::named($line->subject),
             'url' => match (true) {

@@ -38,24 +38,24 @@
             </x-section>
         </div>
         <aside class="col-lg-4 vstack gap-3">
-            @if ($page->asked() !== [])
+            @if ($asked = $page->asked())
                 <x-section title="Who was asked" about="so that they are spared">
-                    @foreach ($page->asked() as $one)
+                    @foreach ($asked as $one)
                         <p class="border-bottom py-2 mb-0"><a href="{{ $one['last'] }}">{{ $one['name'] }}</a>, {{
                             $one['lately'] }}, {{ $one['came'] }}</p>
                     @endforeach
                 </x-section>
             @endif
-            @if ($page->introducers() !== [])
+            @if ($introducers = $page->introducers())
                 <x-section title="Best introducers" about="for the accounts that rank best">
-                    @foreach ($page->introducers() as $one)
+                    @foreach ($introducers as $one)
                         <p class="border-bottom py-2 mb-0"><strong>{{ $one['name'] }}</strong>: {{ $one['says'] }}</p>
                     @endforeach
                 </x-section>
             @endif
-            @if ($page->gaps() !== [])
+            @if ($gaps = $page->gaps())
                 <x-section title="Gaps" about="where nobody of us has a way in">
-                    @foreach ($page->gaps() as $one)
+                    @foreach ($gaps as $one)
                         <p class="border-bottom py-2 mb-0"><a href="{{ route('accounts.show', $one['id']) }}">{{
                             $one['name'] }}</a></p>
                     @endforeach
