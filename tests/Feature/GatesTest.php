@@ -71,7 +71,7 @@ final class GatesTest extends TestCase
         $parts = [
             'AccountIndustry', 'Attribute', 'Channel', 'City', 'CustomerPeriod', 'Erasure', 'EventDelivery',
             'IntakeCell',
-            'IntakeRejection', 'Place', 'Submission', 'Technology',
+            'IntakeRejection', 'Model', 'Place', 'Submission', 'Technology',
         ];
         foreach (Finder::create()->files()->in(app_path('Models')) as $file) {
             $model = 'App\\Models\\'.$file->getBasename('.php');

@@ -10,6 +10,8 @@
                     aria-label="Export as CSV">CSV</x-button>
                 <x-button :href="route('contacts.export', ['xlsx'] + $page->list->parameters())"
                     aria-label="Export as XLSX">XLSX</x-button>
+                <x-button :href="route('contacts.export', ['jsonl'] + $page->list->parameters())"
+                    aria-label="Export as JSON Lines">JSON Lines</x-button>
                 <x-button :href="route('contacts.export', ['vcf'] + $page->list->parameters())"
                     aria-label="Export as vCards">vCards</x-button>
             @endunless
