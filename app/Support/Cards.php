@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use LogicException;
 use Sabre\VObject\Component\VCard;
 use Sabre\VObject\InvalidDataException;
 use Sabre\VObject\ParseException;
@@ -36,6 +37,9 @@ final readonly class Cards
         } catch (TypeError $e) {
             // The library meets a list where it knows one value only.
             throw new ParseException('A part of it is there twice.', previous: $e);
+        } catch (LogicException $e) {
+            // It takes a property that is called 0 for none at all.
+            throw new ParseException('A line of it has no name.', previous: $e);
         }
 
         return $card instanceof VCard ? $card : null;

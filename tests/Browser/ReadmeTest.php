@@ -42,7 +42,7 @@ final class ReadmeTest extends BrowserTestCase
         $name = $this->find('[data-row] a.fw-semibold')->getText();
         $this->open('/intake');
         $this->bring('book.csv', "name;domain;known since;exchanges\n$name;tunhede.example;2019;40\n", '1');
-        $this->open('/network/relations?q='.rawurlencode($name));
+        $this->open('/network/relations?find='.rawurlencode($name));
         $this->see('since Jan 2019, 40 exchanges');
         $this->open('/network');
         $this->press('Narrow them in the Finder');

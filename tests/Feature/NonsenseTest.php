@@ -40,6 +40,9 @@ final class NonsenseTest extends TestCase
                 'd.vcf', sprintf(self::CARD, 'TEL;VALUE=uri;VALUE=text:1'),
                 'Card number 1 cannot be read: A part of it is there twice.',
             ],
+            'a card with a property called 0' => [
+                'f.vcf', sprintf(self::CARD, '0:1'), 'Card number 1 cannot be read: A line of it has no name.',
+            ],
             'half a character of two bytes' => [
                 'e.csv', "\xFF\xFE".(string) iconv('UTF-8', 'UTF-16LE', "domain;name\na.example;A\n")."\x00\xD8",
                 'UTF-16LE',
