@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Middleware\FormsAreText;
 use App\Http\Middleware\FragmentsWithoutCookies;
 use App\Http\Middleware\KnownHosts;
 use App\Http\Middleware\OnceOnly;
@@ -32,7 +33,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append(ReadableText::class);
         $middleware->authenticateSessions();
         $middleware->web(
-            append: [StillSignsIn::class, OnceOnly::class, ShareOffer::class, SettlesChanges::class],
+            append: [FormsAreText::class, StillSignsIn::class, OnceOnly::class, ShareOffer::class, SettlesChanges::class],
             prepend: [FragmentsWithoutCookies::class],
             replace: [StartSession::class => SessionOfPages::class],
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
 /** What the README says can be done and no other test does in the browser (docs/claims.md tells which does what). */
@@ -151,13 +152,17 @@ final class ReadmeTest extends BrowserTestCase
         self::assertSame($first, $this->heading($second));
         $this->keys('n');
         $this->until('document.activeElement?.name === "text"', 'A note can be typed.');
-        $this->keys('Asked for in spring.', WebDriverKeys::CONTROL, WebDriverKeys::NULL);
+        $this->keys('Asked for in spring.');
         $this->press($this->browser->switchTo()->activeElement()->findElement(
-            \Facebook\WebDriver\WebDriverBy::xpath('./ancestor::form//button'),
+            WebDriverBy::xpath('./ancestor::form//button'),
         ));
         $this->see('Asked for in spring.');
         $this->keys('l');
         $this->see('Put it off');
+        $this->keys(WebDriverKeys::ESCAPE);
+        $this->until('! document.querySelector(".modal-backdrop")', 'It closes.');
+        $this->keys('x');
+        self::assertStringContainsString('Keep out: ', $this->dialog('.modal-title')->getText());
         $this->keys(WebDriverKeys::ESCAPE);
         $this->until('! document.querySelector(".modal-backdrop")', 'It closes.');
         $this->keys('p');
@@ -177,26 +182,24 @@ final class ReadmeTest extends BrowserTestCase
         }
     }
 
-    public function test_a_day_later_that_day_s_news_is_there(): void
+    public function test_a_mail_a_call_and_a_profile_ask_afterwards_whether_it_was_done(): void
     {
-        $this->signIn('Ylva');
-        $this->open('/feeds/1');
-        $ask = function (): int {
-            $this->press('Ask it now');
-            $this->until('document.querySelector("#runs tbody td:last-child")?.textContent.includes("done")', 'asked');
-
-            return (int) $this->browser->executeScript(
-                'return document.querySelector("#runs tbody tr td:nth-child(3)").textContent',
-            );
-        };
-        $ask();
-        try {
-            self::at('2026-11-24T09:00:00Z');
-            $this->signIn('Ylva');
-            $this->open('/feeds/1');
-            $this->see('done');
-        } finally {
-            self::at(self::NOW);
+        $this->signIn('Jonte');
+        $here = $this->browser->getWindowHandle();
+        foreach (['m' => 'email', 'h' => 'call', 'o' => 'connect'] as $key => $kind) {
+            $this->open('/accounts/'.$this->browser->executeAsyncScript(
+                'const [key, done] = arguments; (async () => { for (let id = 20; id < 90; id++) { const text = await '
+                    .'(await fetch(`/accounts/${id}`)).text(); if (text.includes(`aria-keyshortcuts="${key}"`)) '
+                    .'return done(id); } done(0); })()', [$key],
+            ));
+            $this->until('document.querySelector("[data-words]")?._x_dataStack !== undefined', 'The words are there.');
+            $this->keys($key);
+            foreach (array_diff($this->browser->getWindowHandles(), [$here]) as $other) {
+                $this->browser->switchTo()->window($other)->close();
+                $this->browser->switchTo()->window($here);
+            }
+            $this->see('Was it done?');
+            self::assertSame($kind, $this->dialog('[name=kind]')->getAttribute('value'), $key);
         }
     }
 

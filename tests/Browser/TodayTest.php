@@ -120,6 +120,28 @@ final class TodayTest extends BrowserTestCase
         $this->see('1 of 1 agreed');
     }
 
+    /** The last of all, since what comes then stays. */
+    public function test_a_day_later_that_day_s_news_is_there(): void
+    {
+        $this->signIn('Ylva');
+        $this->open('/feeds/1');
+        $this->press('Ask it now');
+        $this->until('document.querySelector("#runs tbody td:last-child")?.textContent.includes("done")', 'It is asked.');
+        try {
+            self::at('2026-11-24T09:00:00Z');
+            self::artisan('queue:work --stop-when-empty');
+            $this->signIn('Ylva');
+            $this->open('/feeds/1');
+            $this->until(
+                '[...document.querySelectorAll("#runs tbody tr")].slice(0, -1).some((row) => '
+                    .'row.lastElementChild.textContent.includes("done") && Number(row.cells[2].textContent) > 0)',
+                'Nothing new came.',
+            );
+        } finally {
+            self::at(self::NOW);
+        }
+    }
+
     /** Waits until the approach in focus stands beside the row that has it. */
     private function inFocus(): void
     {

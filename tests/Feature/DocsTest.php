@@ -10,10 +10,13 @@ use Luftig\Core\Signal\Catalogue;
 use Luftig\Core\Signal\Kind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\NamesTests;
 
 /** The documents say what the program does. */
 final class DocsTest extends TestCase
 {
+    use NamesTests;
+
     /** So many other headings are told. */
     private const TOLD = 7;
 
@@ -62,6 +65,28 @@ final class DocsTest extends TestCase
                 1e-9,
                 $kind,
             );
+        }
+    }
+
+    public function test_every_claim_of_the_readme_names_a_test_that_is_there(): void
+    {
+        preg_match_all('/^\| (.+) \| (.+) \|$/m', self::text('claims.md'), $rows, PREG_SET_ORDER);
+        self::assertGreaterThan(30, count($rows));
+        foreach (array_slice($rows, 1) as [, $claim, $tests]) {
+            self::assertNamesTests($tests, $claim);
+        }
+    }
+
+    public function test_what_the_readme_asks_from_the_shell_is_answered(): void
+    {
+        $root = dirname(__DIR__, 2);
+        preg_match_all('/^.*bin\/luftig-core.*$/m', (string) file_get_contents("$root/README.md"), $asked);
+        self::assertCount(4, $asked[0]);
+        foreach ($asked[0] as $command) {
+            $said = [];
+            exec('cd '.escapeshellarg($root)." && $command 2>&1", $said, $code);
+            self::assertSame(0, $code, $command.implode("\n", $said));
+            self::assertNotSame([], $said);
         }
     }
 

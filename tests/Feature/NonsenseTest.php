@@ -9,6 +9,7 @@ use App\Feeds\Fetched;
 use App\Feeds\Formats;
 use App\Feeds\Site;
 use App\Feeds\Unreachable;
+use App\Models\Account;
 use App\Models\Intake;
 use Illuminate\Http\UploadedFile;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -86,5 +87,19 @@ final class NonsenseTest extends TestCase
             ->assertOk()->assertSee('My alerts');
         $this->from('/tokens')->followingRedirects()
             ->post('/tokens', ['name' => ['x'], 'days' => [['90']], 'scopes' => 'read'])->assertOk();
+    }
+
+    public function test_a_number_where_a_day_belongs_is_refused_in_a_sentence(): void
+    {
+        $account = Account::factory()->create();
+        $this->actingAs($this->rep)->from('/')
+            ->postJson("/accounts/{$account->id}/decision", ['decision' => 'later', 'until' => 9007199254740993])
+            ->assertUnprocessable()->assertJsonValidationErrors('until');
+        foreach ([9007199254740993, 1.5, true] as $since) {
+            $this->postJson('/network/stations', [
+                'user' => $this->rep->id, 'kind' => 'position', 'name' => 'X', 'since' => $since,
+                'until' => '2026-01-01',
+            ])->assertUnprocessable()->assertJsonValidationErrors('since');
+        }
     }
 }

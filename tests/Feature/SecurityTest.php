@@ -14,11 +14,14 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Spatie\Activitylog\Models\Activity;
+use Tests\NamesTests;
 use Tests\TestCase;
 
 /** What docs/security.md promises and no other test looks at; and that each test it names is there. */
 final class SecurityTest extends TestCase
 {
+    use NamesTests;
+
     private const LIST = 'docs/security.md';
 
     public function test_every_requirement_that_is_met_names_a_test_that_is_there(): void
@@ -37,14 +40,7 @@ final class SecurityTest extends TestCase
                 continue;
             }
             $met++;
-            preg_match_all('/(\w+Test)(?:::(\w+))?/', $row[3], $tests, PREG_SET_ORDER);
-            self::assertNotSame([], $tests, "$row[1] names its test");
-            foreach ($tests as $test) {
-                $text = implode('', array_map(file_get_contents(...), glob(base_path("tests/*/$test[1].php")) ?: []));
-                self::assertStringContainsString(
-                    isset($test[2]) ? "function $test[2](" : "class $test[1] ", $text, "$row[1] names $test[0]",
-                );
-            }
+            self::assertNamesTests($row[3], $row[1]);
         }
         self::assertGreaterThan(150, $rows);
         self::assertGreaterThan(90, $met);
