@@ -63,6 +63,7 @@ use App\Http\Controllers\TeamController;
 use App\Http\Controllers\TitleLessonController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\TokenController;
+use App\Http\Controllers\UnderWayController;
 use App\Http\Controllers\WatchController;
 use App\Http\Controllers\WebhookController;
 use App\Models\Account;
@@ -404,6 +405,8 @@ Route::middleware('auth')->group(function (): void {
         ->can('update', 'intake');
     Route::post('/intake/{intake}/start', [IntakeController::class, 'start'])->name('intake.start')
         ->can('update', 'intake');
+    Route::post('/intake/{intake}/stop', [IntakeController::class, 'stop'])->name('intake.stop')
+        ->can('update', 'intake');
     Route::post('/intake/{intake}/resume', [IntakeController::class, 'resume'])->name('intake.resume')
         ->can('update', 'intake');
     Route::post('/intake/{intake}/undo', [IntakeController::class, 'undo'])->name('intake.undo')->can('undo', 'intake');
@@ -465,6 +468,7 @@ Route::middleware('auth')->group(function (): void {
     Route::patch('/pace', [PaceController::class, 'update'])->name('pace.update');
     Route::post('/pace/address', [PaceController::class, 'address'])->name('pace.address');
     Route::delete('/pace/address', [PaceController::class, 'endAddress'])->name('pace.end-address');
+    Route::get('/under-way', UnderWayController::class)->name('under-way')->can('viewAny', Intake::class);
     Route::get('/status', [StatusController::class, 'index'])->name('status')->can('viewAny', User::class);
     Route::get('/log', [LogController::class, 'index'])->name('log')->can('viewAny', User::class);
     Route::put('/password', [PasswordController::class, 'update'])->middleware('throttle:10,1')

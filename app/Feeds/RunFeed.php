@@ -36,6 +36,8 @@ final class RunFeed
     /** Seconds without a sign after which whoever asks is taken for dead; a sign is given with each page. */
     private const SILENT = 180;
 
+    private const PAUSED = 'Paused on the way; what came stays, and it goes on from there.';
+
     private ?Turn $turn = null;
 
     /** @var array<string, true> marks of what the run has seen, of pages that lead on */
@@ -65,8 +67,9 @@ final class RunFeed
         $cursor = Cursor::from($feed->cursor);
         $this->seen = [];
         try {
-            $this->pages($feed, $cursor, $run);
-            $this->ends($feed, $run, null, CarbonImmutable::now()->addMinutes($feed->rhythm));
+            $this->pages($feed, $cursor, $run)
+                ? $this->ends($feed, $run, null, CarbonImmutable::now()->addMinutes($feed->rhythm))
+                : $this->ends($feed, $run, null, CarbonImmutable::now(), self::PAUSED);
         } catch (Unreachable|Unreadable $e) {
             $pause = self::PAUSES[min($feed->failures, count(self::PAUSES) - 1)] * 60;
             $wait = max($pause, $e instanceof Unreachable ? $e->wait ?? 0 : 0);
@@ -82,13 +85,12 @@ final class RunFeed
         return $run;
     }
 
-    private function pages(Feed $feed, Cursor $cursor, FeedRun $run): void
+    /** @return bool whether it came to its end; false: somebody paused it on the way */
+    private function pages(Feed $feed, Cursor $cursor, FeedRun $run): bool
     {
         $format = Formats::named($feed->format);
         if ($format instanceof Visits) {
-            $this->visits($feed, $format, $cursor, $run);
-
-            return;
+            return $this->visits($feed, $format, $cursor, $run);
         }
         if ($cursor->queue === []) {
             $cursor->began = CarbonImmutable::now()->toIso8601ZuluString();
@@ -130,11 +132,20 @@ final class RunFeed
             }
             $feed->update(['cursor' => $cursor->stored()]);
             $run->save();
+            if ($cursor->queue !== [] && self::isPaused($feed)) {
+                return false;
+            }
         }
+
+        return true;
     }
 
-    /** Page after page of accounts, some at a time; one that is not there is a visit too. */
-    private function visits(Feed $feed, Visits $format, Cursor $cursor, FeedRun $run): void
+    /**
+     * Page after page of accounts, some at a time; one that is not there is a visit too.
+     *
+     * @return bool as of pages()
+     */
+    private function visits(Feed $feed, Visits $format, Cursor $cursor, FeedRun $run): bool
     {
         $keep = new KeepItems($feed, $format::kind());
         $visit = new VisitSite($this->fetcher, $format);
@@ -148,7 +159,17 @@ final class RunFeed
             $this->store($keep, $found, $run);
             $cursor->queue = array_slice($cursor->queue, self::VISITS);
             $feed->update(['cursor' => $cursor->stored()]);
+            if ($cursor->queue !== [] && self::isPaused($feed)) {
+                return false;
+            }
         }
+
+        return true;
+    }
+
+    private static function isPaused(Feed $feed): bool
+    {
+        return Feed::query()->whereKey($feed->id)->where('paused', true)->exists();
     }
 
     /** @return list<string> addresses to go on with, without those of items that are known as they are */
@@ -209,10 +230,16 @@ final class RunFeed
             : $feed->address;
     }
 
-    private function ends(Feed $feed, FeedRun $run, ?string $problem, CarbonImmutable $next): void
-    {
+    /** @param  string|null  $says  how it went, where nothing is wrong with the source */
+    private function ends(
+        Feed $feed,
+        FeedRun $run,
+        ?string $problem,
+        CarbonImmutable $next,
+        ?string $says = null,
+    ): void {
         $problem = $problem === null ? null : mb_strimwidth($problem, 0, 500, '…');
-        $run->fill(['finished_at' => CarbonImmutable::now(), 'problem' => $problem])->save();
+        $run->fill(['finished_at' => CarbonImmutable::now(), 'problem' => $problem ?? $says])->save();
         $feed->update([
             'problem' => $problem, 'failures' => $problem === null ? 0 : $feed->failures + 1, 'next_at' => $next,
         ]);

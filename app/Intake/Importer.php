@@ -39,11 +39,7 @@ final class Importer
     {
         $this->alone(function () use ($intake, $keepGoing): void {
             $intake->refresh();
-            if (
-                $intake->state !== IntakeState::Queued
-                && $intake->state !== IntakeState::Running
-                && $intake->state !== IntakeState::Stopped
-            ) {
+            if (! $intake->state->canBeStopped()) {
                 return;
             }
             $intake->update(
@@ -61,13 +57,15 @@ final class Importer
                     if (count($batch) === self::BATCH) {
                         $this->take($intake, $batch);
                         $batch = [];
-                        if ($keepGoing !== null && ! $keepGoing()) {
+                        if ($keepGoing !== null && ! $keepGoing() || $this->isStopped($intake)) {
                             return;
                         }
                     }
                 }
                 $this->take($intake, $batch);
-                $intake->update(['state' => IntakeState::Done, 'finished_at' => now(), 'offset' => $intake->bytes]);
+                $intake->update([
+                    'state' => IntakeState::Done, 'finished_at' => now(), 'offset' => $intake->bytes, 'message' => null,
+                ]);
                 // What was taken and what was not is in the base; the file would only keep what somebody may ask to be
                 // erased.
                 $intake->forgetFile();
@@ -160,6 +158,12 @@ final class Importer
             }
         }
         Bulk::insert('intake_cells', ['intake_id', 'line', 'heading', 'written'], $cells);
+    }
+
+    /** Whether somebody stopped it meanwhile. */
+    private function isStopped(Intake $intake): bool
+    {
+        return Intake::query()->whereKey($intake->id)->where('state', IntakeState::Running)->doesntExist();
     }
 
     /** What was met before an import was stopped. */

@@ -20,6 +20,29 @@ enum IntakeState: string
         return $this === self::Queued || $this === self::Running || $this === self::Undoing;
     }
 
+    /** @return list<self> where something is still to be done, by a worker or by a person */
+    public static function open(): array
+    {
+        return [self::Queued, self::Running, self::Stopped, self::Undoing];
+    }
+
+    /** Taking back goes to its end. */
+    public function canBeStopped(): bool
+    {
+        return $this === self::Queued || $this === self::Running;
+    }
+
+    public function canGoOn(): bool
+    {
+        return $this === self::Stopped;
+    }
+
+    /** Whether it is told how far it is. */
+    public function hasProgress(): bool
+    {
+        return $this->canBeStopped() || $this->canGoOn();
+    }
+
     public function label(): string
     {
         return match ($this) {

@@ -106,6 +106,11 @@ final class Help
         'events.*' => ['Programs of yours that are told of each new reason and result, signed and until they answer.'],
         'team.*' => ['Who signs in, and leaders and colleagues who never do but know many people.'],
         'log' => ['Who did what and when; nobody changes it.'],
+        'under-way' => [
+            'What takes a while: files that come in, feeds that are asked, look-ups, the ranking after a change.',
+            'Leave it, it goes on; come back here to see how far it is, or stop it.',
+            'What stopped half-way stays as far as it came, and can be gone on with.',
+        ],
         'status' => ['What waits, what fails, and what has not happened for too long, with what to do.'],
         'begin*' => ['First steps for a team of any trade; leave them and come back whenever you like.'],
         'pace.*' => ['How many approaches you make a day, your calendar, your password, where you are signed in.'],

@@ -19,6 +19,7 @@ enum Screen: string
     case Reasons = 'reasons';
     case Results = 'results';
     case Intake = 'intake';
+    case UnderWay = 'under-way';
     case LookUps = 'look-ups';
     case KeepOut = 'keep-out';
     case Alerts = 'alerts';
@@ -28,13 +29,15 @@ enum Screen: string
     case Begin = 'begin';
 
     private const BEHIND_INITIALS = [
-        self::Intake, self::LookUps, self::KeepOut, self::Alerts, self::Pace, self::Rules, self::Team, self::Begin,
+        self::Intake, self::UnderWay, self::LookUps, self::KeepOut, self::Alerts, self::Pace, self::Rules, self::Team,
+        self::Begin,
     ];
 
     public function label(): string
     {
         return match ($this) {
             self::KeepOut => 'Keep-out',
+            self::UnderWay => 'Under way',
             self::LookUps => 'Look-ups',
             self::Alerts => 'My alerts',
             self::Pace => 'My pace, my password',
@@ -53,6 +56,7 @@ enum Screen: string
     {
         return match ($this) {
             self::Alerts => 'm',
+            self::UnderWay => 'w',
             self::LookUps => 'o',
             self::Results => 's',
             self::Rules => 'u',

@@ -195,7 +195,7 @@ final class ViewTest extends TestCase
         self::assertSame($keys, array_unique($keys), 'no letter twice');
         self::assertNotContains('g', $keys);
         self::assertSame(
-            ['Intake', 'Look-ups', 'Keep-out', 'My alerts', 'My pace, my password'],
+            ['Intake', 'Under way', 'Look-ups', 'Keep-out', 'My alerts', 'My pace, my password'],
             array_map(fn (Screen $one): string => $one->label(), Screen::menu($rep)),
         );
         // With nothing brought yet, the first steps are open.

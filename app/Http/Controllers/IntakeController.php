@@ -138,11 +138,22 @@ final class IntakeController extends Controller
         return redirect()->route('intake.show', $intake);
     }
 
+    public function stop(Request $request, Intake $intake): RedirectResponse
+    {
+        Intake::query()->whereKey($intake->id)->whereIn('state', [IntakeState::Queued, IntakeState::Running])->update([
+            'state' => IntakeState::Stopped,
+            'message' => self::user($request)->name.' stopped it. What was brought in is there; go on with it, or '
+                .'undo it.',
+        ]);
+
+        return back();
+    }
+
     public function resume(Intake $intake): RedirectResponse
     {
         if (
             Intake::query()->whereKey($intake->id)->where('state', IntakeState::Stopped)
-                ->update(['state' => IntakeState::Queued])
+                ->update(['state' => IntakeState::Queued, 'message' => null])
                 === 1
         ) {
             RunIntake::dispatch($intake->id);

@@ -62,19 +62,12 @@ final readonly class IntakePage
         return $this->intake->state->isMoving();
     }
 
-    public function state(): string
+    public static function stateOf(Intake $intake): string
     {
-        $at = $this->intake->finished_at === null ? '' : ' '.Format::ago($this->intake->finished_at);
+        $at = $intake->finished_at === null ? '' : ' '.Format::ago($intake->finished_at);
 
-        return ucfirst($this->intake->kind->value).", {$this->intake->state->label()}$at."
-            .($this->isMoving() ? ' You can leave this page; it goes on.' : '');
-    }
-
-    /** 0–1; null where there is nothing to wait for */
-    public function progress(): ?float
-    {
-        return in_array($this->intake->state, [IntakeState::Running, IntakeState::Queued, IntakeState::Stopped], true)
-            ? $this->intake->progress() : null;
+        return ucfirst($intake->kind->value).", {$intake->state->label()}$at."
+            .($intake->state->isMoving() ? ' You can leave this page; it goes on.' : '');
     }
 
     /** @return list<array{field: string, number: string, label: string}> */

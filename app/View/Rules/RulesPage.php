@@ -13,6 +13,8 @@ use App\Models\TitleLesson;
 use App\Standings\RuleBook;
 use App\Support\Format;
 use App\Support\FunctionNames;
+use App\View\UnderWay\Work;
+use App\View\UnderWay\Works;
 use Illuminate\Support\Collection;
 use Luftig\Core\Fit\Mode;
 use Luftig\Core\Person\Title;
@@ -51,6 +53,12 @@ final readonly class RulesPage
         $this->catalogue = RuleBook::catalogueOf($this->rules);
         $this->newest = (int) $offer->ruleSets()->max('version');
         $this->tally = is_array(old('criteria')) || $this->isOld() ? null : CriterionTally::of($offer);
+    }
+
+    /** How far the ranking has followed; null where it has. */
+    public function computing(): ?Work
+    {
+        return Works::ofRanking($this->offer);
     }
 
     public function about(): string

@@ -65,7 +65,8 @@ final readonly class StatusPage
                 .($health->failingFeeds === 0 ? 'none fails' : Format::count($health->failingFeeds, 'fails', 'fail')),
                 $health->failingFeeds === 0, 'Intake says of each what went wrong.', route('intake.index')),
             $this->row('Files and look-ups', Format::count($health->openIntakes, 'file comes', 'files come').' in, '
-                .Format::count($health->openLookUps, 'run', 'runs').' of look-ups under way', true),
+                .Format::count($health->openLookUps, 'run', 'runs').' of look-ups under way', true,
+                url: route('under-way')),
             $this->row('Backup', $health->backup === null ? 'none was made' : 'made '.$ago($health->backup),
 
                 $health->backup !== null && $health->backup < self::WEEK,

@@ -1,4 +1,4 @@
-@use('App\Support\Format')
+@use('App\View\UnderWay\Works')
 <x-layout :title="$page->feed()->name" at="intake">
     <x-back :to="route('intake.index')">Intake</x-back>
     <x-heading :title="$page->feed()->name">
@@ -19,6 +19,8 @@
     <div id="runs" class="mt-3" aria-live="polite" @if ($page->line->isMoving())
         hx-get="{{ request()->fullUrl() }}" hx-trigger="every 2s" hx-select="#runs" hx-swap="outerHTML" @endif>
         @if ($page->feed()->problem)<p class="alert alert-danger" role="alert">{{ $page->feed()->problem }}</p>@endif
+        @if ($page->line->isRunning())<x-work :work="Works::ofFeed($page->line, auth()->user())"
+            class="mb-3" />@endif
         <x-section title="Runs" :about="$page->line->state()">
             @if ($page->runs() === [])<x-empty>Nothing came yet. What is asked is asked within a minute.</x-empty>
             @else

@@ -1,21 +1,18 @@
+@use('App\View\UnderWay\Works')
 <x-layout :title="$page->intake->name" at="intake">
     <x-back :to="route('intake.index')">Intake</x-back>
     <h1 class="breaks">{{ $page->intake->name }}</h1>
     <div id="progress" class="vstack gap-3 mt-3" @if ($page->isMoving())
         hx-get="{{ route('intake.show', $page->intake) }}" hx-trigger="every 1s"
         hx-select="#progress" hx-swap="outerHTML" @endif>
-        <p class="text-body-tertiary">{{ $page->state() }}</p>
         @if ($page->intake->message)<p class="alert alert-danger" role="alert">{{ $page->intake->message }}</p>@endif
-        @if ($page->progress() !== null)<x-progress :share="$page->progress()" label="Brought in"
-            class="measure" />@endif
+        <x-work :work="Works::ofIntake($page->intake, auth()->user())" />
         <x-tally :tally="$page->tally()" />
         <div class="d-flex flex-wrap gap-2">
             @if ($page->isDone() && $page->next)<x-button kind="primary"
                 :href="route('intake.show', $page->next)">Next: {{ $page->next->name }}</x-button>@endif
             @if ($page->isDone())<x-button :kind="$page->next ? 'plain' : 'primary'"
                 :href="route('accounts.index')">See the ranking</x-button>@endif
-            @if ($page->isStopped())<x-form :to="route('intake.resume', $page->intake)"><x-button kind="primary">Go
-                on</x-button></x-form>@endif
             @can('update', $page->intake)
                 @foreach ($page->settles() as $how => $says)<x-form
                     :to="route('intake.settle', $page->intake)"><x-button name="how"

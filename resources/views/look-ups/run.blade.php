@@ -1,23 +1,15 @@
+@use('App\View\UnderWay\Works')
 <x-layout :title="$page->run->name" at="look-ups">
     <x-back :to="route('look-ups')">Look-ups</x-back>
     <h1 class="breaks">{{ $page->run->name }}</h1>
     <div id="progress" class="vstack gap-3 mt-3" @if ($page->isMoving())
         hx-get="{{ route('look-ups.run', $page->run) }}" hx-trigger="every 1s" hx-select="#progress" hx-swap="outerHTML"
         @endif>
-        <p class="text-body-tertiary mb-0">{{ $page->about() }}</p>
         @if ($page->run->problem)<p class="alert alert-warning mb-0" role="alert">{{ $page->run->problem }}</p>@endif
-        @if ($page->isMoving())<x-progress :share="$page->progress()" label="Asked for" class="measure" />@endif
+        <x-work :work="Works::ofRun($page->run, auth()->user())" />
         <x-tally :tally="$page->tally()" />
-        <div class="hstack gap-2">
-            @can('update', $page->run)
-                @if ($page->isMoving())<x-form
-                    :to="route('look-ups.stop', $page->run)"><x-button>Stop</x-button></x-form>
-                @elseif ($page->mayGoOn())<x-form :to="route('look-ups.resume', $page->run)"><x-button kind="primary">Go
-                    on</x-button></x-form>@endif
-            @endcan
-            @if ($page->run->list_id)<x-button :href="route('lists.show', $page->run->list_id)">The
-                list</x-button>@endif
-        </div>
+        @if ($page->run->list_id)<div><x-button :href="route('lists.show', $page->run->list_id)">The
+            list</x-button></div>@endif
         @if ($figures = $page->figures())
             <x-table :heads="['Of whom', 'What came', 'Who was asked']" :moves="false">
                 @foreach ($figures as $row)

@@ -9,6 +9,9 @@
                 :active="$one->is($page->offer)">{{ $one->name }}</x-button>
         @endforeach
     </x-heading>
+    @if ($work = $page->computing())<div id="computing" aria-live="polite" hx-get="{{ route('rules.edit',
+        $page->offer) }}" hx-trigger="every 3s" hx-select="#computing" hx-swap="outerHTML"><x-work :$work titled
+        class="card card-body mt-3" /></div>@endif
     @if ($page->isOld())<p class="alert alert-danger mt-3">You look at version {{ $page->rules->version }}. Saving makes
         it the newest again, as a
         version of its own. <a href="{{ route('rules.edit', $page->offer) }}">Back to the rules in force</a></p>@endif
