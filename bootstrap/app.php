@@ -33,7 +33,9 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append(ReadableText::class);
         $middleware->authenticateSessions();
         $middleware->web(
-            append: [FormsAreText::class, StillSignsIn::class, OnceOnly::class, ShareOffer::class, SettlesChanges::class],
+            append: [
+                FormsAreText::class, StillSignsIn::class, OnceOnly::class, ShareOffer::class, SettlesChanges::class,
+            ],
             prepend: [FragmentsWithoutCookies::class],
             replace: [StartSession::class => SessionOfPages::class],
         );

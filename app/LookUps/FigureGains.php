@@ -206,7 +206,8 @@ final readonly class FigureGains
     private static function answered(array $accounts): array
     {
         return array_fill_keys(Line::query()->lately()->whereIn('account_id', $accounts)
-            ->whereIn('state', [Line::FOUND, Line::NOTHING])->toBase()->get(['account_id', 'fact', 'look_up_service_id'])
+            ->whereIn('state', [Line::FOUND, Line::NOTHING])->toBase()
+            ->get(['account_id', 'fact', 'look_up_service_id'])
             ->map(fn ($one): string => "{$one->account_id}|{$one->fact}|{$one->look_up_service_id}")->all(), true);
     }
 }

@@ -67,7 +67,8 @@ final readonly class Gains
         $first = Computed::of('gains', $offer, array_keys($priorities), fn (): array => self::first(
             RuleBook::of($rules), array_keys($priorities),
         ));
-        $contacts = Contact::query()->whereIn('id', array_column($first, 0))->toBase()->pluck('account_id', 'id')->all();
+        $contacts = Contact::query()->whereIn('id', array_column($first, 0))->toBase()->pluck('account_id', 'id')
+            ->all();
         $companies = Companies::of($contacts);
         $asked = self::asked(array_keys($contacts));
         $records = new Records;

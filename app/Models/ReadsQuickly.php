@@ -53,16 +53,27 @@ trait ReadsQuickly
             return self::$words[static::class][$key][$stored];
         }
         $value = parent::getAttribute($key);
-        match (true) {
-            $this->hasAnyGetMutator($key) => null,
-            ! $this->hasCast($key) && ! in_array($key, $this->getDates(), true) => self::$withoutCast[static::class][$key] = true,
-            $this->hasCast($key, ['int', 'integer']) => self::$wholeNumbers[static::class][$key] = true,
-            $value instanceof BackedEnum && $value->value === $stored => self::$words[static::class][$key][$stored] = $value,
-            $value === null || is_scalar($value) || is_array($value) || $value instanceof CarbonImmutable => $this->made[$key] = [$stored, $value],
-            default => null,
-        };
+        $this->note($key, $stored, $value);
 
         return $value;
+    }
+
+    /** Notes how an attribute is read, so that nobody asks again. */
+    private function note(string $key, mixed $stored, mixed $value): void
+    {
+        $class = static::class;
+        if ($this->hasAnyGetMutator($key)) {
+            return;
+        }
+        if (! $this->hasCast($key) && ! in_array($key, $this->getDates(), true)) {
+            self::$withoutCast[$class][$key] = true;
+        } elseif ($this->hasCast($key, ['int', 'integer'])) {
+            self::$wholeNumbers[$class][$key] = true;
+        } elseif ($value instanceof BackedEnum && $value->value === $stored) {
+            self::$words[$class][$key][$stored] = $value;
+        } elseif ($value === null || is_scalar($value) || is_array($value) || $value instanceof CarbonImmutable) {
+            $this->made[$key] = [$stored, $value];
+        }
     }
 
     /** @param  string  $offset */

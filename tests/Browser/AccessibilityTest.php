@@ -35,7 +35,8 @@ final class AccessibilityTest extends BrowserTestCase
             '/results/learned', '/rules/1/stories', '/stories/1', '/reasons?state=open',
             '/look-ups', '/alike?e=8,23&x=33', '/network/around/1',
             '/alike/phrases?e=1,2,3,4,5', '/look-ups/new?contacts[]=1', '/look-ups/services/1',
-            '/pace', '/under-way', '/second-factor', '/tokens', '/log', '/status', '/team/events', '/go?q=a', '/no-such-page',
+            '/pace', '/under-way', '/second-factor', '/tokens', '/log', '/status', '/team/events', '/go?q=a',
+            '/no-such-page',
         ];
         foreach ([...$main, ...$further] as $view) {
             $found += $this->check($view, in_array($view, $main, true));

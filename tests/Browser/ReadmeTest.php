@@ -48,7 +48,8 @@ final class ReadmeTest extends BrowserTestCase
         $this->open('/network');
         $this->press('Narrow them in the Finder');
         $this->see('known to anyone of us');
-        $this->open('/finder?on=contacts&c[0][f]=domain&c[0][v]=tunhede.example&c[1][f]=reach&c[1][w]=anyone&c[1][n]=1');
+        $this->open('/finder?on=contacts&c[0][f]=domain&c[0][v]=tunhede.example&c[1][f]=reach&c[1][w]=anyone'
+            .'&c[1][n]=1');
         $this->press($name);
         $this->see('in the address book, since 2019, 40 exchanges');
     }

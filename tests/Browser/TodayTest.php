@@ -126,7 +126,9 @@ final class TodayTest extends BrowserTestCase
         $this->signIn('Ylva');
         $this->open('/feeds/1');
         $this->press('Ask it now');
-        $this->until('document.querySelector("#runs tbody td:last-child")?.textContent.includes("done")', 'It is asked.');
+        $this->until(
+            'document.querySelector("#runs tbody td:last-child")?.textContent.includes("done")', 'It is asked.',
+        );
         try {
             self::at('2026-11-24T09:00:00Z');
             self::artisan('queue:work --stop-when-empty');

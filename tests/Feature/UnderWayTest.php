@@ -24,7 +24,9 @@ final class UnderWayTest extends TestCase
 
     private function rows(int $many): string
     {
-        return "domain;name\n".implode('', array_map(fn (int $n): string => "firm$n.example;Firm $n\n", range(1, $many)));
+        return "domain;name\n".implode('', array_map(
+            fn (int $n): string => "firm$n.example;Firm $n\n", range(1, $many),
+        ));
     }
 
     public function test_a_file_that_somebody_stops_keeps_whole_parts_and_is_gone_on_with(): void

@@ -53,7 +53,9 @@ final class Works
             $may && $page->isMoving() ? route('look-ups.stop', $run) : null,
             $may && $page->mayGoOn() ? route('look-ups.resume', $run) : null,
             route('look-ups.run', $run),
-            done: implode(' · ', array_map(fn (array $one): string => "{$one['number']} {$one['label']}", $page->tally())),
+            done: Format::line(...array_map(
+                fn (array $one): string => "{$one['number']} {$one['label']}", $page->tally(),
+            )),
         );
     }
 

@@ -1,4 +1,4 @@
-{{-- How far a piece of work is, with what one can do about it: the same for files, feeds, look-ups and the ranking. --}}
+{{-- How far a piece of work is, with what one can do about it: the same for files, feeds, look-ups, the ranking. --}}
 @props(['work', 'titled' => false])
 <div {{ $attributes->class('vstack gap-2') }} data-work>
     @if ($titled)<h3 class="fs-6 mb-0">@if ($work->url)<a class="text-body breaks" href="{{ $work->url }}">{{
