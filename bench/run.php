@@ -7,12 +7,15 @@ declare(strict_types=1);
  *   ./luftig bench [accounts] [signals] [contacts] [part: standings, finder, intake, feeds, paths or alike]
  * A million inputs without good intentions, to every parser and form, on the demo:
  *   ./luftig bench fuzz [inputs] [seed]
- * Each page of the demo, warm, in milliseconds and bytes:
- *   ./luftig bench pages
+ * Each page of the demo, warm, in milliseconds and bytes; or of the demo among so many accounts more:
+ *   ./luftig bench pages [accounts]
  * And how good the ranking is, without a database:
  *   ./luftig bench judgement [worlds]
  */
 
+use App\Finder\Indexes;
+use App\Models\Offer;
+use App\Standings\Standings;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -51,8 +54,17 @@ if (($argv[1] ?? null) === 'fuzz') {
 if (($argv[1] ?? null) === 'pages') {
     require __DIR__.'/pages.php';
     config(['app.debug' => false]);
+    $more = (int) ($argv[2] ?? 0);
+    if ($more > 0) {
+        require __DIR__.'/world.php';
+        world($more, 10 * $more, 5 * $more);
+    }
     Artisan::call('luftig:demo');
-    pages();
+    if ($more > 0) {
+        (new Standings)->all();
+        Offer::query()->get()->each(Indexes::build(...));
+    }
+    pages($more > 0 ? 100 : 30);
     ended();
 }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use App\Support\Cards;
+use App\Support\CardStream;
 use Sabre\VObject\Component\VCard;
 use Sabre\VObject\ParseException;
 use Sabre\VObject\Property;
@@ -35,7 +35,7 @@ final class CardFile
         );
         $count = 0;
         try {
-            $cards = new Cards($in);
+            $cards = new CardStream($in);
             while (($card = $cards->next()) !== null) {
                 fputcsv($out, self::row($card), ';', '"', '');
                 $count++;

@@ -6,16 +6,21 @@ namespace App\Standings;
 
 use App\Models\Account;
 use App\Models\Approach;
+use App\Models\Feed;
 use App\Models\Offer;
 use App\Models\Signal;
+use App\Models\User;
 use Luftig\Core\Fit\CriterionField;
 
-/** How far a team is on its way from an empty base to its first ten reasons. */
+/** How far a team is on its way from an empty base to its first ten reasons, and what makes them more every day. */
 final readonly class FirstSteps
 {
     public const STEPS = [
         1 => 'What we sell', 2 => 'Whom it serves', 3 => 'Who buys', 4 => 'Bring files', 5 => 'The first ten',
+        6 => 'Add sources', 7 => 'Who works with you',
     ];
+
+    private const TEN = 5;
 
     /** What a base is begun with, until somebody says what is sold. */
     public const UNNAMED = 'Our offer';
@@ -34,11 +39,25 @@ final readonly class FirstSteps
         $offer->loadMissing('rules');
     }
 
+    /** Whether one cannot work yet, since a step before the first ten is still to be made. */
     public static function areOpen(): bool
+    {
+        return (self::ofTheFirst()?->next() ?? self::TEN) < self::TEN;
+    }
+
+    /** Whether any is still to be made. */
+    public static function areLeft(): bool
+    {
+        $steps = self::ofTheFirst();
+
+        return $steps !== null && ! $steps->isDone($steps->next());
+    }
+
+    private static function ofTheFirst(): ?self
     {
         $offer = Offer::query()->with('rules')->orderBy('id')->first();
 
-        return $offer !== null && (new self($offer))->next() < 5;
+        return $offer === null ? null : new self($offer);
     }
 
     /** @return list<array<string, mixed>> criteria of the rules that the first steps do not ask for, and leave alone */
@@ -75,11 +94,13 @@ final readonly class FirstSteps
             2 => ($this->offer->rules->criteria ?? []) !== [],
             3 => ($this->offer->rules->buyer_roles ?? []) !== [],
             4 => Account::query()->exists() && Signal::query()->exists(),
+            6 => Feed::query()->exists(),
+            7 => User::query()->where('signs_in', true)->count() > 1,
             default => Approach::query()->exists(),
         };
     }
 
-    /** The first step that is still to be made; the last where all are. */
+    /** The first step that is still to be made; the first ten where all are. */
     public function next(): int
     {
         foreach (array_keys(self::STEPS) as $step) {
@@ -88,6 +109,6 @@ final readonly class FirstSteps
             }
         }
 
-        return 5;
+        return self::TEN;
     }
 }

@@ -89,7 +89,7 @@ enum Screen: string
     {
         return match ($this) {
             self::Rules, self::Team => $user->leads(),
-            self::Begin => $user->leads() && FirstSteps::areOpen(),
+            self::Begin => $user->leads() && FirstSteps::areLeft(),
             default => true,
         };
     }

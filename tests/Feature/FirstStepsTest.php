@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Approach;
+use App\Models\Feed;
 use App\Models\Offer;
 use App\Models\User;
 use App\Standings\FirstSteps;
@@ -65,9 +67,18 @@ final class FirstStepsTest extends TestCase
         $this->get('/begin')->assertSeeText('Bring accounts, contacts, customers, signals');
         $this->tunhede();
         self::assertFalse(FirstSteps::areOpen());
-        self::assertNotContains(Screen::Begin, Screen::menu($this->lead));
         $page = BeginPage::of($this->offer->refresh(), $this->lead, 0, '');
-        self::assertSame([true, true, true, true, false], array_column($page->steps(), 'isDone'));
+        self::assertSame(
+            [5, [true, true, true, true, false, false, true]],
+            [$page->step, array_column($page->steps(), 'isDone')], 'one can work; two of us sign in',
+        );
+        Approach::factory()->create();
+        $this->get('/begin')->assertSeeText('Sources that are asked by themselves');
+        $this->get('/begin?step=7')->assertSeeText($this->rep->name.', rep');
+        self::assertContains(Screen::Begin, Screen::menu($this->lead));
+        Feed::factory()->create(['name' => 'Board of the north']);
+        $this->get('/begin?step=6')->assertSeeText('Board of the north');
+        self::assertNotContains(Screen::Begin, Screen::menu($this->lead));
         $this->actingAs($this->rep)->get('/begin')->assertForbidden();
         $this->post('/begin/serves', [])->assertForbidden();
     }

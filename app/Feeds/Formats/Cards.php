@@ -11,7 +11,7 @@ use App\Feeds\Found;
 use App\Feeds\Portion;
 use App\Feeds\Unreadable;
 use App\Models\ItemKind;
-use App\Support\Cards as CardStream;
+use App\Support\CardStream;
 use Sabre\VObject\Component\VCard;
 use Sabre\VObject\ParseException;
 use Sabre\VObject\Property;

@@ -14,7 +14,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 
-/** Five steps from an empty base to the first ten reasons; they can be left and come back to. */
+/** Steps from an empty base to the first ten reasons, and on; they can be left and come back to. */
 final class BeginController extends Controller
 {
     public function show(Request $request, Offer $offer): View

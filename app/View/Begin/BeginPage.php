@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Standings\FirstSteps;
 use App\Standings\Starter;
 use App\Support\FunctionNames;
+use App\View\Feeds\FeedLine;
 use App\View\Rules\CriterionRow;
 use App\View\Today\Plan;
 use App\View\Today\PlanRow;
@@ -152,6 +153,19 @@ final readonly class BeginPage
         $groups = (new Plan($this->offer, $this->user))->groups();
 
         return array_slice(array_merge(...array_values($groups)), 0, self::FIRST);
+    }
+
+    /** @return list<FeedLine> */
+    public function feeds(): array
+    {
+        return FeedLine::all();
+    }
+
+    /** @return list<string> who signs in */
+    public function people(): array
+    {
+        return array_values(User::query()->where('signs_in', true)->orderBy('name')->get()
+            ->map(fn (User $one): string => "{$one->name}, {$one->role->value}")->all());
     }
 
     public function why(): ?string

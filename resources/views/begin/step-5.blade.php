@@ -15,5 +15,6 @@
         </ol>
     @endif
     <div class="d-flex flex-wrap gap-2"><x-button kind="primary" href="/">Go to Today</x-button>
+        <x-button :href="route('begin', ['step' => 6])">Add sources</x-button>
         <x-button :href="route('rules')">Rules</x-button><x-button :href="route('intake.index')">Intake</x-button></div>
 </section>

@@ -8,7 +8,6 @@ use App\Http\Requests\AccountRequest;
 use App\Http\Resources\AccountResource;
 use App\Intake\ByHand;
 use App\Models\Account;
-use App\Models\KeptList;
 use App\Models\Offer;
 use App\Models\StandingState;
 use App\Standings\ChangedAccounts;
@@ -27,9 +26,8 @@ final class AccountController extends ApiController
     {
         self::asked($request, [
             'q' => ['nullable', 'string', 'max:100'], 'domain' => ['nullable', 'string', 'max:190'],
-            'state' => ['nullable', Rule::enum(StandingState::class)], 'list' => ['nullable', 'integer'],
-            'changed_since' => ['bail', 'nullable', 'string', 'date'],
-        ]);
+            'state' => ['nullable', Rule::enum(StandingState::class)],
+        ] + self::KEPT);
         $query = Account::query()->own()->with(AccountResource::parts($offer))
             ->when($request->filled('q'), fn (Builder $q) => $q->where(
                 'name', 'like', Like::anywhere($request->string('q')->toString()),
@@ -38,15 +36,9 @@ final class AccountController extends ApiController
             ->when($request->filled('state'), fn (Builder $q) => $q->whereHas(
                 'standings',
                 fn (Builder $s) => $s->where('offer_id', $offer->id)->where('state', $request->query('state')),
-            ))
-            ->when($request->filled('list'), fn (Builder $q) => $q->whereIn('id', KeptList::query()
-                ->where('subject', 'accounts')->findOrFail($request->integer('list'))->members()->reorder()
-                ->select('record_id')))
-            ->when($request->filled('changed_since'), fn (Builder $q) => $q->where(
-                'updated_at', '>=', self::moment($request, 'changed_since'),
             ));
 
-        return AccountResource::collection(self::pages($request, $query));
+        return AccountResource::collection(self::pages($request, self::kept($request, $query, 'accounts')));
     }
 
     public function show(Offer $offer, Account $account): AccountResource|RedirectResponse

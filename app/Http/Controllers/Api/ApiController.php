@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Api;
 
 use App\Finder\Search;
 use App\Http\Controllers\Controller;
+use App\Models\KeptList;
 use App\Models\Offer;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Pagination\CursorPaginator;
@@ -20,6 +21,11 @@ use Symfony\Component\HttpKernel\Exception\PreconditionFailedHttpException;
 /** What programs ask and say for a person: JSON in, JSON out. */
 abstract class ApiController extends Controller
 {
+    /** What records are also asked for by (kept()). */
+    protected const KEPT = [
+        'list' => ['nullable', 'integer'], 'changed_since' => ['bail', 'nullable', 'string', 'date'],
+    ];
+
     private const PAGE = 50;
 
     private const LONGEST_PAGE = 200;
@@ -33,6 +39,26 @@ abstract class ApiController extends Controller
     protected static function pages(Request $request, Builder $query): CursorPaginator
     {
         return $query->orderBy($query->qualifyColumn('id'))->cursorPaginate(self::most($request))->withQueryString();
+    }
+
+    /**
+     * Those on a list, and those that changed since a moment, where it is asked for.
+     *
+     * @template T of Model
+     *
+     * @param  Builder<T>  $query
+     * @param  'accounts'|'contacts'  $subject
+     * @return Builder<T>
+     */
+    protected static function kept(Request $request, Builder $query, string $subject): Builder
+    {
+        return $query
+            ->when($request->filled('list'), fn (Builder $q) => $q->whereIn('id', KeptList::query()
+                ->where('subject', $subject)->findOrFail($request->integer('list'))->members()->reorder()
+                ->select('record_id')))
+            ->when($request->filled('changed_since'), fn (Builder $q) => $q->where(
+                'updated_at', '>=', self::moment($request, 'changed_since'),
+            ));
     }
 
     /** @param  array<string, list<mixed>>  $rules  of what may be asked beside the length of a page */

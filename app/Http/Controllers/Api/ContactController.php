@@ -14,7 +14,6 @@ use App\Models\Account;
 use App\Models\Contact;
 use App\Models\KeepOut;
 use App\Models\KeepOutType;
-use App\Models\KeptList;
 use App\Models\Role;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
@@ -31,8 +30,7 @@ final class ContactController extends ApiController
     {
         self::asked($request, [
             'account' => ['nullable', 'integer'], 'email' => ['nullable', 'string', 'max:190'],
-            'list' => ['nullable', 'integer'], 'changed_since' => ['bail', 'nullable', 'string', 'date'],
-        ]);
+        ] + self::KEPT);
         $user = self::user($request);
         // Without what was asked for: an address in it would name somebody.
         RecordsExported::dispatch($user, 'api', $request->url());
@@ -47,15 +45,9 @@ final class ContactController extends ApiController
                 'channels',
                 fn (Builder $c) => $c->where('type', 'email')
                     ->where('value', mb_strtolower($request->string('email')->toString())),
-            ))
-            ->when($request->filled('list'), fn (Builder $q) => $q->whereIn('id', KeptList::query()
-                ->where('subject', 'contacts')->findOrFail($request->integer('list'))->members()->reorder()
-                ->select('record_id')))
-            ->when($request->filled('changed_since'), fn (Builder $q) => $q->where(
-                'updated_at', '>=', self::moment($request, 'changed_since'),
             ));
 
-        return ContactResource::collection(self::pages($request, $query));
+        return ContactResource::collection(self::pages($request, self::kept($request, $query, 'contacts')));
     }
 
     public function show(Request $request, Contact $contact): ContactResource|RedirectResponse

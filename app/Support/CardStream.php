@@ -13,7 +13,7 @@ use Sabre\VObject\Splitter\VCard as Splitter;
 use TypeError;
 
 /** One vCard after the other, whatever is wrong with one being said in one way. */
-final readonly class Cards
+final readonly class CardStream
 {
     private Splitter $splitter;
 
