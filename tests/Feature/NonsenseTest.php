@@ -89,6 +89,31 @@ final class NonsenseTest extends TestCase
             ->post('/tokens', ['name' => ['x'], 'days' => [['90']], 'scopes' => 'read'])->assertOk();
     }
 
+    public function test_every_form_shows_again_what_it_can_of_lists_in_place_of_values(): void
+    {
+        $account = $this->tunhede();
+        $contact = $account->contacts()->firstOrFail();
+        $offer = $this->offer->id;
+        $broken = [];
+        foreach ([
+            "/rules/$offer", "/rules/$offer/angles/new", "/rules/$offer/stories/new", '/begin?step=1', '/begin?step=2',
+            '/accounts/new', "/accounts/{$account->id}", "/accounts/{$account->id}/edit", "/contacts/{$contact->id}",
+            "/accounts/{$account->id}/reasons/new", '/keep-out', '/alerts', '/tokens', '/pace', '/team', '/feeds/new',
+            '/webhooks/new', '/look-ups', '/alike', '/network', '/lists', '/intake', '/finder', '/press', '/candidates',
+        ] as $page) {
+            $html = (string) $this->actingAs($this->lead)->get($page)->assertOk()->content();
+            preg_match_all('/ name="(\w+)/', $html, $names);
+            foreach ([['a', ['b']], ['x' => ['y' => ['z']]], [['f' => 'headcount', 'lo' => ['1']]]] as $list) {
+                $old = array_fill_keys(array_unique($names[1]), $list);
+                $answer = $this->withSession(['_old_input' => $old])->get($page);
+                $answer->getStatusCode() === 200
+                    || $broken[$page.' '.json_encode($list)] = $answer->exception?->getMessage();
+                session()->forget('_old_input');
+            }
+        }
+        self::assertSame([], $broken);
+    }
+
     public function test_a_number_where_a_day_belongs_is_refused_in_a_sentence(): void
     {
         $account = Account::factory()->create();

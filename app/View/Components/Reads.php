@@ -21,9 +21,10 @@ final class Reads extends Component
     /** @var list<string> */
     public readonly array $hints;
 
-    public function __construct(?string $text)
+    /** @param  mixed  $text  as it came back; a list that somebody sent in its place reads as nothing */
+    public function __construct(mixed $text)
     {
-        $reading = Reading::of((string) $text);
+        $reading = Reading::of(is_scalar($text) ? (string) $text : '');
         $this->mistake = $reading->mistake;
         $this->hints = $reading->hints;
         $this->words = match (true) {

@@ -17,6 +17,7 @@ use App\Reasons\Proposal;
 use App\Reasons\StorySet;
 use App\Standings\SignalLine;
 use App\View\Choices;
+use App\View\Typed;
 use Illuminate\Support\Collection;
 
 /** The form of a reason: to whom, in which words, and what these rest on. */
@@ -88,7 +89,7 @@ final readonly class NewReasonPage
     /** @return list<array{line: SignalLine, may: bool, ticked: bool, note: string}> what speaks for the account */
     public function signals(): array
     {
-        $old = old('words') === null ? null : array_map(strval(...), (array) old('signals', []));
+        $old = old('words') === null ? null : Typed::texts(old('signals', []));
 
         return array_map(function (SignalLine $line) use ($old): array {
             $may = $line->mayBeSaid() && $line->isFresh();

@@ -7,6 +7,7 @@ namespace App\View\Rules;
 use App\Models\ApproachKind;
 use App\Models\Offer;
 use App\Reasons\AngleSet;
+use App\View\Typed;
 use Locale;
 use Luftig\Core\Signal\Kind;
 
@@ -125,14 +126,14 @@ final readonly class AnglePage
         return self::WHOSE;
     }
 
-    /** @return list<array{is: string, whose: string, words: string, role: string, need: string}> */
+    /** @return list<array<string, string>> each as part() has it */
     public function parts(): array
     {
         $typed = old('parts');
         $rows = [];
         if (is_array($typed)) {
             foreach ($typed as $row) {
-                $rows[] = array_map(strval(...), array_intersect_key((array) $row, self::part()) + self::part());
+                $rows[] = Typed::texts(array_intersect_key((array) $row, self::part()) + self::part());
             }
 
             return $rows;
@@ -161,7 +162,7 @@ final readonly class AnglePage
     {
         $typed = old('words');
         if (is_array($typed)) {
-            return array_values(array_map(fn ($row): array => array_map(strval(...), (array) $row), $typed));
+            return array_values(array_map(Typed::texts(...), $typed));
         }
         $rows = [];
         foreach ($this->angle['words'] ?? [] as $language => $words) {

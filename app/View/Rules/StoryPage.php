@@ -12,6 +12,7 @@ use App\Models\Story;
 use App\Reasons\StorySet;
 use App\Support\Countries;
 use App\Support\Format;
+use App\View\Typed;
 use Luftig\Core\Company\Industries;
 
 /** A story as a form: one that is stored, a new one, or as it was typed and sent back. */
@@ -91,10 +92,7 @@ final readonly class StoryPage
     {
         $typed = old('words');
         if (is_array($typed)) {
-            return array_values(array_map(
-                fn ($row): array => array_map(fn ($text): string => is_string($text) ? $text : '', (array) $row),
-                $typed,
-            ));
+            return array_values(array_map(Typed::texts(...), $typed));
         }
         $rows = [];
         foreach ($this->story->words ?? [] as $language => $words) {
