@@ -66,8 +66,8 @@ final class RefreshStandings implements ShouldBeUniqueUntilProcessing, ShouldQue
         $this->all
             ? $standings->all($this->offer === null ? null : Offer::query()->findOrFail($this->offer))
             : $standings->refresh();
-        // So that nobody's first search of the morning waits for it.
-        Offer::query()->get()->each(Indexes::renew(...));
+        // So that nobody's first search of the morning waits for it; who saved rules does not wait for it either.
+        defer(static fn () => Offer::query()->get()->each(Indexes::renew(...)));
     }
 
     /** Whether a part of the rules is another than in the version before. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Network;
 
-use Carbon\CarbonImmutable;
+use DateTimeImmutable;
 use Generator;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Person\Title;
@@ -40,7 +40,7 @@ final class Colleagues
                         $same !== 0,
                     ),
                     "worked at {$row->name} together until "
-                        .CarbonImmutable::parse($row->until)->format('M Y'),
+                        .(new DateTimeImmutable((string) $row->until))->format('M Y'),
                 ];
             }
             foreach (self::inCircles("k.contact_id IN ($in)$only") as $row) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Network;
 
 use App\Models\Contact;
+use App\Models\Position;
 use App\Models\Relation;
 use App\Models\Station;
 use App\Models\User;
@@ -40,9 +41,10 @@ final class Ties
             ->whereIn('account_id', $positions->pluck('account_id')->filter()->unique())
             ->orWhereIn('name', $positions->pluck('company')->concat($affiliations->pluck('name'))->filter()->unique()))
             ->get();
+        $held = self::held($contacts);
         foreach ($stations as $station) {
             if ($station->kind === 'position') {
-                $this->addColleagues($station, $contacts);
+                $this->addColleagues($station, $held[self::where($station->account_id, $station->name)] ?? []);
             } else {
                 foreach (
                     $affiliations->filter(
@@ -81,40 +83,49 @@ final class Ties
         return $ties;
     }
 
-    /** @param  Collection<array-key, Contact>  $contacts */
-    private function addColleagues(Station $station, Collection $contacts): void
+    /**
+     * @param  Collection<array-key, Contact>  $contacts
+     * @return array<string, list<array{Contact, Position}>> where (where()) → who held which position there
+     */
+    private static function held(Collection $contacts): array
     {
+        $held = [];
         foreach ($contacts as $contact) {
             foreach ($contact->positions as $position) {
-                $same = $station->account_id !== null
-                    ? $position->account_id === $station->account_id
-                    : $position->account_id === null
-                        && mb_strtolower((string) $position->company) === mb_strtolower($station->name);
-                if (! $same) {
-                    continue;
-                }
-                $today = CarbonImmutable::today();
-                [$from, $to] = [
-                    max($station->since ?? $station->until ?? $today, $position->since ?? $position->until ?? $today),
-                    min($station->until ?? $today, $position->until ?? $today),
-                ];
-                if ($from <= $to) {
-                    $functions = Title::unpacked(
-                        $station->reading,
-                    )->functions & Title::unpacked($position->reading)->functions;
-                    $this->add(
-                        $contact->id,
-                        $station->user,
-                        RelationStrength::ofWorkingTogether(
-                            $from->diffInDays($to) / self::DAYS_IN_MONTH,
-                            $station->account?->headcount,
-                            $functions !== 0,
-                        ),
-                        'worked at '.($station->account->name ?? $station->name).' together until '
-                            .$to->format('M Y'),
-                    );
-                }
+                $held[self::where($position->account_id, (string) $position->company)][] = [$contact, $position];
             }
+        }
+
+        return $held;
+    }
+
+    /** At an account, or at a company of a name that is none. */
+    private static function where(?int $account, string $name): string
+    {
+        return $account === null ? 'named '.mb_strtolower($name) : "account $account";
+    }
+
+    /** @param  list<array{Contact, Position}>  $held  there */
+    private function addColleagues(Station $station, array $held): void
+    {
+        $today = CarbonImmutable::today();
+        foreach ($held as [$contact, $position]) {
+            [$from, $to] = [
+                max($station->since ?? $station->until ?? $today, $position->since ?? $position->until ?? $today),
+                min($station->until ?? $today, $position->until ?? $today),
+            ];
+            if ($from > $to) {
+                continue;
+            }
+            $both = Title::unpacked($station->reading)->functions & Title::unpacked($position->reading)->functions;
+            $this->add(
+                $contact->id,
+                $station->user,
+                RelationStrength::ofWorkingTogether(
+                    $from->diffInDays($to) / self::DAYS_IN_MONTH, $station->account?->headcount, $both !== 0,
+                ),
+                'worked at '.($station->account->name ?? $station->name).' together until '.$to->format('M Y'),
+            );
         }
     }
 

@@ -160,10 +160,16 @@ abstract class BrowserTestCase extends TestCase
         return implode("\n", $output);
     }
 
-    /** Moves the clock that stands still; what is due at that time has run afterwards. */
-    protected static function at(string $time): void
+    /** Moves the clock that stands still. */
+    protected static function itIs(string $time): void
     {
         file_put_contents(self::$env['LUFTIG_CLOCK_FILE'], $time);
+    }
+
+    /** What is due at that time has run afterwards. */
+    protected static function at(string $time): void
+    {
+        self::itIs($time);
         self::artisan('schedule:run');
     }
 

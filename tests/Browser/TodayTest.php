@@ -130,17 +130,17 @@ final class TodayTest extends BrowserTestCase
             'document.querySelector("#runs tbody td:last-child")?.textContent.includes("done")', 'It is asked.',
         );
         try {
-            self::at('2026-11-24T09:00:00Z');
-            self::artisan('queue:work --stop-when-empty');
+            self::itIs('2026-11-24T09:00:00Z');
             $this->signIn('Ylva');
             $this->open('/feeds/1');
+            $this->press('Ask it now');
             $this->until(
                 '[...document.querySelectorAll("#runs tbody tr")].slice(0, -1).some((row) => '
                     .'row.lastElementChild.textContent.includes("done") && Number(row.cells[2].textContent) > 0)',
                 'Nothing new came.',
             );
         } finally {
-            self::at(self::NOW);
+            self::itIs(self::NOW);
         }
     }
 
