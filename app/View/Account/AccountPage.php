@@ -80,11 +80,11 @@ final readonly class AccountPage
             ->first();
         $book = $standing === null ? null : RuleBook::of($standing->ruleSet);
         $lines = $book === null ? [] : SignalLine::of($standing, $account->signals, $book->catalogue);
-        $group = $standing === null ? null : BuyingGroup::of($offer, $account, $standing, $rep);
+        $barred = EntriesInForce::now();
+        $group = $standing === null ? null : BuyingGroup::of($offer, $account, $standing, $rep, barred: $barred);
         $to = $group->chosen[0]->contact ?? null;
         CommonGround::load(collect(array_filter([$to])));
         $draft = Drafts::of($offer, $account, $to, $lines, used: AngleUse::at([$account->id])[$account->id] ?? []);
-        $barred = EntriesInForce::now();
 
         return new self(
             $offer,

@@ -55,18 +55,19 @@ final readonly class BuyingGroup
         Standing $standing,
         User $rep,
         ?Contact $also = null,
+        ?EntriesInForce $barred = null,
     ): self {
+        $barred ??= EntriesInForce::now();
         $contacts = ForemostContacts::of($offer, collect([$standing]), $also === null ? [] : [$also->id])
             ->with('channels', 'positions.account')->orderBy('id')->get();
         $book = RuleBook::of($standing->ruleSet);
         [$ranked, $marks] = self::ranked($book, $account, $standing->computed_at);
-        $choice = (new ContactChoice($offer, $rep))
+        $choice = (new ContactChoice($offer, $rep, $barred))
             ->of(collect([$standing->setRelation('account', $account)]), $contacts)[$account->id];
         $places = GroupPlace::query()->with('user')->where('offer_id', $offer->id)->where('account_id', $account->id)
             ->get()->keyBy('contact_id');
         $reserved = Reservation::query()->with('user')->where('account_id', $account->id)->where('until', '>=', today())
             ->get()->keyBy('contact_id');
-        $barred = EntriesInForce::now();
         $rows = $contacts->map(fn (Contact $contact): GroupRow => new GroupRow(
             $contact, $ranked[$contact->id] ?? null, $places[$contact->id] ?? null, Reach::of($contact, $barred),
             $barred->contact($contact->id), $reserved[$contact->id] ?? null, $choice->skipped[$contact->id] ?? null,

@@ -94,13 +94,13 @@ final readonly class ContactPage
         $account = $contact->account;
         $standing = Standing::query()->with('ruleSet')->where('offer_id', $offer->id)->where('account_id', $account->id)
             ->first();
-        $group = $standing === null ? null : BuyingGroup::of($offer, $account, $standing, $reader, $contact);
+        $barred = EntriesInForce::now();
+        $group = $standing === null ? null : BuyingGroup::of($offer, $account, $standing, $reader, $contact, $barred);
         $row = $group?->row($contact);
         $signals = Signal::query()->with('contact')->where('contact_id', $contact->id)->ofOffer($offer)
             ->orderByDesc('occurred_at')->get();
         $catalogue = $standing === null ? null : RuleBook::catalogueOf($standing->ruleSet);
         $all = $standing === null ? [] : Ranking::lines($offer, $standing->newCollection([$standing]))[$account->id];
-        $barred = EntriesInForce::now();
         CommonGround::load(collect([$contact]));
         $draft = Drafts::of($offer, $account, $contact, $all, used: AngleUse::at([$account->id])[$account->id] ?? []);
         $isOut = $barred->contact($contact->id) !== null || $barred->account($account->id, $account->domain) !== null;
@@ -286,7 +286,7 @@ final readonly class ContactPage
     /** @return list<Way> from whoever looks */
     public function waysIn(): array
     {
-        return Way::to($this->contact, $this->reader);
+        return Way::to($this->contact, $this->reader, barred: $this->barred);
     }
 
     /** @return list<array{says: string, url: string}> */
