@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\LookUps;
 
+use App\Finder\Computed;
 use App\Models\Account;
 use App\Models\Figure;
 use App\Models\LookUp as Line;
@@ -33,6 +34,9 @@ final readonly class FigureGains
     /** So many of the best ranked accounts that lack one are looked at. */
     private const LOOKED_AT = 400;
 
+    /** Who stands behind so many has next to no share of a day's plan. */
+    private const PLACES = 2000;
+
     /** So many are proposed at once. */
     private const MOST = 15;
 
@@ -53,20 +57,21 @@ final readonly class FigureGains
     public static function for(Offer $offer, User $user, float $budget): self
     {
         $services = LookUpService::query()->that(LookUpService::KNOWS)->where('price', '>', 0)->get();
-        $ranked = Standing::query()->where('offer_id', $offer->id)->where('state', StandingState::Ranked)->whereHas(
-            'account', fn ($account) => $account->whereNull('owner_id')->orWhere('owner_id', $user->id),
-        );
+        $ranked = Standing::query()->where('offer_id', $offer->id)->where('state', StandingState::Ranked)
+            ->openTo($user);
         if ($services->isEmpty() || $budget <= 0 || $offer->rules === null) {
             return new self([], 0.0);
         }
         $priorities = array_values(array_map(
-            floatval(...), (clone $ranked)->orderByDesc('priority')->pluck('priority')->all(),
+            floatval(...), (clone $ranked)->orderByDesc('points')->limit(self::PLACES)->pluck('priority')->all(),
         ));
         /** @var array<int, float> $lacking priorities by account */
-        $lacking = array_map(floatval(...), (clone $ranked)
-            ->whereHas('account', fn ($account) => $account->whereNotNull('domain')->where(
-                fn ($either) => $either->whereNull('headcount')->orWhereNull('revenue'),
-            ))->orderByDesc('points')->limit(self::LOOKED_AT)->toBase()->pluck('priority', 'account_id')->all());
+        $lacking = Computed::of('lacking', $offer, [$user->id], fn (): array => array_map(floatval(...), (clone $ranked)
+            ->join('accounts', 'accounts.id', '=', 'account_id')
+            ->whereNotNull('domain')->where(fn ($either) => $either->whereNull('headcount')->orWhereNull('revenue'))
+            // In the order of points, for as long as it takes to find so many.
+            ->orderByDesc('points')->limit(self::LOOKED_AT)->toBase()->selectRaw('STRAIGHT_JOIN priority, account_id')
+            ->pluck('priority', 'account_id')->all()));
         $rules = $offer->rules;
         $figures = Computed::of('figures', $offer, array_keys($lacking), fn (): array => self::couldBe(
             RuleBook::of($rules), array_keys($lacking),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\LookUps;
 
+use App\Finder\Computed;
 use App\Models\Contact;
 use App\Models\LookUp as Line;
 use App\Models\LookUpService;
@@ -55,9 +56,7 @@ final readonly class Gains
         $services = LookUpService::query()->that(LookUpService::FINDS)->where('price', '>', 0)->get()->keyBy('name');
         /** @var array<int, float> $priorities by account, the best first */
         $priorities = array_map(floatval(...), Standing::query()->where('offer_id', $offer->id)
-            ->where('state', StandingState::Ranked)->whereHas(
-                'account', fn ($account) => $account->whereNull('owner_id')->orWhere('owner_id', $user->id),
-            )->orderByDesc('points')->limit(self::LOOKED_AT)->toBase()->pluck('priority', 'account_id')->all());
+            ->where('state', StandingState::Ranked)->openTo($user)->orderByDesc('points')->limit(self::LOOKED_AT)->toBase()->pluck('priority', 'account_id')->all());
         if ($services->isEmpty() || $priorities === [] || $budget <= 0 || $offer->rules === null) {
             return new self([], 0.0, 0.0, 0);
         }

@@ -89,9 +89,11 @@ trait ReadsQuickly
      */
     public function mergeCasts($casts)
     {
-        $own = $this->casts;
-        parent::mergeCasts($casts);
-        $this->isCastApart = $this->isCastApart || $this->casts !== $own;
+        // Each record that is read is given those of its class anew.
+        if ($casts !== $this->casts) {
+            parent::mergeCasts($casts);
+            $this->isCastApart = true;
+        }
 
         return $this;
     }

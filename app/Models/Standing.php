@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Database\Factories\StandingFactory;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Luftig\Core\Signal\Timing;
@@ -77,6 +78,20 @@ final class Standing extends Model
     public function ruleSet(): BelongsTo
     {
         return $this->belongsTo(RuleSet::class);
+    }
+
+    /**
+     * In accounts that are somebody's or nobody's. Asked for the other way round, so that the base goes along the order
+     * that is wanted, and not along all accounts.
+     *
+     * @param  Builder<self>  $query
+     * @return Builder<self>
+     */
+    public function scopeOpenTo(Builder $query, User $user): Builder
+    {
+        return $query->whereNotIn(
+            'standings.account_id', Account::query()->select('id')->where('owner_id', '<>', $user->id),
+        );
     }
 
     public function timing(): float

@@ -369,8 +369,11 @@ final class Scenario
             ->pluck('account_id')->all();
         $stories = Account::query()->whereIn('domain', array_column(Stories::accounts(), 'domain'))->pluck('id')->all();
         $ids = array_values(array_diff($ids, $stories));
-        $contacts = Contact::query()->orderBy('id')->get(['id', 'account_id'])->groupBy('account_id');
-        $ids = array_values(array_intersect($ids, $contacts->keys()->all()));
+        $contacts = [];
+        foreach (Contact::query()->toBase()->orderBy('id')->pluck('account_id', 'id') as $id => $account) {
+            $contacts[$account][] = $id;
+        }
+        $ids = array_values(array_intersect($ids, array_keys($contacts)));
         $rows = [];
         foreach ($this->approached($book, $ids) as [$account, $at, $snapshot]) {
             $answered = $this->dice->chance(1 / (1 + exp(-self::truth($snapshot))));
@@ -379,7 +382,7 @@ final class Scenario
             );
             $rows[] = [
                 'offer_id' => $offer->id, 'account_id' => $account,
-                'contact_id' => $this->dice->pick($contacts[$account]->pluck('id')->all()),
+                'contact_id' => $this->dice->pick($contacts[$account]),
                 'user_id' => $this->dice->pick(array_slice($team, 0, 4))->id,
                 'kind' => $this->dice->pick(['email', 'call', 'message', 'connect']), 'made_at' => $at,
                 'result' => $result, 'result_at' => $at->addDays($this->dice->int(1, 9))->min($this->now),

@@ -113,7 +113,7 @@ final readonly class Ranking
 
     public function count(): int
     {
-        return $this->unordered()->count();
+        return $this->search === '' ? $this->counts()[$this->state->value] ?? 0 : $this->unordered()->count();
     }
 
     /** @return Builder<Standing> */
@@ -136,8 +136,8 @@ final readonly class Ranking
     /** @return array<string, int> how many there are in each state */
     public function counts(): array
     {
-        return $this->narrowed->among(Standing::query()->where('offer_id', $this->offer->id))->groupBy('state')
-            ->selectRaw('state, COUNT(*) AS n')->toBase()->pluck('n', 'state')->all();
+        return once(fn (): array => $this->narrowed->among(Standing::query()->where('offer_id', $this->offer->id))
+            ->groupBy('state')->selectRaw('state, COUNT(*) AS n')->toBase()->pluck('n', 'state')->all());
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Contacts;
 
+use App\Finder\Computed;
 use App\Models\Contact;
 use App\Models\Offer;
 use App\Models\Standing;
@@ -65,13 +66,23 @@ final readonly class ContactList
                 $counts[$part]++;
             }
         } else {
-            $sums = Standing::query()->where('offer_id', $this->offer->id)->whereIn('state', self::STATES)->selectRaw(
-                implode(', ', array_map(fn (string $part): string => "COALESCE(SUM(`$part`), 0) AS `$part`", $parts)),
-            )->toBase()->first();
-            $counts = array_map(intval(...), (array) $sums);
+            $counts = Computed::of('parts', $this->offer, [], fn (): array => $this->counted($parts));
         }
 
         return ['' => array_sum($counts)] + $counts;
+    }
+
+    /**
+     * @param  array<string>  $parts
+     * @return array<string, int>
+     */
+    private function counted(array $parts): array
+    {
+        $sums = Standing::query()->where('offer_id', $this->offer->id)->whereIn('state', self::STATES)->selectRaw(
+            implode(', ', array_map(fn (string $part): string => "COALESCE(SUM(`$part`), 0) AS `$part`", $parts)),
+        )->toBase()->first();
+
+        return array_map(intval(...), (array) $sums);
     }
 
     /** @return list<array{int, float, string, int}> contact, priority, part, account */

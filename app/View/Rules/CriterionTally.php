@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Rules;
 
+use App\Finder\Computed;
 use App\Models\Offer;
 use App\Models\Standing;
 use App\Support\Format;
@@ -20,9 +21,14 @@ final class CriterionTally
     public static function of(Offer $offer): self
     {
         $tally = new self;
-        foreach (Standing::query()->where('offer_id', $offer->id)->toBase()->select('criteria')->cursor() as $row) {
-            $tally->add((string) $row->criteria);
-        }
+        $tally->counts = Computed::of('criteria', $offer, [], function () use ($offer): array {
+            $all = new self;
+            foreach (Standing::query()->where('offer_id', $offer->id)->toBase()->select('criteria')->cursor() as $row) {
+                $all->add((string) $row->criteria);
+            }
+
+            return $all->counts;
+        });
 
         return $tally;
     }

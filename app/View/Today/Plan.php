@@ -305,7 +305,7 @@ final readonly class Plan
     private function candidates(StandingState $state): Builder
     {
         return (new Ranking($this->offer, $state, narrowed: $this->narrowed))->query()
-            ->where(fn (Builder $q) => $q->whereNull('accounts.owner_id')->orWhere('accounts.owner_id', $this->rep->id))
+            ->openTo($this->rep)
             // Another of the same company is for another day.
             ->whereNotIn(
                 'standings.account_id',

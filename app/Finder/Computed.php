@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\LookUps;
+namespace App\Finder;
 
-use App\Finder\Indexes;
 use App\Models\Offer;
 use Closure;
 use Illuminate\Support\Facades\Cache;
@@ -17,7 +16,7 @@ final class Computed
     /**
      * @template T of array
      *
-     * @param  array<int|string>  $accounts  of whom it is computed
+     * @param  array<int|string>  $accounts  of whom it is computed, where it is not of all
      * @param  Closure(): T  $work
      * @return T
      */
