@@ -56,7 +56,8 @@ final readonly class Gains
         $services = LookUpService::query()->that(LookUpService::FINDS)->where('price', '>', 0)->get()->keyBy('name');
         /** @var array<int, float> $priorities by account, the best first */
         $priorities = array_map(floatval(...), Standing::query()->where('offer_id', $offer->id)
-            ->where('state', StandingState::Ranked)->openTo($user)->orderByDesc('points')->limit(self::LOOKED_AT)->toBase()->pluck('priority', 'account_id')->all());
+            ->where('state', StandingState::Ranked)->openTo($user)->orderByDesc('points')->limit(self::LOOKED_AT)
+            ->toBase()->pluck('priority', 'account_id')->all());
         if ($services->isEmpty() || $priorities === [] || $budget <= 0 || $offer->rules === null) {
             return new self([], 0.0, 0.0, 0);
         }
