@@ -86,7 +86,9 @@ abstract class BrowserTestCase extends TestCase
             $root,
             $env,
         );
-        self::launch(['php', 'artisan', 'queue:work', '--sleep=0.2'], $root, $env);
+        self::launch(
+            ['php', '-d', 'opcache.enable_cli=1', 'artisan', 'queue:work', '--sleep=0.2'], $root, $env,
+        );
         self::launch(['php', '-S', "127.0.0.1:{$env['LUFTIG_STANDINS_PORT']}", 'standins/index.php'], $root, $env);
         self::wait($port);
         self::$addresses[$database] = self::$address = "http://127.0.0.1:$port";

@@ -107,6 +107,10 @@ final class DeploymentTest extends BrowserTestCase
         $who = posix_geteuid() === 0 ? ['runuser', '-u', 'www-data', '--'] : [];
         self::launch([...$who, '/bin/sh', '-c', $starts[1]], $folder, ['PATH' => (string) getenv('PATH')]);
         self::wait((int) parse_url(self::$at, PHP_URL_PORT));
+        // The one may be there before the other.
+        for ($i = 0; $i < 10 * self::PATIENCE && $this->asks('/up')[0] !== 200; $i++) {
+            usleep(100_000);
+        }
     }
 
     /** @return array{string, array<int, int>} what is said, and how often what was answered meanwhile */
