@@ -22,7 +22,7 @@ use Luftig\Core\Rules\Roles;
 use Luftig\Core\Signal\Kind;
 use Tests\TestCase;
 
-/** The way of somebody who begins: five steps, rules to begin with, and why there is nobody yet. */
+/** The way of somebody who begins: its steps, rules to begin with, and why there is nobody yet. */
 final class FirstStepsTest extends TestCase
 {
     public function test_steps_are_left_and_come_back_to(): void

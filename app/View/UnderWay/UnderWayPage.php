@@ -10,6 +10,7 @@ use App\Models\LookUpRun;
 use App\Models\Offer;
 use App\Models\User;
 use App\View\Feeds\FeedLine;
+use App\View\LookUps\RunPage;
 
 /** All work that takes a while: what goes on now, what stopped half-way, and what ended lately. */
 final readonly class UnderWayPage
@@ -58,7 +59,7 @@ final readonly class UnderWayPage
             ->where(fn ($either) => $either->where('updated_at', '>=', now()->subDays(self::LATELY))
                 ->orWhereIn('state', [LookUpRun::QUEUED, LookUpRun::RUNNING]))
             ->latest('updated_at')->limit(2 * self::SHOWN)->get()
-            ->map(fn (LookUpRun $one): Work => Works::ofRun($one, $reader))->all());
+            ->map(fn (LookUpRun $one): Work => Works::ofRun(RunPage::of($one), $reader))->all());
     }
 
     /** @return list<Work> those that are being asked */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\View\UnderWay;
 
 use App\Models\Intake;
-use App\Models\LookUpRun;
 use App\Models\Offer;
 use App\Models\User;
 use App\Standings\Computing;
@@ -40,9 +39,9 @@ final class Works
         );
     }
 
-    public static function ofRun(LookUpRun $run, User $reader): Work
+    public static function ofRun(RunPage $page, User $reader): Work
     {
-        $page = RunPage::of($run);
+        $run = $page->run;
         $may = $reader->can('update', $run);
 
         return new Work(
