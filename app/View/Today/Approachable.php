@@ -17,7 +17,10 @@ use Illuminate\Database\Eloquent\Collection;
 use Luftig\Core\Buying\Choice;
 use Luftig\Core\Buying\Skip;
 
-/** In which accounts somebody is to be approached by a rep, and who; else why not. Many are looked at together. */
+/**
+ * In which accounts somebody is to be approached by a rep, and who; else why not: as it is when they are
+ * first looked at, so that a plan that is made anew asks anew. Many are looked at together.
+ */
 final class Approachable
 {
     /** @var array<int, Choice> by account */

@@ -54,6 +54,7 @@ final readonly class TodayPage
         $day = $plan->today();
         // Of two who plan at once, the quicker has whom both would approach; the other plans anew. Who leads may look.
         if (! $rep->leads() && ! ReservePlan::keep($offer, $rep, $day->contacts())) {
+            $plan = new Plan($offer, $rep);
             $day = $plan->today();
             ReservePlan::keep($offer, $rep, $day->contacts());
         }
