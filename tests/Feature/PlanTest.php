@@ -21,6 +21,7 @@ use App\View\Today\Plan;
 use App\View\Today\PlanRow;
 use App\View\Today\TodayFocus;
 use App\View\Today\TodayPage;
+use Illuminate\Support\Facades\DB;
 use Luftig\Core\Priority\Points;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -142,16 +143,7 @@ final class PlanTest extends TestCase
 
     public function test_what_is_planned_is_reserved_and_a_colleague_plans_others(): void
     {
-        $people = [];
-        foreach (['First' => 9.0, 'Second' => 8.0] as $name => $points) {
-            $account = $this->ranked($name, $points, null);
-            $people[] = $one = Contact::factory()->create(['account_id' => $account->id, 'first_name' => $name]);
-            Channel::factory()->create(['contact_id' => $one->id, 'value' => "$name@firm.example"]);
-            Standing::query()->where('account_id', $account->id)->update([
-                'contacts' => json_encode([[$one->id, 60.0, 'shapes', null]]),
-            ]);
-        }
-        $this->rep->update(['pace' => 1]);
+        $people = $this->two();
         $this->page();
         $held = Reservation::query()->sole();
         self::assertSame(
@@ -181,6 +173,44 @@ final class PlanTest extends TestCase
         self::assertSame(
             [$people[0]->id], Reservation::query()->where('user_id', $this->rep->id)->pluck('contact_id')->all(),
         );
+    }
+
+    public function test_of_two_who_plan_at_once_the_slower_plans_anew(): void
+    {
+        [$first] = $this->two();
+        $other = $this->person('Anton', Role::Rep);
+        $isLate = false;
+        DB::connection()->beforeExecuting(function (string $query) use ($first, $other, &$isLate): void {
+            if (! $isLate && str_starts_with($query, 'insert ignore into `reservations`')) {
+                $isLate = true;
+                Reservation::query()->insert([
+                    'contact_id' => $first->id, 'account_id' => $first->account_id, 'offer_id' => $this->offer->id,
+                    'user_id' => $other->id, 'until' => '2026-11-24', 'planned' => true,
+                ]);
+            }
+        });
+        $page = TodayPage::of($this->offer, $this->rep->refresh(), 0);
+        self::assertTrue($isLate);
+        self::assertSame(['Second'], array_map(
+            fn (PlanRow $row): string => $row->standing->account->name, array_merge(...array_values($page->groups)),
+        ));
+    }
+
+    /** @return list<Contact> of two accounts, the first to be approached first; there is room for one */
+    private function two(): array
+    {
+        $people = [];
+        foreach (['First' => 9.0, 'Second' => 8.0] as $name => $points) {
+            $account = $this->ranked($name, $points, null);
+            $people[] = $one = Contact::factory()->create(['account_id' => $account->id, 'first_name' => $name]);
+            Channel::factory()->create(['contact_id' => $one->id, 'value' => "$name@firm.example"]);
+            Standing::query()->where('account_id', $account->id)->update([
+                'contacts' => json_encode([[$one->id, 60.0, 'shapes', null]]),
+            ]);
+        }
+        $this->rep->update(['pace' => 1]);
+
+        return $people;
     }
 
     public function test_an_approach_has_until_what_it_rests_on_fades_and_at_the_latest_until_the_accounts_day(): void
