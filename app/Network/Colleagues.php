@@ -30,31 +30,79 @@ final class Colleagues
     {
         $only = $among === null ? '' : ' AND o.contact_id IN ('.implode(',', array_map(intval(...), $among)).')';
         foreach (array_chunk($contacts, self::CHUNK) as $some) {
-            $in = implode(',', array_map(intval(...), $some));
-            foreach (self::atWork("k.contact_id IN ($in)$only") as $row) {
-                $same = Title::unpacked((int) $row->mine)->functions & Title::unpacked((int) $row->theirs)->functions;
+            $which = 'k.contact_id IN ('.implode(',', array_map(intval(...), $some)).")$only";
+            foreach (self::workedTogether($which) as $row) {
                 yield [
-                    (int) $row->one, (int) $row->other, RelationStrength::ofWorkingTogether(
-                        max(0, (int) $row->days) / self::DAYS_IN_MONTH,
-                        $row->headcount === null ? null : (int) $row->headcount,
-                        $same !== 0,
-                    ),
+                    (int) $row->one, (int) $row->other, self::strength($row),
                     "worked at {$row->name} together until "
                         .(new DateTimeImmutable((string) $row->until))->format('M Y'),
                 ];
             }
-            foreach (self::inCircles("k.contact_id IN ($in)$only") as $row) {
+            foreach (self::inCircles($which) as $row) {
                 yield [
-                    (int) $row->one, (int) $row->other,
-                    $row->kind === 'school' ? RelationStrength::STUDIED : RelationStrength::ASSOCIATION,
+                    (int) $row->one, (int) $row->other, self::ofCircle($row->kind),
                     ($row->kind === 'school' ? 'studied at ' : 'both in ').$row->name,
                 ];
             }
         }
     }
 
+    /**
+     * @param  list<int>  $contacts
+     * @return Generator<int, array{int, int, float}> one of them, the other, and how well
+     */
+    public static function atWork(array $contacts): Generator
+    {
+        foreach (array_chunk($contacts, self::CHUNK) as $some) {
+            foreach (self::workedTogether('k.contact_id IN ('.implode(',', array_map(intval(...), $some)).')') as $row) {
+                yield [(int) $row->one, (int) $row->other, self::strength($row)];
+            }
+        }
+    }
+
+    /**
+     * Each school and association with all who share it: of many there are far more pairs than people.
+     *
+     * @return Generator<int, array{float, list<int>}> how well they know each other, and who they are
+     */
+    public static function circles(): Generator
+    {
+        $rows = DB::cursor(
+            'SELECT f.kind, f.contact_id, DENSE_RANK() OVER (ORDER BY f.kind, f.name) AS circle FROM affiliations f '
+                .'JOIN contacts c ON c.id = f.contact_id AND c.merged_into IS NULL '
+                ."WHERE f.kind IN ('school', 'association') ORDER BY circle, f.contact_id",
+        );
+        [$circle, $strength, $members] = [0, 0.0, []];
+        foreach ($rows as $row) {
+            if ((int) $row->circle !== $circle && $members !== []) {
+                yield [$strength, $members];
+                $members = [];
+            }
+            [$circle, $strength, $members[]] = [(int) $row->circle, self::ofCircle($row->kind), (int) $row->contact_id];
+        }
+        if ($members !== []) {
+            yield [$strength, $members];
+        }
+    }
+
+    private static function strength(stdClass $row): float
+    {
+        $same = Title::unpacked((int) $row->mine)->functions & Title::unpacked((int) $row->theirs)->functions;
+
+        return RelationStrength::ofWorkingTogether(
+            max(0, (int) $row->days) / self::DAYS_IN_MONTH,
+            $row->headcount === null ? null : (int) $row->headcount,
+            $same !== 0,
+        );
+    }
+
+    private static function ofCircle(string $kind): float
+    {
+        return $kind === 'school' ? RelationStrength::STUDIED : RelationStrength::ASSOCIATION;
+    }
+
     /** @return array<int, stdClass> */
-    private static function atWork(string $which): array
+    private static function workedTogether(string $which): array
     {
         $since = fn (string $p): string => "COALESCE($p.since, $p.until, CURRENT_DATE)";
         $until = fn (string $p): string => "COALESCE($p.until, CURRENT_DATE)";

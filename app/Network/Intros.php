@@ -62,10 +62,25 @@ final class Intros
             $from,
             fn (array $way): bool => $way[0] * IntroPaths::LOSS * RelationStrength::MOST > self::LEAST,
         );
-        foreach (Colleagues::of(array_keys($worth)) as [$one, $other, $strength]) {
+        $add = function (int $one, int $other, float $strength) use ($worth, &$best): void {
             $way = IntroPaths::LOSS * $worth[$one][0] * $strength;
             if ($way > ($best[$other][0] ?? self::LEAST)) {
                 $best[$other] = [$way, $worth[$one][1], $worth[$one][2] ?? $one];
+            }
+        };
+        foreach (Colleagues::atWork(array_keys($worth)) as [$one, $other, $strength]) {
+            $add($one, $other, $strength);
+        }
+        foreach (Colleagues::circles() as [$strength, $members]) {
+            // They all know each other equally well, so that the best way to any goes on to the others.
+            $first = null;
+            foreach ($members as $one) {
+                if (isset($worth[$one]) && ($first === null || $worth[$one][0] > $worth[$first][0])) {
+                    $first = $one;
+                }
+            }
+            foreach ($first === null ? [] : $members as $other) {
+                $add($first, $other, $strength);
             }
         }
 

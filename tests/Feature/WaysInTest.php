@@ -23,6 +23,7 @@ use App\Network\Intros;
 use App\Network\Paths;
 use App\Standings\Standings;
 use App\View\Network\Way;
+use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
 /** Ways in through people: found, counted, asked for, and answered without signing in (rule 10). */
@@ -104,6 +105,28 @@ final class WaysInTest extends TestCase
         $this->knows($this->rep, $this->pernille, 40);
         Intros::refresh();
         self::assertSame($this->pernille->id, $this->way($karin)[2], 'a shorter way is better');
+    }
+
+    public function test_whoever_shares_a_school_is_reached_by_the_best_known_of_it(): void
+    {
+        [$berit, $sven, $karin, $lena] = Contact::factory()->count(4)
+            ->create(['account_id' => Account::factory()->create()->id])->all();
+        $this->knows($this->rep, $berit, 40);
+        DB::table('affiliations')->insert(array_map(
+            fn (array $one): array => ['contact_id' => $one[0]->id, 'kind' => $one[1], 'name' => $one[2]],
+            [
+                [$this->olav, 'school', 'Kråkvik skola'], [$berit, 'school', 'KRÅKVIK SKOLA'],
+                [$sven, 'school', 'kråkvik skola'], [$sven, 'school', 'Lomvik skola'], [$karin, 'school', 'Lomvik skola'],
+                [$lena, 'language', 'Kråkvik skola'],
+            ],
+        ));
+        Intros::refresh();
+        // Berit .3 + .25 · (1 − 2^−8) = .549; who studied together .25, each further edge .8.
+        self::assertEquals([.549, $this->rep->id, null], $this->way($berit));
+        self::assertEquals([.1098, $this->rep->id, $berit->id], $this->way($sven), 'Olav is known less well');
+        self::assertEquals([.022, $this->rep->id, $berit->id], $this->way($karin), 'by another school');
+        self::assertEquals([.3, $this->greta->id, null], $this->way($this->olav), 'a direct way is better');
+        self::assertEquals([0, null, null], $this->way($lena));
     }
 
     public function test_ways_are_shown_with_the_why_of_each_step(): void
