@@ -72,15 +72,11 @@ final class Intros
             $add($one, $other, $strength);
         }
         foreach (Colleagues::circles() as [$strength, $members]) {
+            $known = array_filter($members, fn (int $one): bool => isset($worth[$one]));
             // They all know each other equally well, so that the best way to any goes on to the others.
-            $first = null;
-            foreach ($members as $one) {
-                if (isset($worth[$one]) && ($first === null || $worth[$one][0] > $worth[$first][0])) {
-                    $first = $one;
-                }
-            }
-            foreach ($first === null ? [] : $members as $other) {
-                $add($first, $other, $strength);
+            usort($known, fn (int $a, int $b): int => $worth[$b][0] <=> $worth[$a][0] ?: $a <=> $b);
+            foreach ($known === [] ? [] : $members as $other) {
+                $add($known[0], $other, $strength);
             }
         }
 

@@ -66,6 +66,34 @@ final readonly class AngleSet
         return new self($written, $angles);
     }
 
+    /**
+     * One that was called otherwise is the same: what was said with it is not said again under its new name.
+     *
+     * @param  array<string, mixed>  $before  as it is stored
+     * @param  array<string, mixed>  $angle  as it is to be
+     * @return array<string, mixed>
+     */
+    public static function inPlaceOf(array $before, array $angle): array
+    {
+        $names = [...$before['formerly'] ?? [], $before['name']];
+
+        return $angle + array_filter(['formerly' => array_values(array_diff(array_unique($names), [$angle['name']]))]);
+    }
+
+    /** What an angle of a name is called now; one that is gone as it was. */
+    public function nameNow(string $name): string
+    {
+        if (! isset($this->written[$name])) {
+            foreach ($this->written as $now => $angle) {
+                if (in_array($name, $angle['formerly'] ?? [], true)) {
+                    return (string) $now;
+                }
+            }
+        }
+
+        return $name;
+    }
+
     /** @return list<array<string, mixed>> as they are stored with rules */
     public function stored(): array
     {

@@ -79,13 +79,15 @@ final readonly class Answers
         $roles = $this->roles();
         $lists = $this->lists();
         $newest = $this->ages();
+        $angles = AngleSet::of($this->offer);
+        $angle = fn (string $name): array => $name === '' ? [] : [$angles->nameNow($name)];
 
         return array_filter([
             'Kind of signal' => $this->by(fn (Approach $one): array => array_map(
                 fn (string $kind): string => Kind::tryFrom($kind)?->label() ?? $kind,
                 $this->kinds($one),
             )),
-            'Angle' => $this->by(fn (Approach $one): array => array_filter([$one->reason->evidence['angle'] ?? null])),
+            'Angle' => $this->by(fn (Approach $one): array => $angle((string) ($one->reason->evidence['angle'] ?? ''))),
             'Story' => $this->by(fn (Approach $one): array => array_filter([
                 $one->reason->evidence['story']['name'] ?? null,
             ])),

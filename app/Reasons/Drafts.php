@@ -62,6 +62,7 @@ final class Drafts
             $byId[$line->signal->id] = $line;
         }
         $story = self::story($offer, $account);
+        $used = array_map(fn (array $one): array => [$set->nameNow($one[0]), $one[1], $one[2]], $used);
         $proposals = [];
         foreach (Angle::holding($set->angles, self::seen($account, $to, $byId, $story), $used) as $holding) {
             $proposal = self::proposal($offer, $set, $account, $to, $holding, $byId, $story);

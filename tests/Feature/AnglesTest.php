@@ -4,9 +4,19 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Approach;
+use App\Models\Contact;
 use App\Models\Offer;
+use App\Models\Reason;
+use App\Models\Result;
 use App\Models\RuleSet;
+use App\Models\Signal;
+use App\Models\Standing;
 use App\Reasons\AngleSet;
+use App\Reasons\Answers;
+use App\Reasons\Drafts;
+use App\Standings\RuleBook;
+use App\Standings\SignalLine;
 use App\Standings\Standings;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -120,6 +130,45 @@ final class AnglesTest extends TestCase
             ->assertSessionHasNoErrors();
         self::assertNotContains('Money', array_column(AngleSet::of($this->offer->fresh())->stored(), 'name'));
         $this->get(route('angles.edit', [$this->offer, 40]))->assertNotFound();
+    }
+
+    public function test_one_that_is_called_otherwise_is_the_same_to_whom_it_was_said_and_in_the_results(): void
+    {
+        $contact = Contact::query()->sole();
+        $proposed = function (string ...$used) use ($contact): array {
+            $offer = $this->offer->fresh();
+            $lines = SignalLine::of(
+                Standing::query()->where('account_id', $contact->account_id)->sole(),
+                Signal::query()->with('contact')->get(), RuleBook::catalogueOf($offer?->rules),
+            );
+            $draft = Drafts::of($offer, $contact->account, $contact, $lines, used: array_map(
+                fn (string $angle): array => [$angle, $contact->id, 3.0], $used,
+            ));
+
+            return [$draft->angle, ...$draft->others];
+        };
+        $this->actingAs($this->lead)->post(route('angles.store', $this->offer), $this->form());
+        $reason = Reason::factory()->create(['evidence' => ['angle' => 'Money in the house']]);
+        Approach::factory()->create([
+            'offer_id' => $this->offer->id, 'reason_id' => $reason->id, 'result' => Result::Interested,
+        ]);
+        foreach (['Money', 'Capital'] as $name) {
+            $this->post(route('angles.update', [$this->offer, 0]), $this->form(name: $name))
+                ->assertSessionHasNoErrors();
+        }
+        self::assertSame(
+            ['Money in the house', 'Money'], AngleSet::of($this->offer->fresh())->stored()[0]['formerly'],
+        );
+        self::assertContains('Capital', $proposed());
+        self::assertContains('Capital', $proposed('Cash'), 'what never was its name');
+        self::assertNotContains('Capital', $proposed('Money in the house'));
+        self::assertNotContains('Capital', $proposed('Money'));
+        self::assertSame(['Capital'], array_keys(Answers::of($this->offer->fresh())->groups()['Angle']));
+
+        // Another that takes the name that became free is another.
+        $this->post(route('angles.store', $this->offer), $this->form(name: 'Money'))->assertSessionHasNoErrors();
+        self::assertContains('Capital', $proposed('Money'));
+        self::assertNotContains('Money', $proposed('Money'));
     }
 
     /** @return array<string, array{array<string, mixed>, string}> */

@@ -62,7 +62,7 @@ final class AngleController extends Controller
             array_unshift($angles, $angle);
         } else {
             abort_unless(isset($angles[$at]), 404);
-            $angles[$at] = $angle;
+            $angles[$at] = AngleSet::inPlaceOf($angles[$at], $angle);
         }
 
         return $this->save($request, $offer, $angles, "the angle “{$angle['name']}”")
