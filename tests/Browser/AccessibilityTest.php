@@ -55,8 +55,7 @@ final class AccessibilityTest extends BrowserTestCase
 
     public function test_what_never_changes_is_asked_for_once(): void
     {
-        $this->signIn('Mira');
-        $this->open('/finder');
+        $this->signIn('Mira', '/finder');
         $this->open('/accounts/1');
         $this->find('h1');
         $sent = $this->browser->executeScript(

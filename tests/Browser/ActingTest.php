@@ -14,9 +14,8 @@ final class ActingTest extends BrowserTestCase
 
     public function test_words_are_copied_by_a_key_and_the_approach_is_recorded_and_undone(): void
     {
-        $this->signIn('Jonte');
         $this->hears();
-        $this->open('/accounts/1');
+        $this->signIn('Jonte', '/accounts/1');
         $this->see('Draft to');
         $words = $this->find('[data-words]')->getAttribute('data-words');
         $this->keys('c');
@@ -34,9 +33,8 @@ final class ActingTest extends BrowserTestCase
 
     public function test_a_mail_has_a_subject_and_the_words(): void
     {
-        $this->signIn('Jonte');
         // One that no other test reserves somebody at.
-        $this->open('/accounts/4');
+        $this->signIn('Jonte', '/accounts/4');
         parse_str(
             (string) parse_url((string) $this->find('[aria-keyshortcuts=m]')->getAttribute('href'), PHP_URL_QUERY),
             $mail,
@@ -47,8 +45,7 @@ final class ActingTest extends BrowserTestCase
 
     public function test_the_words_of_a_reason_greet_whom_they_are_for_and_say_how_long_they_are(): void
     {
-        $this->signIn('Mira');
-        $this->open('/contacts');
+        $this->signIn('Mira', '/contacts');
         $this->see('Contacts');
         $this->keys('j', 'r');
         $this->see('In which words');
@@ -89,8 +86,7 @@ final class ActingTest extends BrowserTestCase
         $this->see('found by');
         $this->open('/look-ups');
         $this->see("{$took} of 600 credits");
-        $this->signIn('Ylva');
-        $this->open('/look-ups');
+        $this->signIn('Ylva', '/look-ups');
         $this->press('Set the budgets');
         $this->fill('input[name="credits[team]"]', $took);
         $this->press('Set them');
@@ -104,8 +100,7 @@ final class ActingTest extends BrowserTestCase
 
     public function test_what_pays_is_ordered_for_every_night_and_figures_are_asked_for(): void
     {
-        $this->signIn('Mira');
-        $this->open('/look-ups');
+        $this->signIn('Mira', '/look-ups');
         $this->press('Order it for every night');
         $this->fill('input[name=credits]', '0');
         $this->browser->executeScript('document.querySelector("input[name=credits]").form.noValidate = true');

@@ -10,7 +10,6 @@ use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
-use Facebook\WebDriver\WebDriverExpectedCondition;
 use PDO;
 use PHPUnit\Framework\TestCase;
 
@@ -22,8 +21,8 @@ abstract class BrowserTestCase extends TestCase
     /** So many seconds a condition may take, on a machine that has other things to do. */
     protected const PATIENCE = 30;
 
-    /** Milliseconds until it is looked at again. */
-    protected const PAUSE = 40;
+    /** Milliseconds until it is looked at again, at first and at most. */
+    private const PAUSES = [20, 320];
 
     /** With the demo data, or with none and somebody who begins. */
     protected const DEMO = true;
@@ -43,6 +42,9 @@ abstract class BrowserTestCase extends TestCase
 
     /** @var list<string> */
     private static array $clocks = [];
+
+    /** @var array<string, list<array<string, mixed>>> address and name → cookies */
+    private static array $signedIn = [];
 
     /** What was said when the base was made. */
     protected static string $said = '';
@@ -95,7 +97,7 @@ abstract class BrowserTestCase extends TestCase
             ['php', '-d', 'opcache.enable_cli=1', 'artisan', 'queue:work', '--sleep=0.2'], $root, $env,
         );
         self::launch(['php', '-S', "127.0.0.1:{$env['LUFTIG_STANDINS_PORT']}", 'standins/index.php'], $root, $env);
-        self::wait($port);
+        self::listens($port);
         self::$addresses[$database] = self::$address = "http://127.0.0.1:$port";
         self::$clocks[] = $clock;
         if (self::$driver === null) {
@@ -107,7 +109,7 @@ abstract class BrowserTestCase extends TestCase
     {
         $driverPort = self::freePort();
         self::launch(['chromedriver', "--port=$driverPort", '--silent'], $root, self::$env);
-        self::wait($driverPort);
+        self::listens($driverPort);
 
         $profile = sys_get_temp_dir().'/luftig-chromium-'.getmypid();
         $options = (new ChromeOptions)->addArguments([
@@ -187,15 +189,32 @@ abstract class BrowserTestCase extends TestCase
         $this->browser->manage()->deleteAllCookies();
     }
 
-    protected function signIn(string $name): void
+    /** Through the screen the first time; later as in a browser that was left open. */
+    protected function signIn(string $name, string $to = '/'): void
     {
-        // Away from the page before, which is not kept either, so that nothing it still waits for brings its cookies
-        // back.
-        $this->open('/up');
-        $this->browser->manage()->deleteAllCookies();
-        $this->open('/sign-in');
-        $this->press($this->all('[data-person]', $name)[0] ?? self::fail("$name cannot sign in."));
-        $this->see('Today');
+        // Away from the page before, so that nothing it still waits for brings its cookies back.
+        $this->browser->get('about:blank');
+        $this->developer('Network.clearBrowserCookies');
+        $who = self::$address." $name";
+        $this->developer('Network.setCookies', ['cookies' => self::$signedIn[$who] ?? []]);
+        $this->open($to);
+        if (str_starts_with($this->browser->getCurrentURL(), self::$address.'/sign-in')) {
+            $this->press($this->all('[data-person]', $name)[0] ?? self::fail("$name cannot sign in."));
+            $this->see('Today');
+            self::$signedIn[$who] = $this->developer('Network.getCookies')['cookies'];
+        }
+    }
+
+    /**
+     * What only those who develop a browser may ask of it.
+     *
+     * @param  array<string, mixed>  $with
+     */
+    private function developer(string $what, array $with = []): mixed
+    {
+        return $this->browser->executeCustomCommand(
+            '/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $what, 'params' => (object) $with],
+        );
     }
 
     protected function open(string $path): void
@@ -205,13 +224,43 @@ abstract class BrowserTestCase extends TestCase
 
     protected function find(string $selector): RemoteWebElement
     {
-        $by = WebDriverBy::cssSelector($selector);
-        $this->browser->wait(self::PATIENCE, self::PAUSE)->until(
-            WebDriverExpectedCondition::visibilityOfElementLocated($by),
-            "Nothing is at $selector on ".$this->browser->getCurrentURL(),
-        );
+        $isSeen = 'return document.querySelector(arguments[0])?.checkVisibility({opacityProperty: true, '
+            .'visibilityProperty: true})';
 
-        return $this->browser->findElement($by);
+        return $this->wait(
+            fn (): ?RemoteWebElement => $this->browser->executeScript($isSeen, [$selector]) === true
+                ? $this->browser->findElement(WebDriverBy::cssSelector($selector)) : null,
+            "Nothing is at $selector.",
+        );
+    }
+
+    /**
+     * Until something is so; one that fails while one page takes the place of another is asked again. Often at first
+     * and then less, since a page that is asked does nothing else.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $is
+     * @return T
+     */
+    protected function wait(callable $is, string $otherwise): mixed
+    {
+        $end = microtime(true) + self::PATIENCE;
+        [$pause, $most] = self::PAUSES;
+        while (true) {
+            try {
+                $found = $is();
+                if ((bool) $found) {
+                    return $found;
+                }
+            } catch (WebDriverException) {
+            }
+            microtime(true) < $end || self::fail(
+                "$otherwise On ".$this->browser->getCurrentURL().":\n".mb_substr($this->text(), 0, 1500),
+            );
+            usleep(1000 * $pause);
+            $pause = min(2 * $pause, $most);
+        }
     }
 
     /** @return list<RemoteWebElement> those that hold a text */
@@ -233,9 +282,9 @@ abstract class BrowserTestCase extends TestCase
         if (is_string($what)) {
             $text = $what;
             // A page that is still being loaded may not have it yet.
-            $what = $this->browser->wait(self::PATIENCE, self::PAUSE)->until(
+            $what = $this->wait(
                 fn (): ?RemoteWebElement => $this->all('a, button, summary', $text)[0] ?? null,
-                "“{$text}” cannot be pressed on ".$this->browser->getCurrentURL(),
+                "“{$text}” cannot be pressed.",
             );
         }
         $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$what]);
@@ -257,19 +306,10 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
-    /**
-     * Waits until something is true in the page; a script that fails while one page takes the place of another is asked
-     * again.
-     */
+    /** Waits until something is true in the page. */
     protected function until(string $script, string $otherwise, mixed ...$arguments): mixed
     {
-        $found = $this->browser->wait(self::PATIENCE, self::PAUSE)->until(function () use ($script, $arguments): mixed {
-            try {
-                return $this->browser->executeScript("return $script", $arguments);
-            } catch (WebDriverException) {
-                return null;
-            }
-        }, "$otherwise On ".$this->browser->getCurrentURL());
+        $found = $this->wait(fn (): mixed => $this->browser->executeScript("return $script", $arguments), $otherwise);
         $this->addToAssertionCount(1);
 
         return $found;
@@ -283,11 +323,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function see(string $text): void
     {
-        $this->browser->wait(self::PATIENCE, self::PAUSE)->until(
-            fn (): bool => str_contains($this->text(), $text),
-            "“{$text}” is not to be seen on ".$this->browser->getCurrentURL().":\n".mb_substr($this->text(), 0, 1500),
-        );
-        $this->addToAssertionCount(1);
+        $this->until('document.body.innerText.includes(arguments[0])', "“{$text}” is not to be seen.", $text);
     }
 
     protected function text(): string
@@ -302,12 +338,9 @@ abstract class BrowserTestCase extends TestCase
     /** What a browser without a person in front of it would not let go through. */
     protected function hears(): void
     {
-        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
-            'cmd' => 'Page.addScriptToEvaluateOnNewDocument',
-            'params' => [
-                'source' => 'Object.defineProperty(navigator, "clipboard", {value: {writeText: async (text) => { '
-                        .'window.copied = text; }}})',
-            ],
+        $this->developer('Page.addScriptToEvaluateOnNewDocument', [
+            'source' => 'Object.defineProperty(navigator, "clipboard", {value: {writeText: async (text) => { '
+                    .'window.copied = text; }}})',
         ]);
     }
 
@@ -329,7 +362,7 @@ abstract class BrowserTestCase extends TestCase
         );
     }
 
-    protected static function wait(int $port): void
+    protected static function listens(int $port): void
     {
         for ($i = 0; $i < 10 * self::PATIENCE; $i++) {
             $connection = @fsockopen('127.0.0.1', $port);

@@ -12,8 +12,7 @@ final class ByHandTest extends BrowserTestCase
 {
     public function test_an_account_is_added_with_a_signal_and_taken_back(): void
     {
-        $this->signIn('Anton');
-        $this->open('/accounts');
+        $this->signIn('Anton', '/accounts');
         $this->press('Add an account');
         $this->see('Written as a file would be read');
         $name = uniqid('Halmglas ');
@@ -77,8 +76,7 @@ final class ByHandTest extends BrowserTestCase
 
     public function test_another_addressee_on_today_gets_words_of_their_own(): void
     {
-        $this->signIn('Jonte');
-        $this->open('/');
+        $this->signIn('Jonte', '/');
         $row = $this->until(
             '[...document.querySelectorAll("[data-row]")].find((row) => row.classList.contains("active"))',
             'One is in focus.',

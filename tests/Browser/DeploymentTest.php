@@ -106,7 +106,7 @@ final class DeploymentTest extends BrowserTestCase
         self::assertSame(1, preg_match("/^ExecStart=\/bin\/sh -c '(.+)'$/m", $unit, $starts));
         $who = posix_geteuid() === 0 ? ['runuser', '-u', 'www-data', '--'] : [];
         self::launch([...$who, '/bin/sh', '-c', $starts[1]], $folder, ['PATH' => (string) getenv('PATH')]);
-        self::wait((int) parse_url(self::$at, PHP_URL_PORT));
+        self::listens((int) parse_url(self::$at, PHP_URL_PORT));
         // The one may be there before the other.
         for ($i = 0; $i < 10 * self::PATIENCE && $this->asks('/up')[0] !== 200; $i++) {
             usleep(100_000);

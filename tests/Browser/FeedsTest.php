@@ -11,8 +11,7 @@ final class FeedsTest extends BrowserTestCase
 {
     public function test_a_feed_is_tried_added_fails_and_recovers(): void
     {
-        $this->signIn('Ylva');
-        $this->open('/intake');
+        $this->signIn('Ylva', '/intake');
         $this->press('Add a feed');
         $name = uniqid('Paper ');
         $this->fill('input[name=name]', $name);
@@ -43,8 +42,7 @@ final class FeedsTest extends BrowserTestCase
 
     public function test_postings_are_asked_for_a_candidate_is_taken_in_and_ranked(): void
     {
-        $this->signIn('Ylva');
-        $this->open('/feeds/1');
+        $this->signIn('Ylva', '/feeds/1');
         $this->press('Ask it now');
         // A long run goes on while one waits, and the page follows it.
         $this->see('Postings become openings');
@@ -63,8 +61,7 @@ final class FeedsTest extends BrowserTestCase
 
     public function test_a_wrong_signal_is_struck_out_the_account_falls_and_it_is_taken_back(): void
     {
-        $this->signIn('Mira');
-        $this->open('/accounts?q=Tunhede');
+        $this->signIn('Mira', '/accounts?q=Tunhede');
         $this->press('Glasverk Tunhede');
         $points = 'parseFloat(document.querySelector(".font-figure.fs-1").textContent)';
         $before = (float) $this->until($points, 'There is no priority.');
@@ -83,8 +80,7 @@ final class FeedsTest extends BrowserTestCase
 
     public function test_the_people_under_a_post_go_onto_a_list(): void
     {
-        $this->signIn('Mira');
-        $this->open('/intake');
+        $this->signIn('Mira', '/intake');
         $this->fill('input[name=of]', self::outside('posts/power-prices-1'));
         $this->keys(WebDriverKeys::ENTER);
         $this->see('A post on “Power prices”');

@@ -50,8 +50,7 @@ final class FinderTest extends BrowserTestCase
 
     public function test_including_and_excluding_from_what_is_in_there_and_a_step_taken_out_again(): void
     {
-        $this->signIn('Anton');
-        $this->open('/finder?on=accounts');
+        $this->signIn('Anton', '/finder?on=accounts');
         $all = $this->total();
         $this->press($this->all('.facet a[aria-label="Only country: Sweden"]')[0]);
         $this->see('without: '.number_format($all));
@@ -114,8 +113,7 @@ final class FinderTest extends BrowserTestCase
 
     public function test_a_spot_check_leads_to_an_exclusion(): void
     {
-        $this->signIn('Selma');
-        $this->open('/finder?on=accounts&c[0][f]=industry&c[0][v]=17,22&c[1][f]=kept_out&c[1][x]=1');
+        $this->signIn('Selma', '/finder?on=accounts&c[0][f]=industry&c[0][v]=17,22&c[1][f]=kept_out&c[1][x]=1');
         $all = $this->total();
         $this->press('Keep as list');
         $this->fill('.modal.show input[name=name]', 'To be checked');
@@ -136,8 +134,7 @@ final class FinderTest extends BrowserTestCase
 
     public function test_the_rest_of_a_trial_is_held_until_somebody_lets_it_go(): void
     {
-        $this->signIn('Selma');
-        $this->open('/finder?on=contacts&c[0][f]=domain&c[0][v]=tunhede.example');
+        $this->signIn('Selma', '/finder?on=contacts&c[0][f]=domain&c[0][v]=tunhede.example');
         $size = $this->total();
         $this->keepAs('All of Tunhede');
         $list = $this->browser->getCurrentURL();
@@ -164,8 +161,7 @@ final class FinderTest extends BrowserTestCase
 
     public function test_names_with_letters_of_their_own_are_jumped_to_and_looked_for_in_chosen_texts(): void
     {
-        $this->signIn('Mira');
-        $this->open('/finder?on=accounts&c[0][f]=name&c[0][q]=väveri');
+        $this->signIn('Mira', '/finder?on=accounts&c[0][f]=name&c[0][q]=väveri');
         $name = $this->find('tbody a.fw-semibold')->getText();
         $this->keys('/');
         $this->find('#go-q')->sendKeys(mb_strtolower($name));
@@ -195,8 +191,7 @@ final class FinderTest extends BrowserTestCase
 
     public function test_a_list_of_titles_is_pasted_and_sent_by_enter(): void
     {
-        $this->signIn('Mira');
-        $this->open('/finder?on=contacts');
+        $this->signIn('Mira', '/finder?on=contacts');
         $this->add('title');
         $this->keys('maintenance or ener* -(plant');
         $this->see('A parenthesis opens here and is not closed. (at character 23)');
@@ -263,8 +258,7 @@ final class FinderTest extends BrowserTestCase
 
     public function test_a_list_is_stepped_through_by_keys_and_its_search_watched(): void
     {
-        $this->signIn('Jonte');
-        $this->open('/finder?on=contacts&c[0][f]=part&c[0][v]=signs_off&c[1][f]=country&c[1][v]=NO');
+        $this->signIn('Jonte', '/finder?on=contacts&c[0][f]=part&c[0][v]=signs_off&c[1][f]=country&c[1][v]=NO');
         $found = $this->total();
         $this->keepAs('Norway');
         $this->press('Step through');
@@ -288,8 +282,9 @@ final class FinderTest extends BrowserTestCase
 
     public function test_what_is_exported_has_the_columns_chosen_which_are_remembered(): void
     {
-        $this->signIn('Anton');
-        $this->open('/finder?on=accounts&c[0][f]=country&c[0][v]=DK&c[1][f]=headcount&c[1][lo]=200&c[1][x]=1');
+        $this->signIn(
+            'Anton', '/finder?on=accounts&c[0][f]=country&c[0][v]=DK&c[1][f]=headcount&c[1][lo]=200&c[1][x]=1',
+        );
         $found = $this->total();
         $this->press('Export');
         $this->find('.modal.show [aria-label="Move account up"]')->sendKeys(WebDriverKeys::ENTER);
@@ -367,7 +362,7 @@ final class FinderTest extends BrowserTestCase
                 $this->keys(WebDriverKeys::TAB);
             }
             $this->keys(WebDriverKeys::ENTER);
-            $this->browser->wait(self::PATIENCE, self::PAUSE)->until(
+            $this->wait(
                 fn (): bool => count($this->all('.stair[data-one]')) === $before + 1,
                 "“{$label}” became no step.",
             );
@@ -384,8 +379,7 @@ final class FinderTest extends BrowserTestCase
 
     public function test_a_watch_shows_its_newcomer_once_its_time_has_come(): void
     {
-        $this->signIn('Selma');
-        $this->open('/finder?on=contacts&c[0][f]=title&c[0][q]=leakmaster');
+        $this->signIn('Selma', '/finder?on=contacts&c[0][f]=title&c[0][q]=leakmaster');
         self::assertSame(0, $this->total());
         $this->open(
             '/finder?on=contacts&c[0][f]=title&c[0][q]=leakmaster OR "head of '
@@ -413,8 +407,7 @@ final class FinderTest extends BrowserTestCase
             $this->press('All read');
             $this->see('All are read.');
             self::at('2026-11-25T09:00:00Z');
-            $this->signIn('Selma');
-            $this->open($watch);
+            $this->signIn('Selma', $watch);
             self::assertCount(1, $this->all('tr[data-row]', 'Signe'), 'once');
             self::assertStringNotContainsString('unread', $this->text());
         } finally {

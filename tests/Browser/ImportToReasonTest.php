@@ -108,12 +108,13 @@ final class ImportToReasonTest extends BrowserTestCase
             'return location.pathname === "/" ? document.querySelector("[data-row].active")?.dataset.account ?? '
                 .'null : null',
         );
-        $first = $this->browser->wait(self::PATIENCE, self::PAUSE)->until($inFocus);
+        $first = $this->wait($inFocus, 'Nobody is in focus.');
         $this->keys('j', 'j');
-        $this->browser->wait(self::PATIENCE, self::PAUSE)->until(
+        $this->wait(
             fn (): bool => $inFocus() !== $first && $this->browser->executeScript(
                 'return document.querySelector("[data-focused]")?.dataset.focused',
             ) === $inFocus(),
+            'Nobody else is in focus.',
         );
         $name = $this->find('[data-row].active [data-name]')->getText();
         $this->keys('l');

@@ -13,8 +13,7 @@ final class IntakeTest extends BrowserTestCase
 
     public function test_two_workbooks_are_dropped_taken_in_and_taken_back(): void
     {
-        $this->signIn('Mira');
-        $this->open('/intake');
+        $this->signIn('Mira', '/intake');
         $this->drop('19-kontakte.xlsx', '18-betriebe.xlsx');
         $this->see('The sheet “Betriebe” of a workbook.');
         $this->see('stays empty: Mitarbeiter “viele”');

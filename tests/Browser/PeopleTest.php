@@ -43,8 +43,7 @@ final class PeopleTest extends BrowserTestCase
             $this->find('select[name=contact]')->findElement(WebDriverBy::cssSelector('option:checked'))->getText(),
         );
 
-        $this->signIn('Jonte');
-        $this->open('/accounts/1');
+        $this->signIn('Jonte', '/accounts/1');
         $this->see('reserved by Selma Lysmark');
         self::assertSame([], $this->all("[data-chosen='$first']"));
         $this->press($this->find(".group-person[data-contact='$first'] a"));
@@ -62,8 +61,7 @@ final class PeopleTest extends BrowserTestCase
 
     public function test_the_buying_group_by_mouse_and_by_keyboard(): void
     {
-        $this->signIn('Mira');
-        $this->open('/accounts/1');
+        $this->signIn('Mira', '/accounts/1');
         $olav = $this->all('.group-person', 'Olav Brekkesund')[0];
         $id = $olav->getAttribute('data-contact');
         $from = $olav->getAttribute('data-in');
@@ -75,7 +73,7 @@ final class PeopleTest extends BrowserTestCase
         $this->until('window.Sortable !== undefined', 'Nobody can be moved.');
         $hand()->clickAndHold($olav->findElement(WebDriverBy::cssSelector('.small')))->moveByOffset(4, 8)->perform();
         // A hand takes its time, and what is under it moves.
-        $this->browser->wait(self::PATIENCE, self::PAUSE)->until(function () use ($hand, $champion): bool {
+        $this->wait(function () use ($hand, $champion): bool {
             $hand()->moveToElement($champion)->perform();
 
             return (bool) $this->browser
@@ -119,8 +117,7 @@ final class PeopleTest extends BrowserTestCase
 
     public function test_a_title_is_taught_and_taken_back(): void
     {
-        $this->signIn('Ylva');
-        $this->open('/rules/1');
+        $this->signIn('Ylva', '/rules/1');
         $this->press('Vedoucí údržby');
         $form = $this->all('#titles form', 'Stands as')[0];
         (new WebDriverSelect($form->findElement(WebDriverBy::name('seniority'))))->selectByVisibleText('head');
@@ -138,8 +135,7 @@ final class PeopleTest extends BrowserTestCase
 
     public function test_a_doubtful_pair_is_decided_and_undone(): void
     {
-        $this->signIn('Anton');
-        $this->open('/intake');
+        $this->signIn('Anton', '/intake');
         $this->see('The names are equal without legal forms. Both are in Wismar.');
         $this->press($this->find('button[aria-label="Ostholz Platten: the same"]'));
         $this->see('The two are one now; both originals are kept.');
@@ -157,7 +153,7 @@ final class PeopleTest extends BrowserTestCase
 
     private function waitForPart(string $id, string $part): void
     {
-        $this->browser->wait(self::PATIENCE, self::PAUSE)->until(
+        $this->wait(
             fn (): bool => $this->browser->executeScript(
                 "return document.querySelector(\".group-person[data-contact='$id']\")?.dataset.in",
             ) === $part,

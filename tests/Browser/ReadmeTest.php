@@ -13,8 +13,7 @@ final class ReadmeTest extends BrowserTestCase
 {
     public function test_a_template_is_filled_and_what_is_refused_goes_out_again(): void
     {
-        $this->signIn('Anton');
-        $this->open('/intake');
+        $this->signIn('Anton', '/intake');
         $domain = uniqid('vindlund-').'.example';
         [$headings] = explode("\n", ltrim($this->fetched($this->link('accounts')), "\u{FEFF}"));
         $row = fn (array $cells): string => implode(';', array_map(
@@ -38,8 +37,7 @@ final class ReadmeTest extends BrowserTestCase
 
     public function test_an_address_book_opens_ways_and_is_a_condition_of_the_finder(): void
     {
-        $this->signIn('Anton');
-        $this->open('/finder?on=contacts&c[0][f]=domain&c[0][v]=tunhede.example');
+        $this->signIn('Anton', '/finder?on=contacts&c[0][f]=domain&c[0][v]=tunhede.example');
         $name = $this->find('[data-row] a.fw-semibold')->getText();
         $this->open('/intake');
         $this->bring('book.csv', "name;domain;known since;exchanges\n$name;tunhede.example;2019;40\n", '1');
@@ -56,8 +54,7 @@ final class ReadmeTest extends BrowserTestCase
 
     public function test_a_program_posts_what_it_saw_and_it_stands_with_the_account(): void
     {
-        $this->signIn('Ylva');
-        $this->open('/intake');
+        $this->signIn('Ylva', '/intake');
         $this->press('Add a webhook');
         $this->fill('input[name=name]', uniqid('Our pages '));
         $this->press('Let it post');
@@ -104,8 +101,7 @@ final class ReadmeTest extends BrowserTestCase
 
     public function test_what_is_known_is_corrected_and_added_where_it_stands(): void
     {
-        $this->signIn('Anton');
-        $this->open('/accounts/12');
+        $this->signIn('Anton', '/accounts/12');
         $this->press('Correct');
         $this->fill('input[name=headcount]', '1 111');
         $this->press('Keep');
@@ -119,8 +115,7 @@ final class ReadmeTest extends BrowserTestCase
 
     public function test_a_story_is_written_and_says_whom_it_is_told_to(): void
     {
-        $this->signIn('Ylva');
-        $this->open('/rules/1');
+        $this->signIn('Ylva', '/rules/1');
         $this->press('Stories');
         $this->press('A new story');
         $this->fill('input[name=name]', 'Nights at a glassworks');
@@ -143,8 +138,7 @@ final class ReadmeTest extends BrowserTestCase
 
     public function test_the_keys_of_an_account(): void
     {
-        $this->signIn('Jonte');
-        $this->open('/accounts');
+        $this->signIn('Jonte', '/accounts');
         $this->keys('j', WebDriverKeys::ENTER);
         $first = $this->heading();
         $this->keys(WebDriverKeys::ARROW_RIGHT);
@@ -200,7 +194,7 @@ final class ReadmeTest extends BrowserTestCase
             $this->keys($key);
             if ($key === 'o') {
                 // What opens beside it would keep what happens here from being drawn.
-                $other = $this->browser->wait(self::PATIENCE, self::PAUSE)->until(
+                $other = $this->wait(
                     fn (): ?string => array_values(array_diff($this->browser->getWindowHandles(), [$here]))[0] ?? null,
                     'The profile is not opened.',
                 );

@@ -36,8 +36,7 @@ final class RulesTest extends BrowserTestCase
 
     public function test_a_criterion_that_cannot_be_read_is_told_while_one_edits(): void
     {
-        $this->signIn('Ylva');
-        $this->open('/rules/1');
+        $this->signIn('Ylva', '/rules/1');
         $this->press('Add a criterion');
         $this->keys('words');
         $row = '#criteria > :last-child';
@@ -50,8 +49,7 @@ final class RulesTest extends BrowserTestCase
 
     public function test_values_are_picked_by_their_names_and_saved_as_codes(): void
     {
-        $this->signIn('Ylva');
-        $this->open('/rules/1');
+        $this->signIn('Ylva', '/rules/1');
         $this->press('Add a criterion');
         $this->keys('Makes boats');
         $row = '#criteria > :last-child';
@@ -75,8 +73,7 @@ final class RulesTest extends BrowserTestCase
 
     public function test_a_buyer_role_that_is_added_reads_its_queries_and_shows_whom_it_finds(): void
     {
-        $this->signIn('Ylva');
-        $this->open('/rules/1');
+        $this->signIn('Ylva', '/rules/1');
         $this->press('Add a buyer role');
         $this->keys('Stores');
         $this->fill('#buyer-roles > :last-child [name$="[include]"]', 'lager* OR "cold store"');
@@ -95,8 +92,7 @@ final class RulesTest extends BrowserTestCase
 
     public function test_an_angle_is_written_with_whom_it_holds_for_and_taken_back(): void
     {
-        $this->signIn('Ylva');
-        $this->open('/rules/1');
+        $this->signIn('Ylva', '/rules/1');
         $this->press('Angles');
         $this->press('A new angle');
         $this->see('An angle needs at least one signal or fact.');
@@ -125,8 +121,7 @@ final class RulesTest extends BrowserTestCase
 
     public function test_a_rep_is_not_let_in(): void
     {
-        $this->signIn('Mira');
-        $this->open('/rules/1');
+        $this->signIn('Mira', '/rules/1');
         $this->see('This is not yours to open');
         $this->open('/team');
         $this->see('This is not yours to open');

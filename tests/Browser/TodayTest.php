@@ -123,16 +123,14 @@ final class TodayTest extends BrowserTestCase
     /** The last of all, since what comes then stays. */
     public function test_a_day_later_that_day_s_news_is_there(): void
     {
-        $this->signIn('Ylva');
-        $this->open('/feeds/1');
+        $this->signIn('Ylva', '/feeds/1');
         $this->press('Ask it now');
         $this->until(
             'document.querySelector("#runs tbody td:last-child")?.textContent.includes("done")', 'It is asked.',
         );
         try {
             self::itIs('2026-11-24T09:00:00Z');
-            $this->signIn('Ylva');
-            $this->open('/feeds/1');
+            $this->signIn('Ylva', '/feeds/1');
             $this->press('Ask it now');
             $this->until(
                 '[...document.querySelectorAll("#runs tbody tr")].slice(0, -1).some((row) => '

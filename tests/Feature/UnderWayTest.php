@@ -85,7 +85,11 @@ final class UnderWayTest extends TestCase
                 $this->actingAs($this->rep)->get('/under-way')->assertSeeText("{$run->came} items came so far")
                     ->assertDontSee("Stop {$feed->name}");
                 $this->actingAs($this->lead)->get('/under-way')->assertSee("Stop {$feed->name}");
+                // What it does now is stopped; it is neither asked beside that, nor paused another way.
+                $this->get(route('feeds.show', $feed))->assertSeeText('Stop')->assertDontSeeText('Ask it now')
+                    ->assertDontSeeText('Pause');
                 $this->patch(route('feeds.pause', $feed));
+                $this->get(route('feeds.show', $feed))->assertSeeText('Go on')->assertDontSeeText('Ask it now');
             }
         });
         $run = $this->ask($feed);
@@ -94,6 +98,7 @@ final class UnderWayTest extends TestCase
         self::assertGreaterThan(0, $run->came);
         self::assertLessThan(120, $run->came);
         self::assertSame([null, 0], [$feed->refresh()->problem, $feed->failures], 'nothing is wrong with the source');
+        $this->get(route('feeds.show', $feed))->assertSeeTextInOrder(['Ask it now', 'Go on', 'Change']);
         $this->patch(route('feeds.pause', $feed));
         self::assertSame(120, $run->came + $this->ask($feed)->came, 'what came is not asked for again');
     }

@@ -3,21 +3,26 @@
     <x-back :to="route('intake.index')">Intake</x-back>
     <x-heading :title="$page->feed()->name">
         @can('update', $page->feed())
-            @if ($page->feed()->isAsked())
-                <x-form :to="route('feeds.run', $page->feed())"><x-button kind="primary">Ask it now</x-button></x-form>
-                <x-form :to="route('feeds.pause', $page->feed())" method="patch"><x-button>{{ $page->feed()->paused
-                    ? 'Go on' : 'Pause' }}</x-button></x-form>
-                <x-button :href="route('feeds.edit', $page->feed())">Change</x-button>
-            @endif
-            <x-form :to="route('feeds.destroy', $page->feed())" method="delete"><x-button
-                kind="danger">Remove</x-button></x-form>
+            <div id="deeds" class="d-flex flex-wrap gap-2">
+                @if ($page->feed()->isAsked())
+                    @if (! $page->line->isRunning())<x-form :to="route('feeds.run', $page->feed())"><x-button
+                        kind="primary">Ask it now</x-button></x-form>@endif
+                    @if ($page->feed()->paused || ! $page->line->isRunning())<x-form
+                        :to="route('feeds.pause', $page->feed())" method="patch"><x-button>{{ $page->feed()->paused
+                            ? 'Go on' : 'Pause' }}</x-button></x-form>@endif
+                    <x-button :href="route('feeds.edit', $page->feed())">Change</x-button>
+                @endif
+                <x-form :to="route('feeds.destroy', $page->feed())" method="delete"><x-button
+                    kind="danger">Remove</x-button></x-form>
+            </div>
         @endcan
     </x-heading>
     <p class="text-body-tertiary mt-2 breaks">{{ $page->about() }} · {{ $page->feed()->address }}</p>
     <p class="text-body-tertiary">{{ $page->becomes() }}</p>
     @if ($page->feed()->isPosted())<x-feeds.tokens :$page />@endif
     <div id="runs" class="mt-3" aria-live="polite" @if ($page->line->isMoving())
-        hx-get="{{ request()->fullUrl() }}" hx-trigger="every 2s" hx-select="#runs" hx-swap="outerHTML" @endif>
+        hx-get="{{ request()->fullUrl() }}" hx-trigger="every 2s" hx-select="#runs" hx-select-oob="#deeds"
+        hx-swap="outerHTML" @endif>
         @if ($page->feed()->problem)<p class="alert alert-danger" role="alert">{{ $page->feed()->problem }}</p>@endif
         @if ($page->line->isRunning())<x-work :work="Works::ofFeed($page->line, auth()->user())"
             class="mb-3" />@endif
