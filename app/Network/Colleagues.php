@@ -54,7 +54,8 @@ final class Colleagues
     public static function atWork(array $contacts): Generator
     {
         foreach (array_chunk($contacts, self::CHUNK) as $some) {
-            foreach (self::workedTogether('k.contact_id IN ('.implode(',', array_map(intval(...), $some)).')') as $row) {
+            $which = 'k.contact_id IN ('.implode(',', array_map(intval(...), $some)).')';
+            foreach (self::workedTogether($which) as $row) {
                 yield [(int) $row->one, (int) $row->other, self::strength($row)];
             }
         }
