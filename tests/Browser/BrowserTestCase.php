@@ -224,8 +224,9 @@ abstract class BrowserTestCase extends TestCase
 
     protected function find(string $selector): RemoteWebElement
     {
-        $isSeen = 'return document.querySelector(arguments[0])?.checkVisibility({opacityProperty: true, '
-            .'visibilityProperty: true})';
+        // What can be chosen in a field is drawn by nobody before the field is open.
+        $isSeen = 'const one = document.querySelector(arguments[0]); return (one?.closest("select") ?? one)'
+            .'?.checkVisibility({opacityProperty: true, visibilityProperty: true})';
 
         return $this->wait(
             fn (): ?RemoteWebElement => $this->browser->executeScript($isSeen, [$selector]) === true
