@@ -11,6 +11,7 @@ use App\Http\Middleware\SettlesChanges;
 use App\Http\Middleware\ShareOffer;
 use App\Http\Middleware\StillSignsIn;
 use App\Http\Problem;
+use App\Http\Refusals;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -44,6 +45,9 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->render(function (HttpException $e, Request $request): void {
+            Refusals::record($e, $request);
+        });
         $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::of($e) : null);
         $exceptions->render(function (HttpException $e, Request $request) {
             if ($e->getStatusCode() !== 419) {

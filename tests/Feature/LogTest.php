@@ -45,6 +45,29 @@ final class LogTest extends TestCase
         self::assertNotNull($account->id);
     }
 
+    public function test_who_wanted_what_they_may_not_stands_there_once_a_minute_without_what_they_sent(): void
+    {
+        $refused = fn (): array => Activity::query()->where('description', 'was refused')->orderBy('id')->get()
+            ->map(fn (Activity $one): array => [$one->causer_id, $one->properties['attributes']['asked'] ?? ''])->all();
+        $this->actingAs($this->rep)->get('/team?secret=swordfish')->assertForbidden();
+        $this->get('/team?secret=swordfish')->assertForbidden();
+        $this->get('/status')->assertForbidden();
+        $this->get('/no-such-page')->assertNotFound();
+        $this->get('/lists')->assertOk();
+        self::assertSame([[$this->rep->id, 'GET /team'], [$this->rep->id, 'GET /status']], $refused());
+        $this->at('2026-11-23T09:01:01Z');
+        $this->get('/team')->assertForbidden();
+        self::assertCount(3, $refused(), 'and again after a minute');
+        $token = $this->lead->createToken('x', ['read'])->plainTextToken;
+        $this->postJson('/api/accounts', [], ['Authorization' => "Bearer $token"])->assertForbidden();
+        self::assertSame([$this->lead->id, 'POST /api/accounts'], $refused()[3]);
+        $this->app['auth']->forgetGuards();
+        $this->postJson('/api/accounts')->assertUnauthorized();
+        self::assertCount(4, $refused(), 'nobody is nobody');
+        $this->actingAs($this->lead, 'web')->get('/log')->assertSeeText('was refused')
+            ->assertSeeText('asked: GET /team')->assertDontSeeText('swordfish');
+    }
+
     #[TestWith(['update activity_log set description = "something else"'])]
     #[TestWith(['delete from activity_log'])]
     public function test_nobody_changes_a_line_or_takes_one_out(string $statement): void
