@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Contacts;
 
 use App\Models\Erasure;
+use App\Support\Keys;
 use Luftig\Core\Text\Fold;
 
 /**
@@ -38,10 +39,7 @@ final class Fingerprints
      */
     public static function of(string $domain, string $first, string $last, array $channels): array
     {
-        return array_map(
-            self::print(...),
-            [self::name($domain, $first, $last), ...self::channels($channels)],
-        );
+        return array_map(Keys::hash(...), [self::name($domain, $first, $last), ...self::channels($channels)]);
     }
 
     /** @param  list<string>  $texts */
@@ -49,8 +47,10 @@ final class Fingerprints
     {
         $this->known ??= array_fill_keys(Erasure::query()->pluck('fingerprint')->all(), true);
         foreach ($this->known === [] ? [] : $texts as $text) {
-            if (isset($this->known[self::print($text)])) {
-                return true;
+            foreach (Keys::hashes($text) as $hash) {
+                if (isset($this->known[$hash])) {
+                    return true;
+                }
             }
         }
 
@@ -72,10 +72,5 @@ final class Fingerprints
             fn (string $channel): string => 'channel|'.mb_strtolower(trim($channel)),
             array_values(array_filter($channels)),
         );
-    }
-
-    private static function print(string $text): string
-    {
-        return hash_hmac('sha256', $text, (string) config('app.key'));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Events\AddressChanged;
 use App\Events\PasswordChanged;
 use Carbon\CarbonImmutable;
 use Database\Factories\UserFactory;
@@ -70,6 +71,9 @@ final class User extends Authenticatable
             }
             if ($user->wasChanged('password')) {
                 PasswordChanged::dispatch($user, Auth::user());
+            }
+            if ($user->wasChanged('email') && $user->getOriginal('email') !== null) {
+                AddressChanged::dispatch($user, (string) $user->getOriginal('email'));
             }
         });
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Events\SecondFactorChanged;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -21,9 +22,11 @@ final class SecondFactor
         );
         $user->update([
             'second_factor' => $secret, 'second_factor_step' => $step, 'second_factor_at' => now(),
-            'recovery_codes' => array_map(self::kept(...), $codes),
+            // They are random enough not to be guessed, and need no slow hash.
+            'recovery_codes' => array_map(Keys::hash(...), $codes),
         ]);
         activity()->performedOn($user)->log('second factor set up');
+        SecondFactorChanged::dispatch($user, true);
 
         return $codes;
     }
@@ -34,6 +37,7 @@ final class SecondFactor
             'second_factor' => null, 'second_factor_step' => null, 'second_factor_at' => null, 'recovery_codes' => null,
         ]);
         activity()->performedOn($user)->log('second factor taken away');
+        SecondFactorChanged::dispatch($user, false);
     }
 
     /** Whether a code counts; it does so once. */
@@ -49,20 +53,16 @@ final class SecondFactor
 
                 return true;
             }
-            $kept = self::kept(Str::lower(trim($code)));
-            if (! in_array($kept, $user->recovery_codes ?? [], true)) {
+            // On paper they stay what they were, whatever key they were kept with.
+            $kept = Keys::hashes(Str::lower(trim($code)));
+            $left = array_diff($user->recovery_codes ?? [], $kept);
+            if (count($left) === count($user->recovery_codes ?? [])) {
                 return false;
             }
-            $user->update(['recovery_codes' => array_values(array_diff($user->recovery_codes ?? [], [$kept]))]);
+            $user->update(['recovery_codes' => array_values($left)]);
             activity()->performedOn($user)->causedBy($user)->log('signed in with a code kept on paper');
 
             return true;
         });
-    }
-
-    /** They are random enough not to be guessed, and need no slow hash. */
-    private static function kept(string $code): string
-    {
-        return hash_hmac('sha256', $code, config()->string('app.key'));
     }
 }

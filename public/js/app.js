@@ -9,6 +9,7 @@ import order from './order.js?55867d858d';
 import picker from './picker.js?503b552db1';
 import repeat from './repeat.js?52fc64902c';
 import rows from './rows.js?8fbf819b30';
+import seen from './seen.js?6bd9cdb738';
 import sends from './sends.js?990c1ebd72';
 import theme from './theme.js?77d2f74124';
 import ticks from './ticks.js?d61b561e94';
@@ -22,8 +23,8 @@ if (document.querySelector('[x-data=repeat]')) {
     Alpine.plugin(focus);
 }
 for (const [name, component] of Object.entries({
-    act, choose, files, group, keys, modal, order, picker, repeat, rows, sends, theme, ticks,
-    words, zone,
+    act, choose, files, group, keys, modal, order, picker, repeat, rows, seen, sends, theme,
+    ticks, words, zone,
 })) {
     Alpine.data(name, component);
 }

@@ -9,6 +9,7 @@ import order from './order.js';
 import picker from './picker.js';
 import repeat from './repeat.js';
 import rows from './rows.js';
+import seen from './seen.js';
 import sends from './sends.js';
 import theme from './theme.js';
 import ticks from './ticks.js';
@@ -22,8 +23,8 @@ if (document.querySelector('[x-data=repeat]')) {
     Alpine.plugin(focus);
 }
 for (const [name, component] of Object.entries({
-    act, choose, files, group, keys, modal, order, picker, repeat, rows, sends, theme, ticks,
-    words, zone,
+    act, choose, files, group, keys, modal, order, picker, repeat, rows, seen, sends, theme,
+    ticks, words, zone,
 })) {
     Alpine.data(name, component);
 }

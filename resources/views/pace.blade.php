@@ -21,13 +21,13 @@
     </div>
     <h2 class="mt-5">My password</h2>
     <x-form :to="route('password.update')" method="put" class="vstack gap-3 align-items-start measure-narrow mt-3">
-        <p class="text-body-tertiary">At least ten characters, and none that many others take: some words that do not
+        <p class="text-body-tertiary">At least twelve characters, and none that many others take: some words that do not
             belong together are good ones.</p>
         <input hidden type="text" autocomplete="username" value="{{ auth()->user()->email }}" readonly
             aria-label="E-mail address">
         <x-field label="The password you have now" name="current" type="password" required
             autocomplete="current-password" />
-        <x-field label="The new one" name="password" type="password" minlength="10" required
+        <x-field label="The new one" name="password" type="password" minlength="12" required
             autocomplete="new-password" />
         <x-field label="The new one again" name="password_confirmation" type="password" required
             autocomplete="new-password" />

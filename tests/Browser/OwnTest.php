@@ -30,6 +30,15 @@ final class OwnTest extends BrowserTestCase
         $this->fill('input[name=current]', $told[2]);
         $this->fill('input[name=password]', 'four horses graze far');
         $this->fill('input[name=password_confirmation]', 'four horses graze far');
+        // Whoever types it may look at it; the other fields stay as they are.
+        $this->press($this->all('button', 'Show the password')[1]);
+        $this->see('Hide the password');
+        self::assertSame(['text', 'password'], [
+            $this->find('input[name=password]')->getAttribute('type'),
+            $this->find('input[name=password_confirmation]')->getAttribute('type'),
+        ]);
+        $this->press('Hide the password');
+        $this->until('document.querySelector("input[name=password]").type === "password"', 'It is still to be seen.');
         $this->press('Change the password');
         $this->until('! document.querySelector("input[name=current]").value', 'The form is empty again.');
 

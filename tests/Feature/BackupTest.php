@@ -50,6 +50,15 @@ final class BackupTest extends TestCase
         self::assertCount(1, $before);
         self::assertSame(0, $this->luftig->says("restore $before[0]")[0]);
         self::assertSame('Another', $this->glasverk());
+
+        [$code, $says] = $this->luftig->says('key');
+        self::assertSame(0, $code, $says);
+        self::assertStringContainsString('Luftig is running', $says);
+        self::assertNotSame($key, $this->key());
+        self::assertSame($key, $this->key('APP_PREVIOUS_KEYS'), 'what it sealed and hashed is known');
+        // A backup goes back to its keys, both of them.
+        self::assertSame(0, $this->luftig->says('restore kept.tar.gz')[0]);
+        self::assertSame([$key, ''], [$this->key(), $this->key('APP_PREVIOUS_KEYS')]);
     }
 
     /** The triggers that keep the log as it is come along. */
@@ -74,9 +83,9 @@ final class BackupTest extends TestCase
         return $this->luftig->pdo()->query($statement);
     }
 
-    private function key(): string
+    private function key(string $name = 'APP_KEY'): string
     {
-        preg_match('/^APP_KEY=(.+)$/m', (string) file_get_contents("{$this->luftig->folder}/.env"), $key);
+        preg_match("/^$name=(.+)$/m", (string) file_get_contents("{$this->luftig->folder}/.env"), $key);
 
         return $key[1] ?? '';
     }

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Mail\SignInChanged;
 use App\Models\User;
 use App\Support\OneTimeCode;
 use App\Support\SecondFactor;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Mail;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
 use Spatie\Activitylog\Models\Activity;
 use Tests\TestCase;
@@ -68,6 +71,41 @@ final class SecondFactorTest extends TestCase
         $this->away();
         $this->password()->assertRedirect('/');
         $this->assertAuthenticatedAs($this->rep);
+    }
+
+    public function test_one_is_told_by_mail_of_what_one_signs_in_with_where_one_was_known_until_then(): void
+    {
+        Mail::fake();
+        $told = function (string $at, string ...$says): void {
+            $mails = Mail::queued(SignInChanged::class);
+            self::assertCount(1, $mails);
+            self::assertTrue($mails->first()->hasTo($at), $mails->first()->to[0]['address'] ?? '');
+            $text = html_entity_decode($mails->first()->render(), ENT_QUOTES);
+            foreach (['23 November 2026, 09:00', ...$says] as $one) {
+                self::assertStringContainsString($one, $text);
+            }
+            Mail::fake();
+        };
+        $this->actingAs($this->rep)->patch(route('pace.update'), ['pace' => '12']);
+        Mail::assertNothingOutgoing();
+        $this->put(route('password.update'), [
+            'current' => 'a long password', 'password' => 'four horses graze', 'password_confirmation' => 'four horses '
+                .'graze',
+        ])->assertSessionHasNoErrors();
+        $told('mira@blasvik.example', 'your password was changed.');
+        SecondFactor::begin($this->rep, self::SECRET, 1);
+        $told('mira@blasvik.example', 'a code is asked for beside your password.');
+        $change = fn (array $to): TestResponse => $this->actingAs($this->lead)->patch(
+            route('team.update', $this->rep), $to + ['name' => 'Mira', 'role' => 'rep', 'email' => $this->rep->email],
+        )->assertSessionHasNoErrors();
+        $change(['password' => 'nine boats in harbour']);
+        $told('mira@blasvik.example', 'your password was changed, by Ylva.');
+        $change(['email' => 'mira.new@blasvik.example']);
+        $told('mira@blasvik.example', 'you sign in as mira.new@blasvik.example, by Ylva.');
+        SecondFactor::end($this->rep->refresh());
+        $told('mira.new@blasvik.example', 'no code is asked for beside your password any more, by Ylva.');
+        $change(['email' => '']);
+        $told('mira.new@blasvik.example', 'your sign-in was taken away, by Ylva.');
     }
 
     public function test_a_code_on_paper_lets_in_once_and_guesses_end(): void
@@ -136,7 +174,7 @@ final class SecondFactorTest extends TestCase
         self::assertSame(['other'], DB::table('sessions')->pluck('id')->all());
     }
 
-    private function password(): \Illuminate\Testing\TestResponse
+    private function password(): TestResponse
     {
         return $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => 'a long password']);
     }

@@ -16,7 +16,7 @@ final class PasswordRequest extends FormRequest
     {
         return [
             'current' => ['required', 'string', 'current_password'],
-            'password' => ['required', 'string', 'min:10', 'confirmed', new PasswordBytes, new UncommonPassword],
+            'password' => ['required', 'string', 'min:12', 'confirmed', new PasswordBytes, new UncommonPassword],
         ];
     }
 
@@ -27,7 +27,7 @@ final class PasswordRequest extends FormRequest
             'current.required' => 'Type the password you have now.',
             'current.current_password' => 'That is not the password you have now. Nothing was changed.',
             'password.required' => 'Type the new password.',
-            'password.min' => 'A password has at least ten characters.',
+            'password.min' => 'A password has at least twelve characters.',
             'password.confirmed' => 'The two are not the same. Type the new password twice.',
         ];
     }

@@ -33,7 +33,7 @@ final class UserRequest extends FormRequest
             'name' => ['required', 'string', 'max:100'],
             'role' => ['required', Rule::enum(Role::class)],
             'email' => ['nullable', 'email', 'max:190', Rule::unique('users')->ignore($id)],
-            'password' => ['nullable', 'string', 'min:10', new PasswordBytes, new UncommonPassword],
+            'password' => ['nullable', 'string', 'min:12', new PasswordBytes, new UncommonPassword],
         ];
     }
 
@@ -42,7 +42,7 @@ final class UserRequest extends FormRequest
     {
         return [
             'email.unique' => 'Somebody has this address already.',
-            'password.min' => 'A password has at least ten characters.',
+            'password.min' => 'A password has at least twelve characters.',
         ];
     }
 
