@@ -18,6 +18,7 @@ final readonly class Health
      * @param  int|null  $beat  seconds since the scheduler ran; null: it never did
      * @param  int|null  $backup  seconds since the last backup; null: there is none
      * @param  int|null  $computed  seconds since a standing was computed; null: there is none
+     * @param  list<string>  $unusual  what somebody did more often within a day than work asks for
      */
     private function __construct(
         public int $jobs,
@@ -33,6 +34,7 @@ final readonly class Health
         public int $openLookUps,
         public ?int $backup,
         public float $freeBytes,
+        public array $unusual,
     ) {
     }
 
@@ -58,6 +60,7 @@ final readonly class Health
             $count('look_up_runs', "state IN ('queued', 'running')"),
             is_file($backup) ? $since(trim((string) file_get_contents($backup))) : null,
             (float) (disk_free_space(storage_path()) ?: 0),
+            Unusual::ofDay(),
         );
     }
 
@@ -82,6 +85,7 @@ final readonly class Health
             'luftig_open_intakes' => [$this->openIntakes, 'Files that come in'],
             'luftig_open_look_ups' => [$this->openLookUps, 'Runs of look-ups under way'],
             'luftig_backup_age_seconds' => [$this->backup, 'Since the last backup'],
+            'luftig_unusual' => [count($this->unusual), 'What people did more often within a day than work asks for'],
             'luftig_free_bytes' => [$this->freeBytes, 'Free on the disk of the storage folder'],
         ];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Feed;
+use App\Models\User;
 use App\Support\Health;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -58,6 +59,35 @@ final class StatusTest extends TestCase
             ->assertSeeText('1 is asked, 1 fails')->assertSeeText('has not run yet')->assertSeeText('none was made');
         file_put_contents($this->backup, '2026-11-15T09:00:00Z');
         $this->get('/status')->assertSeeText('made 8 days ago')->assertSeeText('./luftig backup makes one');
+    }
+
+    public function test_what_somebody_does_far_more_often_than_work_asks_for_needs_a_look(): void
+    {
+        activity()->enableLogging();
+        $does = function (User $who, string $deed, int $times, string $at = self::NOW): void {
+            $this->at($at);
+            for ($i = 0; $i < $times; $i++) {
+                activity()->causedBy($who)->log($deed);
+            }
+            $this->at(self::NOW);
+        };
+        $does($this->rep, 'exported', 24);
+        $does($this->rep, 'exported', 30, '2026-11-22T08:59:00Z');
+        $does($this->rep, 'was refused', 9);
+        $does($this->lead, 'sign-in failed', 9);
+        $does($this->lead, 'signed in', 40);
+        Health::beat();
+        $this->actingAs($this->lead)->get('/status')->assertSeeText('all is well')
+            ->assertSeeText('nothing unusual within a day');
+        $does($this->rep, 'exported', 1);
+        $does($this->lead, 'sign-in failed', 1);
+        $does($this->lead, 'sign-in failed at the second factor', 5);
+        $this->get('/status')->assertSeeText('1 thing needs a look')->assertSeeText(
+            'Mira: 25 exports; Ylva: 10 sign-ins that failed; Ylva: 5 codes that did not count, within a day',
+        );
+        config(['luftig.metrics_key' => 'a key of theirs']);
+        $text = $this->get('/metrics', ['Authorization' => 'Bearer a key of theirs'])->assertOk()->content();
+        self::assertStringContainsString("luftig_unusual 3\n", (string) $text);
     }
 
     public function test_programs_that_watch_need_a_key(): void

@@ -67,8 +67,11 @@ final readonly class StatusPage
             $this->row('Files and look-ups', Format::count($health->openIntakes, 'file comes', 'files come').' in, '
                 .Format::count($health->openLookUps, 'run', 'runs').' of look-ups under way', true,
                 url: route('under-way')),
+            $this->row('People', $health->unusual === [] ? 'nothing unusual within a day'
+                : implode('; ', $health->unusual).', within a day',
+                $health->unusual === [], 'The log says when and what of: is it they, and is it their work?',
+                route('log')),
             $this->row('Backup', $health->backup === null ? 'none was made' : 'made '.$ago($health->backup),
-
                 $health->backup !== null && $health->backup < self::WEEK,
                 './luftig backup makes one; once a day is usual.'),
             $this->row('Room on the disk', Format::number((int) round($health->freeBytes / self::GIGABYTE)).' GB free',
