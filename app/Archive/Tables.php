@@ -19,8 +19,9 @@ final class Tables
 
     /** What opens a door; whoever brings an archive in sets it anew. */
     private const SECRET = [
-        'users' => ['password', 'remember_token', 'second_factor', 'second_factor_step', 'second_factor_at',
-            'recovery_codes'], 'look_up_services' => ['secret'],
+        'users' => ['password', 'password_until', 'remember_token', 'second_factor', 'second_factor_step',
+            'second_factor_at', 'recovery_codes'],
+        'look_up_services' => ['secret'],
         'event_targets' => ['secret'],
         'accounts' => ['stale'],
     ];

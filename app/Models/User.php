@@ -24,6 +24,7 @@ use Spatie\Activitylog\Traits\LogsActivity;
  * @property string $name
  * @property string|null $email
  * @property string|null $password
+ * @property CarbonImmutable|null $password_until for how long it lets in; null: they chose it themselves
  * @property Role $role
  * @property bool $signs_in
  * @property int $pace
@@ -50,6 +51,9 @@ final class User extends Authenticatable
 
     private const DAYS_A_WEEK = 5;
 
+    /** Days for which a password lets in that somebody else chose. */
+    private const GIVEN = 7;
+
     protected $guarded = [];
 
     /** @var array<string, mixed> */
@@ -63,6 +67,9 @@ final class User extends Authenticatable
         self::updating(function (self $user): void {
             if ($user->isDirty(['password', 'signs_in'])) {
                 $user->setRememberToken(Str::random(60));
+            }
+            if ($user->isDirty('password') && ! $user->isDirty('password_until')) {
+                $user->password_until = null;
             }
         });
         self::updated(function (self $user): void {
@@ -84,8 +91,15 @@ final class User extends Authenticatable
         return [
             'password' => 'hashed', 'role' => Role::class, 'signs_in' => 'boolean', 'recent_conditions' => 'array',
             'narrowed' => 'array', 'second_factor' => 'encrypted', 'second_factor_at' => 'datetime',
+            'password_until' => 'datetime',
             'recovery_codes' => 'array',
         ];
+    }
+
+    /** @return array<string, mixed> a password that somebody else chose for them */
+    public static function given(string $password): array
+    {
+        return ['password' => $password, 'password_until' => now()->addDays(self::GIVEN)];
     }
 
     /** The date where they are. */

@@ -23,6 +23,8 @@
     <x-form :to="route('password.update')" method="put" class="vstack gap-3 align-items-start measure-narrow mt-3">
         <p class="text-body-tertiary">At least twelve characters, and none that many others take: some words that do not
             belong together are good ones.</p>
+        @if (auth()->user()->password_until)<p class="mb-0">The one you were given lets you in until {{
+            auth()->user()->password_until->format('j F') }}.</p>@endif
         <input hidden type="text" autocomplete="username" value="{{ auth()->user()->email }}" readonly
             aria-label="E-mail address">
         <x-field label="The password you have now" name="current" type="password" required

@@ -8,6 +8,7 @@ use App\Models\Account;
 use App\Models\Contact;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use Spatie\Activitylog\Models\Activity;
@@ -88,6 +89,43 @@ final class SignInTest extends TestCase
         self::assertStringNotContainsString('kettles', (string) json_encode(Activity::query()->get()));
         $this->post('/sign-out');
         $this->put('/password', [])->assertRedirect('/sign-in');
+    }
+
+    public function test_a_password_that_was_given_to_one_lets_in_for_a_week(): void
+    {
+        $this->actingAs($this->lead)->patch(route('team.update', $this->rep), [
+            'name' => 'Mira', 'role' => 'rep', 'email' => 'mira@blasvik.example', 'password' => 'nine boats in harbour',
+        ])->assertSessionHasNoErrors();
+        $enters = function (string $password, string $at): TestResponse {
+            $this->post('/sign-out');
+            $this->forget();
+            $this->at($at);
+
+            return $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => $password]);
+        };
+        $enters('nine boats in harbour', '2026-11-24T09:00:00Z')->assertRedirect('/')
+            ->assertSessionHas('said', fn (string $says): bool => str_contains($says, 'lets you in until 30 November'));
+        $this->get('/pace')->assertSeeText('The one you were given lets you in until 30 November.');
+        $enters('nine boats in harbour', '2026-11-29T09:00:00Z')->assertSessionHas('warning');
+        $enters('nine boats in harbour', '2026-11-30T09:00:01Z')->assertSessionHasErrors([
+            'email' => 'The password you were given let you in for a week. Ask whoever gave it to you for another.',
+        ]);
+        $this->assertGuest();
+
+        // One's own holds, whoever one is.
+        $enters('nine boats in harbour', '2026-11-30T08:59:00Z');
+        $this->put('/password', [
+            'current' => 'nine boats in harbour', 'password' => 'kettles mind violet',
+            'password_confirmation' => 'kettles mind violet',
+        ])->assertSessionHasNoErrors();
+        $enters('kettles mind violet', '2027-03-01T09:00:00Z')->assertRedirect('/')->assertSessionMissing('said');
+        $this->actingAs($this->lead)->patch(route('team.update', $this->lead), [
+            'name' => 'Ylva', 'role' => 'lead', 'email' => 'ylva@blasvik.example',
+            'password' => 'nine boats in harbour',
+        ])->assertSessionHasNoErrors();
+        self::assertNull($this->lead->refresh()->password_until);
+        $this->artisan('luftig:password mira@blasvik.example')->expectsOutputToContain('lets in for a week');
+        self::assertSame('2027-03-08', $this->rep->refresh()->password_until?->toDateString());
     }
 
     /** @return array<string, array{string, bool}> */

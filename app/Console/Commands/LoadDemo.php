@@ -47,14 +47,15 @@ final class LoadDemo extends Command
     private function begin(): void
     {
         $password = Str::password(16, symbols: false);
-        $admin = User::query()->create(
-            ['name' => 'Admin', 'email' => 'admin@luftig.example', 'password' => $password, 'role' => Role::Admin],
-        );
+        $admin = User::query()->create([
+            'name' => 'Admin', 'email' => 'admin@luftig.example', 'role' => Role::Admin, ...User::given($password),
+        ]);
         $offer = Offer::query()->create(['name' => FirstSteps::UNNAMED]);
         $offer->ruleSets()->create([
             'version' => 1, 'criteria' => [], 'kinds' => [], 'author_id' => $admin->id,
             'note' => 'begun with the standard catalogue',
         ]);
-        $this->line("Sign in as {$admin->email} with the password {$password} (it is not shown again).");
+        $this->line("Sign in as {$admin->email} with the password {$password} (it is not shown again, and lets "
+            .'in for a week: choose one of your own under My pace).');
     }
 }

@@ -27,13 +27,14 @@ final class SetPassword extends Command
             return self::FAILURE;
         }
         $password = Str::password(16, symbols: false);
-        $user->update(['password' => $password]);
+        $user->update(User::given($password));
         if ($user->second_factor !== null) {
             SecondFactor::end($user);
             $this->line('The second factor is taken away, too; it can be set up again.');
         }
         activity()->performedOn($user)->log('password of '.$user->name.' set from the command line');
-        $this->line("{$user->email} signs in with the password {$password} now (it is not shown again).");
+        $this->line("{$user->email} signs in with the password {$password} now (it is not shown again,"
+            .' and lets in for a week).');
 
         return self::SUCCESS;
     }

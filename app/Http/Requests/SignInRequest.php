@@ -34,6 +34,11 @@ final class SignInRequest extends FormRequest
             throw ValidationException::withMessages(['email' => 'This address and password do not go together.']);
         }
         $user = Auth::getLastAttempted();
+        if ($user instanceof User && $user->password_until?->isPast() === true) {
+            throw ValidationException::withMessages([
+                'email' => 'The password you were given let you in for a week. Ask whoever gave it to you for another.',
+            ]);
+        }
         if ($user instanceof User && $user->second_factor !== null) {
             $this->session()->put('second', [
                 'user' => $user->id, 'remember' => $this->boolean('remember'), 'at' => now()->getTimestamp(),

@@ -70,10 +70,13 @@ final class UserRequest extends FormRequest
     /** @return array<string, mixed> */
     public function person(): array
     {
+        $password = $this->string('password')->toString();
+        $isOwn = $this->user()?->is($this->route('user')) === true;
+
         return [
             'name' => $this->input('name'), 'role' => $this->input('role'), 'email' => $this->input('email'),
             'signs_in' => $this->filled('email'),
         ]
-            + ($this->filled('password') ? ['password' => $this->input('password')] : []);
+            + ($password === '' ? [] : ($isOwn ? ['password' => $password] : User::given($password)));
     }
 }
