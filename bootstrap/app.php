@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Middleware\CodeOfLeads;
 use App\Http\Middleware\FormsAreText;
 use App\Http\Middleware\FragmentsWithoutCookies;
 use App\Http\Middleware\KnownHosts;
@@ -35,7 +36,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->authenticateSessions();
         $middleware->web(
             append: [
-                FormsAreText::class, StillSignsIn::class, OnceOnly::class, ShareOffer::class, SettlesChanges::class,
+                FormsAreText::class, StillSignsIn::class, CodeOfLeads::class, OnceOnly::class, ShareOffer::class,
+                SettlesChanges::class,
             ],
             prepend: [FragmentsWithoutCookies::class],
             replace: [StartSession::class => SessionOfPages::class],

@@ -30,6 +30,9 @@ return [
     /* Where ./luftig backup writes down when it did. */
     'backed_up' => storage_path('app/last-backup'),
 
+    /* Whether leads and admins have to sign in with a code beside their password. */
+    'leads_code' => (bool) env('LUFTIG_LEADS_CODE', false),
+
     /* What a program that watches shows to read /metrics; without one nobody reads them. */
     'metrics_key' => (string) env('LUFTIG_METRICS_KEY', ''),
 

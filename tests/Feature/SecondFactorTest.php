@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Mail\SignInChanged;
+use App\Models\Role;
 use App\Models\User;
 use App\Support\OneTimeCode;
 use App\Support\SecondFactor;
@@ -106,6 +107,27 @@ final class SecondFactorTest extends TestCase
         $told('mira.new@blasvik.example', 'no code is asked for beside your password any more, by Ylva.');
         $change(['email' => '']);
         $told('mira.new@blasvik.example', 'your sign-in was taken away, by Ylva.');
+    }
+
+    public function test_where_it_is_set_so_whoever_leads_goes_nowhere_without_a_code(): void
+    {
+        $this->actingAs($this->lead)->get('/team')->assertOk();
+        config(['luftig.leads_code' => true]);
+        foreach (['/', '/team', '/log', '/tokens', '/accounts'] as $page) {
+            $this->get($page)->assertRedirect('/second-factor');
+        }
+        $this->post('/team', ['name' => 'Selma', 'role' => 'rep'])->assertRedirect('/second-factor');
+        self::assertSame(0, User::query()->where('name', 'Selma')->count());
+        $this->get('/second-factor')->assertOk()->assertSeeText('Whoever leads signs in with a code');
+        $this->get('/pace')->assertOk();
+        $this->post('/second-factor', [
+            'current' => 'a long password',
+            'code' => OneTimeCode::at((string) session('second_secret'), now()->getTimestamp()),
+        ])->assertSessionHasNoErrors();
+        $this->get('/team')->assertOk();
+        $this->actingAs($this->rep)->get('/')->assertOk();
+        $this->actingAs($this->person('Ada', Role::Admin))->get('/')->assertRedirect('/second-factor');
+        $this->post('/sign-out')->assertRedirect('/sign-in');
     }
 
     public function test_a_code_on_paper_lets_in_once_and_guesses_end(): void
