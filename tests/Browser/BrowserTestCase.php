@@ -121,6 +121,8 @@ abstract class BrowserTestCase extends TestCase
         ]);
         $wants = DesiredCapabilities::chrome();
         $wants->setCapability(ChromeOptions::CAPABILITY, $options);
+        // Nobody vouches for a certificate that is made here.
+        $wants->setCapability('acceptInsecureCerts', true);
         self::$driver = RemoteWebDriver::create("http://127.0.0.1:$driverPort", $wants, 30_000, 120_000);
         register_shutdown_function(static function () use ($profile): void {
             try {

@@ -17,7 +17,7 @@ final class DeploymentTest extends BrowserTestCase
     {
         parent::setUpBeforeClass();
         self::$folder = sys_get_temp_dir().'/luftig-deployed-'.getmypid();
-        register_shutdown_function(fn () => exec('rm -rf '.escapeshellarg(self::$folder)));
+        register_shutdown_function(fn () => exec('rm -rf '.escapeshellarg(self::$folder).'*'));
     }
 
     public function test_it_is_deployed_driven_followed_by_another_version_and_gone_back_from(): void
@@ -60,6 +60,19 @@ final class DeploymentTest extends BrowserTestCase
         self::assertStringContainsString('content-encoding: gzip', $head);
         self::assertStringContainsString("content-security-policy: default-src 'self'", $head);
         self::assertDoesNotMatchRegularExpression('#php/|nginx/#', $head);
+        self::assertStringContainsString('strict-transport-security: max-age=31536000', $head);
+        self::assertSame(1, preg_match('/set-cookie: (__host-luftig=.+)/', $head, $cookie), $head);
+        self::assertStringContainsString('; path=/; secure; httponly', $cookie[1]);
+        self::assertStringNotContainsString('domain=', $cookie[1]);
+        // What is not the newest protocol is spoken in ciphers only whose keys are of one connection.
+        $old = [CURLOPT_SSLVERSION => CURL_SSLVERSION_MAX_TLSv1_2];
+        self::assertSame(
+            [200, 0, 0],
+            array_map(
+                fn (string $cipher): int => $this->asks('/up', [], $old + [CURLOPT_SSL_CIPHER_LIST => $cipher])[0],
+                ['ECDHE-RSA-AES128-GCM-SHA256', 'AES128-GCM-SHA256', 'ECDHE-RSA-AES128-SHA'],
+            ),
+        );
         $css = $this->asks('/css/luftig.css?x', ['Accept-Encoding: gzip'])[1];
         self::assertStringContainsString('max-age=31536000, immutable', $css);
         self::assertStringContainsString('content-encoding: gzip', $css);
@@ -82,12 +95,26 @@ final class DeploymentTest extends BrowserTestCase
         $server->exec("DROP DATABASE IF EXISTS $base");
         $server->exec("CREATE DATABASE $base");
         $port = self::freePort();
-        self::$at = "http://127.0.0.1:$port";
+        self::$at = "https://127.0.0.1:$port";
+        [$certificate, $key] = $this->certificate();
         $user = (string) (posix_getpwuid(posix_geteuid())['name'] ?? 'root');
         $who = posix_geteuid() === 0 ? 'www-data' : $user;
 
         return self::runs('deploy/deploy '.self::$folder." --name=127.0.0.1 --listen=127.0.0.1:$port --user=$who "
+            ."--certificate=$certificate --key=$key "
             .'--set DB_PORT='.getenv('DB_PORT')." --set DB_DATABASE=$base --set LUFTIG_METRICS_KEY=watched");
+    }
+
+    /** @return array{string, string} the files of one of its own, and of its key */
+    private function certificate(): array
+    {
+        [$certificate, $file] = [self::$folder.'.crt', self::$folder.'.key'];
+        $key = openssl_pkey_new(['private_key_bits' => 2048]);
+        $asked = openssl_csr_new(['commonName' => '127.0.0.1'], $key);
+        openssl_x509_export_to_file(openssl_csr_sign($asked, null, $key, 2), $certificate);
+        openssl_pkey_export_to_file($key, $file);
+
+        return [$certificate, $file];
     }
 
     private function serve(): void
@@ -142,12 +169,14 @@ final class DeploymentTest extends BrowserTestCase
 
     /**
      * @param  list<string>  $headers
+     * @param  array<int, mixed>  $how
      * @return array{int, string} status and headers, in small letters
      */
-    private function asks(string $path, array $headers = []): array
+    private function asks(string $path, array $headers = [], array $how = []): array
     {
         $asks = curl_init(self::$at.$path);
-        curl_setopt_array($asks, [
+        curl_setopt_array($asks, $how + [
+            CURLOPT_SSL_VERIFYPEER => false, CURLOPT_SSL_VERIFYHOST => 0,
             CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_HTTPHEADER => $headers,
             CURLOPT_PATH_AS_IS => true, CURLOPT_TIMEOUT => self::PATIENCE,
         ]);
