@@ -25,6 +25,9 @@ final class BackupTest extends TestCase
     public function test_what_was_backed_up_is_put_back_and_a_file_that_breaks_off_changes_nothing(): void
     {
         self::assertStringContainsString('Luftig is running', $this->luftig->start('--empty'));
+        foreach (['.env' => '0600', 'storage/run/made' => '0700'] as $secret => $mode) {
+            self::assertSame($mode, substr(sprintf('%o', (int) fileperms("{$this->luftig->folder}/$secret")), -4));
+        }
         $this->sql("INSERT INTO accounts (name, domain) VALUES ('Glasverk Tunhede', 'tunhede.example')");
         $this->sql("INSERT INTO activity_log (description) VALUES ('it was there')");
         $key = $this->key();
