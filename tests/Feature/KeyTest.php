@@ -79,7 +79,7 @@ final class KeyTest extends TestCase
     {
         $sealed = [];
         foreach (glob(app_path('Models/*.php')) ?: [] as $file) {
-            if (str_contains((string) file_get_contents($file), "'encrypted'")) {
+            if (str_contains((string) file_get_contents($file), "'encrypted")) {
                 $sealed[] = 'App\\Models\\'.basename($file, '.php');
             }
         }

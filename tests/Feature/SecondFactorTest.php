@@ -67,6 +67,13 @@ final class SecondFactorTest extends TestCase
         $this->post('/sign-in/code', ['code' => OneTimeCode::at($secret, now()->getTimestamp())])
             ->assertRedirect('/');
         $this->assertAuthenticatedAs($this->rep);
+        // Also whoever comes in by a code is told that their password was given to them.
+        $this->rep->refresh()->update(['password_until' => '2026-11-29 09:00:00']);
+        $this->away();
+        $this->password();
+        $this->at('2026-11-23T09:01:01Z');
+        $this->post('/sign-in/code', ['code' => OneTimeCode::at($secret, now()->getTimestamp())])
+            ->assertSessionHas('said', fn (string $says): bool => str_contains($says, 'until 29 November'));
         $this->delete('/second-factor', ['current' => 'not it'])->assertSessionHasErrors('current');
         $this->delete('/second-factor', ['current' => 'a long password'])->assertSessionHasNoErrors();
         $this->away();

@@ -28,7 +28,8 @@ final class SealAnew extends Command
         $sealed = $lost = 0;
         foreach (self::SEALED as $class) {
             $model = new $class;
-            foreach (array_keys($model->getCasts(), 'encrypted', true) as $column) {
+            $isSealed = fn (string $cast): bool => str_starts_with($cast, 'encrypted');
+            foreach (array_keys(array_filter($model->getCasts(), $isSealed)) as $column) {
                 $table = $model->getTable();
                 foreach (DB::table($table)->whereNotNull($column)->pluck($column, 'id') as $id => $before) {
                     try {

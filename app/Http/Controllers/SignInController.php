@@ -14,9 +14,6 @@ use Illuminate\Support\Facades\Auth;
 
 final class SignInController extends Controller
 {
-    /** Days before it lets nobody in any more, a password is spoken of more loudly. */
-    private const SOON = 2;
-
     public function create(): View
     {
         return view('sign-in', [
@@ -34,17 +31,8 @@ final class SignInController extends Controller
             return redirect()->route('second.ask');
         }
         $begins = $request->user()?->leads() === true && FirstSteps::areOpen();
-        $answer = redirect()->intended($begins ? route('begin') : '/');
-        $until = $request->user()?->password_until;
-        if ($until === null) {
-            return $answer;
-        }
 
-        return $answer->with(
-            $until > now()->addDays(self::SOON) ? 'said' : 'warning',
-            "The password you were given lets you in until {$until->format('j F')}. Choose one of your own: behind "
-                .'your initials, My pace, my password.',
-        );
+        return redirect()->intended($begins ? route('begin') : '/');
     }
 
     /** One click, in the demo only. */
