@@ -203,7 +203,7 @@ abstract class BrowserTestCase extends TestCase
         $this->open($to);
         if (str_starts_with($this->browser->getCurrentURL(), self::$address.'/sign-in')) {
             $this->press($this->all('[data-person]', $name)[0] ?? self::fail("$name cannot sign in."));
-            $this->see('Today');
+            $this->until('! location.pathname.startsWith("/sign-in")', "$name is signed in.");
             self::$signedIn[$who] = $this->developer('Network.getCookies')['cookies'];
         }
     }
