@@ -20,11 +20,13 @@ use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Foundation\Testing\WithCachedConfig;
+use Illuminate\Foundation\Testing\WithCachedRoutes;
 
 /** A base with one offer and a clock that stands at a Monday morning. */
 abstract class TestCase extends LaravelTestCase
 {
-    use RefreshDatabase;
+    use RefreshDatabase, WithCachedConfig, WithCachedRoutes;
 
     protected const NOW = '2026-11-23T09:00:00Z';
 
