@@ -116,8 +116,8 @@ abstract class BrowserTestCase extends TestCase
             '--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking',
             '--disable-component-update', '--disable-sync', '--no-first-run',
             '--disable-features=BackForwardCache,PaintHolding,RenderDocument',
-            // Less of what costs time and shows nothing here: movement, processes and threads of their own for drawing.
-            '--force-prefers-reduced-motion', '--in-process-gpu', '--disable-threaded-compositing',
+            // Less of what costs time and shows nothing here: movement, and a process of its own for drawing.
+            '--force-prefers-reduced-motion', '--in-process-gpu',
             "--user-data-dir=$profile", '--window-size=1280,900',
         ]);
         // The same engine without a window's trappings: a page costs half the processor's time.
