@@ -18,8 +18,7 @@ use Tests\TestCase;
 
 /**
  * Files of every kind whose cells hold what is hard to keep apart or too long to keep: none of them stops, each comes
- * in
- * as it was foreseen, and brought again changes nothing.
+ * in as it was foreseen, and brought again changes nothing.
  */
 final class AwkwardFilesTest extends TestCase
 {
