@@ -9,7 +9,6 @@ use App\Contacts\ForemostContacts;
 use App\KeepOut\EntriesInForce;
 use App\Models\Contact;
 use App\Models\Offer;
-use App\Models\Reservation;
 use App\Models\Standing;
 use App\Models\User;
 use App\View\Accounts\Narrowed;
@@ -28,9 +27,6 @@ final class Approachable
 
     /** @var array<int|string, Contact> by id */
     private array $contacts = [];
-
-    /** @var array<int, int> accounts that a colleague's plan has: no two of us write to one company on a day */
-    private array $plannedByOthers = [];
 
     public function __construct(
         private readonly Offer $offer,
@@ -52,9 +48,6 @@ final class Approachable
             ->with('channels')->orderBy('id')->get();
         $this->contacts += $contacts->getDictionary();
         $this->choices += (new ContactChoice($this->offer, $this->rep, $this->barred))->of($new->toBase(), $contacts);
-        $this->plannedByOthers += Reservation::query()->whereIn('account_id', $new->pluck('account_id'))
-            ->where('planned', true)->where('until', '>=', $this->rep->today()->toDateString())
-            ->where('user_id', '<>', $this->rep->id)->pluck('user_id', 'account_id')->all();
     }
 
     /** Whether somebody is to be contacted, or nobody is known yet. */
@@ -62,8 +55,7 @@ final class Approachable
     {
         $choice = $this->choices[$one->account_id];
 
-        return ! isset($this->plannedByOthers[$one->account_id])
-            && ($choice->taken !== [] || $choice->skipped === [] && ! $this->narrowed->isOfPeople());
+        return $choice->taken !== [] || $choice->skipped === [] && ! $this->narrowed->isOfPeople();
     }
 
     /** @return list<Contact> whom rule 9 takes, the first first */
@@ -75,9 +67,6 @@ final class Approachable
     /** The most telling of why nobody there is to be contacted. */
     public function why(Standing $one): ?Skip
     {
-        if (isset($this->plannedByOthers[$one->account_id])) {
-            return Skip::Reserved;
-        }
         $skips = array_values($this->choices[$one->account_id]->skipped);
         foreach ([Skip::AccountFull, Skip::Approached, Skip::Reserved, Skip::Held, Skip::NoWay] as $skip) {
             if (in_array($skip, $skips, true)) {

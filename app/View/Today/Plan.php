@@ -11,6 +11,7 @@ use App\Models\Contact;
 use App\Models\Decision;
 use App\Models\Offer;
 use App\Models\Reason;
+use App\Models\Reservation;
 use App\Models\Standing;
 use App\Models\StandingState;
 use App\Models\User;
@@ -45,6 +46,9 @@ final readonly class Plan
     private const HURRY = 3;
 
     private const SHARE = 3;
+
+    /** Of so many who are wanted, one is rarely to be approached. */
+    private const SPARE = 4;
 
     /** So many more than there is room for are looked at, to say what was left out. */
     private const BESIDES = 5;
@@ -141,8 +145,15 @@ final readonly class Plan
         return new Planned(
             $today, array_map($of, $plan->taken),
             array_map(fn (array $one): array => [$of($one[0]), $one[1]], $plan->leftOut),
-            array_values(array_diff_key($passed, $rows)),
+            [...array_values(array_diff_key($passed, $rows)), ...$this->withOthers()],
         );
+    }
+
+    /** @return list<array{Standing, Skip}> the first of those that a colleague's plan has */
+    private function withOthers(): array
+    {
+        return array_values($this->candidates(StandingState::Ranked, true)->with('account')->limit(Planned::SHOWN)->get()
+            ->map(fn (Standing $one): array => [$one, Skip::Reserved])->all());
     }
 
     /** Days since 1970-01-01. */
@@ -179,7 +190,7 @@ final readonly class Plan
                 ->orderBy('accounts.name')->orderBy('accounts.id');
         }
         // Most are taken; so few more than are wanted are looked at first.
-        $size = max(self::FEWEST, min(self::CHUNK, 2 * $most));
+        $size = max(self::FEWEST, min(self::CHUNK, $most + intdiv($most, self::SPARE)));
         for ($page = 1; true; $page++) {
             $standings = Ranking::among($candidates, $page * $size, $by)->forPage($page, $size)->get();
             yield $standings;
@@ -301,11 +312,22 @@ final readonly class Plan
         );
     }
 
-    /** @return Builder<Standing> */
-    private function candidates(StandingState $state): Builder
+    /**
+     * @param  bool  $ofOthers  those that a colleague's plan has: no two of us write to one company on a day
+     * @return Builder<Standing>
+     */
+    private function candidates(StandingState $state, bool $ofOthers = false): Builder
     {
+        $today = $this->rep->today()->toDateString();
+
         return (new Ranking($this->offer, $state, narrowed: $this->narrowed))->query()
             ->openTo($this->rep)
+            ->whereIn(
+                'standings.account_id',
+                Reservation::query()->where('planned', true)->where('until', '>=', $today)
+                    ->where('user_id', '<>', $this->rep->id)->select('account_id'),
+                not: ! $ofOthers,
+            )
             // Another of the same company is for another day.
             ->whereNotIn(
                 'standings.account_id',
@@ -319,12 +341,12 @@ final readonly class Plan
             )
             ->whereNotIn(
                 'standings.account_id',
-                Approach::query()->where('later_on', '>', $this->rep->today()->toDateString())->select('account_id'),
+                Approach::query()->where('later_on', '>', $today)->select('account_id'),
             )
             ->whereNotIn(
                 'standings.account_id',
                 Decision::query()->where('offer_id', $this->offer->id)->where('decision', 'later')
-                    ->where('until', '>', $this->rep->today()->toDateString())->select('account_id'),
+                    ->where('until', '>', $today)->select('account_id'),
             );
     }
 }

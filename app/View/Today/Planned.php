@@ -18,7 +18,8 @@ final readonly class Planned
         'waiting' => 'Fits, no occasion yet',
     ];
 
-    private const SHOWN = 8;
+    /** Of those that were left out, so many of a sort are told. */
+    public const SHOWN = 8;
 
     /**
      * @param  list<PlanRow>  $rows
