@@ -150,6 +150,7 @@ final class PlanTest extends TestCase
             [$people[0]->id, $this->rep->id, true, '2026-11-24'],
             [$held->contact_id, $held->user_id, $held->planned, $held->until->toDateString()],
         );
+        self::assertSame(['First'], $this->planned(), 'what one planned oneself stays');
         $other = $this->person('Anton', Role::Rep);
         $page = TodayPage::of($this->offer, $other, 0);
         self::assertSame(['Second'], array_map(
