@@ -9,10 +9,13 @@ use App\Reasons\StorySet;
 use App\Standings\ChangedAccounts;
 use App\Support\Clock;
 use App\Support\FunctionNames;
+use App\Support\StayingGuard;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Foundation\Application;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
@@ -48,6 +51,9 @@ final class AppServiceProvider extends ServiceProvider
         Model::preventLazyLoading(! app()->isProduction() && $this->app->runningUnitTests());
         Story::saved(StorySet::forget(...));
         Story::deleted(StorySet::forget(...));
+        Auth::extend('session', fn (Application $app, string $name, array $config): StayingGuard => StayingGuard::of(
+            $app, $name, $config['provider'] ?? null,
+        ));
         Clock::apply();
         Queue::before(fn () => Clock::apply());
         Queue::looping(fn () => Clock::apply());

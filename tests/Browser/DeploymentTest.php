@@ -29,8 +29,14 @@ final class DeploymentTest extends BrowserTestCase
         $this->browser->get(self::$at.'/sign-in');
         $this->fill('input[name=email]', $told[1]);
         $this->fill('input[name=password]', $told[2]);
+        $this->find('input[name=remember]')->click();
         $this->press('Sign in');
         $this->see('What we sell');
+        $stays = $this->browser->manage()->getCookieNamed('__Host-luftig_stays');
+        self::assertSame(
+            [true, true, '/', '127.0.0.1'],
+            [$stays?->isSecure(), $stays?->isHttpOnly(), $stays?->getPath(), $stays?->getDomain()],
+        );
         $this->browser->get(self::$at.'/intake');
         $this->find('details summary')->click();
         $this->browser->executeScript(

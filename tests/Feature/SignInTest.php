@@ -31,7 +31,8 @@ final class SignInTest extends TestCase
 
     public function test_another_password_ends_what_was_begun_with_the_old_one(): void
     {
-        $this->signIn(['remember' => '1']);
+        config(['session.cookie' => '__Host-ours']);
+        $this->signIn(['remember' => '1'])->assertCookie('__Host-ours_stays');
         $token = $this->rep->refresh()->getRememberToken();
         self::assertNotNull($token);
         $this->get('/')->assertOk();
@@ -226,9 +227,9 @@ final class SignInTest extends TestCase
     }
 
     /** @param  array<string, string>  $more */
-    private function signIn(array $more = []): void
+    private function signIn(array $more = []): TestResponse
     {
-        $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => 'a long password'] + $more)
+        return $this->post('/sign-in', ['email' => 'mira@blasvik.example', 'password' => 'a long password'] + $more)
             ->assertRedirect('/');
     }
 
