@@ -152,8 +152,9 @@ final readonly class Plan
     /** @return list<array{Standing, Skip}> the first of those that a colleague's plan has */
     private function withOthers(): array
     {
-        return array_values($this->candidates(StandingState::Ranked, true)->with('account')->limit(Planned::SHOWN)->get()
-            ->map(fn (Standing $one): array => [$one, Skip::Reserved])->all());
+        $theirs = $this->candidates(StandingState::Ranked, ofOthers: true)->with('account')->limit(Planned::SHOWN);
+
+        return array_map(fn (Standing $one): array => [$one, Skip::Reserved], array_values($theirs->get()->all()));
     }
 
     /** Days since 1970-01-01. */
