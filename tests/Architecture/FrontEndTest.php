@@ -12,8 +12,6 @@ use Symfony\Component\Finder\SplFileInfo;
 /** Views read as pages; styles and scripts keep to what is ours. */
 final class FrontEndTest extends TestCase
 {
-    private const COLUMNS = 120;
-
     private const LINES = 80;
 
     /** What a view must not do, and why. */
@@ -36,16 +34,6 @@ final class FrontEndTest extends TestCase
             self::assertDoesNotMatchRegularExpression($pattern, $text, "$path holds $what.");
         }
         self::assertLessThanOrEqual(self::LINES, substr_count($text, "\n"), "$path is longer than a page.");
-    }
-
-    #[DataProvider('sources')]
-    public function test_lines_end_at_120_columns(string $path): void
-    {
-        $long = array_filter(
-            file(self::root().$path) ?: [],
-            fn (string $line): bool => mb_strlen(rtrim($line, "\n")) > self::COLUMNS,
-        );
-        self::assertSame([], array_map(fn (int $at): int => $at + 1, array_keys($long)), $path);
     }
 
     public function test_only_tokens_ground_and_our_parts_have_styles(): void
@@ -84,16 +72,6 @@ final class FrontEndTest extends TestCase
     {
         foreach (self::named('resources/views', '*.blade.php') as $path) {
             yield $path => [$path];
-        }
-    }
-
-    /** @return iterable<string, array{string}> */
-    public static function sources(): iterable
-    {
-        foreach (['*.blade.php', '*.scss', '*.js'] as $kind) {
-            foreach (self::named('resources', $kind) as $path) {
-                yield $path => [$path];
-            }
         }
     }
 
