@@ -157,6 +157,7 @@ final class PlanTest extends TestCase
             fn (PlanRow $row): string => $row->standing->account->name, array_merge(...array_values($page->groups)),
         ));
         self::assertSame(['First', 'reserved by a colleague'], [$page->leftOut[0]['name'], $page->leftOut[0]['why']]);
+        self::assertSame([], $this->page()->leftOut, 'what ranks lower is held back by nobody: the day is full');
         // Off the plan, free again; reserved by hand, it stays.
         Decision::query()->create([
             'account_id' => $people[0]->account_id, 'user_id' => $this->rep->id, 'decision' => 'later',

@@ -141,18 +141,28 @@ final readonly class Plan
             ), $rows)),
         );
         $of = fn (int|string $id): PlanRow => $rows[$id];
+        $taken = array_map($of, $plan->taken);
 
         return new Planned(
-            $today, array_map($of, $plan->taken),
+            $today, $taken,
             array_map(fn (array $one): array => [$of($one[0]), $one[1]], $plan->leftOut),
-            [...array_values(array_diff_key($passed, $rows)), ...$this->withOthers()],
+            [...array_values(array_diff_key($passed, $rows)), ...$this->withOthers($taken, $left)],
         );
     }
 
-    /** @return list<array{Standing, Skip}> the first of those that a colleague's plan has */
-    private function withOthers(): array
+    /**
+     * @param  list<PlanRow>  $taken
+     * @return list<array{Standing, Skip}> the first that would have been taken, did a colleague's plan not have them
+     */
+    private function withOthers(array $taken, int $left): array
     {
+        if ($left === 0) {
+            return [];
+        }
         $theirs = $this->candidates(StandingState::Ranked, ofOthers: true)->with('account')->limit(Planned::SHOWN);
+        if (count($taken) === $left) {
+            $theirs->where('points', '>=', collect($taken)->min(fn (PlanRow $row): float => $row->standing->points));
+        }
 
         return array_map(fn (Standing $one): array => [$one, Skip::Reserved], array_values($theirs->get()->all()));
     }
