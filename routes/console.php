@@ -11,6 +11,7 @@ use App\LookUps\CheckAgain;
 use App\Models\EventDelivery;
 use App\Models\Submission;
 use App\Support\Health;
+use App\Support\KeyStatistics;
 use Illuminate\Support\Facades\Schedule;
 
 Schedule::call(fn () => Health::beat())->name('beat')->everyMinute();
@@ -26,5 +27,7 @@ Schedule::call(fn () => RunLookUps::byOrder())->name('standing orders')->dailyAt
 Schedule::call(fn () => CheckAgain::due())->name('check addresses again')->dailyAt('03:30')->withoutOverlapping()
     ->onOneServer();
 Schedule::command('luftig:resume')->everyMinute()->onOneServer();
+// On each machine, since each may ask a database of its own.
+Schedule::call(fn () => KeyStatistics::refresh())->name('key statistics')->dailyAt('02:30');
 Schedule::command('luftig:tidy')->daily()->onOneServer();
 Schedule::command('model:prune', ['--model' => [Submission::class, EventDelivery::class]])->daily()->onOneServer();

@@ -7,6 +7,7 @@ namespace App\Archive;
 use App\Finder\Indexes;
 use App\Standings\Standings;
 use App\Support\Gazetteer;
+use App\Support\KeyStatistics;
 use App\Support\LogBook;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -57,6 +58,7 @@ final class ReadArchive
         Cache::flush();
         (new Standings)->all();
         Indexes::forget();
+        KeyStatistics::refresh();
 
         return array_map(fn (array $table): int => $table['lines'], $manifest['tables']);
     }

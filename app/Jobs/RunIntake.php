@@ -8,6 +8,7 @@ use App\Intake\Importer;
 use App\Models\Intake;
 use App\Models\IntakeState;
 use App\Standings\Standings;
+use App\Support\KeyStatistics;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
@@ -33,6 +34,7 @@ final class RunIntake implements ShouldQueue
         }
         $this->undo ? $importer->undo($intake) : $importer->run($intake);
         $standings->refresh();
+        KeyStatistics::refresh();
     }
 
     public function failed(Throwable $e): void

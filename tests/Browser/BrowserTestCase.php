@@ -204,7 +204,7 @@ abstract class BrowserTestCase extends TestCase
         $this->open($to);
         if (str_starts_with($this->browser->getCurrentURL(), self::$address.'/sign-in')) {
             $this->press($this->all('[data-person]', $name)[0] ?? self::fail("$name cannot sign in."));
-            $this->until('! location.pathname.startsWith("/sign-in")', "$name is signed in.");
+            $this->until('! location.pathname.startsWith("/sign-in")', "$name cannot sign in.");
             self::$signedIn[$who] = $this->developer('Network.getCookies')['cookies'];
         }
     }
@@ -303,9 +303,13 @@ abstract class BrowserTestCase extends TestCase
         $field->sendKeys($text);
     }
 
-    /** Keys that go to whatever has the focus. */
+    /** Keys that go to whatever has the focus, once the page listens to them. */
     protected function keys(string ...$keys): void
     {
+        $this->wait(
+            fn (): mixed => $this->browser->executeScript('return document.readyState === "complete"'),
+            'The page does not come to its end.',
+        );
         foreach ($keys as $key) {
             $this->browser->getKeyboard()->sendKeys($key);
         }

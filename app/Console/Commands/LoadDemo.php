@@ -9,6 +9,7 @@ use App\Models\Role;
 use App\Models\User;
 use App\Standings\FirstSteps;
 use App\Support\Gazetteer;
+use App\Support\KeyStatistics;
 use Database\Demo\Scenario;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
@@ -39,6 +40,7 @@ final class LoadDemo extends Command
         }
         // All of it or nothing: the next start begins anew after an interruption.
         DB::transaction(fn () => (new Scenario)->load(fn (string $line) => $this->line($line)));
+        KeyStatistics::refresh();
 
         return self::SUCCESS;
     }
