@@ -10,12 +10,14 @@ use App\Standings\ChangedAccounts;
 use App\Support\Clock;
 use App\Support\FunctionNames;
 use App\Support\StayingGuard;
+use App\View\TagCompiler;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Application;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
@@ -54,6 +56,9 @@ final class AppServiceProvider extends ServiceProvider
         Auth::extend('session', fn (Application $app, string $name, array $config): StayingGuard => StayingGuard::of(
             $app, $name, $config['provider'] ?? null,
         ));
+        Blade::prepareStringsForCompilationUsing(fn (string $view): string => (new TagCompiler(
+            Blade::getClassComponentAliases(), Blade::getClassComponentNamespaces(), Blade::getFacadeRoot(),
+        ))->compile($view));
         Clock::apply();
         Queue::before(fn () => Clock::apply());
         Queue::looping(fn () => Clock::apply());

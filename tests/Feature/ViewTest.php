@@ -27,6 +27,7 @@ use App\View\Undo;
 use App\View\Ways;
 use Carbon\CarbonImmutable;
 use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Support\Facades\Blade;
 use Luftig\Core\Fit\CriterionField;
 use Luftig\Core\Fit\Mode;
 use Luftig\Core\Signal\Kind;
@@ -224,6 +225,48 @@ final class ViewTest extends TestCase
         self::assertSame(['must' => 'must', 'must_not' => 'must not', 'prefer' => 'prefer'], Choices::of(Mode::class));
         self::assertSame(['1,200', ''], [(new Tab('All', '/', true, 1200))->count, (new Tab('All', '/', true))->count]);
         self::assertSame(['to' => '/x', 'method' => 'delete', 'fields' => []], Undo::by('delete', '/x'));
+    }
+
+    public function test_what_a_component_is_given_is_worked_out_once_and_written_as_text(): void
+    {
+        $asked = 0;
+        $html = Blade::render(
+            '<x-button :kind="$kind()" :title="$title" data-both="{{ $title }} & so" x-on:click="go" small>'
+                .'Go</x-button><x-tick label="A" :name="$title" :checked="true" />',
+            ['title' => '<b>"', 'kind' => function () use (&$asked): string {
+                $asked++;
+
+                return 'danger';
+            }],
+            deleteCachedView: true,
+        );
+
+        self::assertSame(1, $asked);
+        self::assertSame(
+            '<button class="btn btn-danger btn-sm" title="&lt;b&gt;&quot;" data-both="&lt;b&gt;&quot; & so" '
+                .'x-on:click="go">Go</button> '
+                .'<label class="form-check mb-0"> <input type="checkbox" checked class="form-check-input" '
+                .'name="&lt;b&gt;&quot;"> <span class="form-check-label">A</span> </label>',
+            preg_replace('/\s+/', ' ', trim($html)),
+        );
+    }
+
+    public function test_many_ticks_are_written_at_once(): void
+    {
+        $html = Blade::render(
+            '<x-ticks name="sizes[]" :options="$options" :chosen="[\'2\', \'x<\']" first inline />',
+            ['options' => [1 => 'one', 2 => 'two & more', 'x<' => 'any']], deleteCachedView: true,
+        );
+
+        self::assertSame([['1', false, true], ['2', true, false], ['x<', true, false]], array_map(
+            fn (string $input): array => [
+                html_entity_decode(explode('"', explode('value="', $input)[1])[0]), str_contains($input, 'checked '),
+                str_contains($input, 'autofocus='),
+            ],
+            preg_match_all('/<input[^>]*>/', $html, $inputs) > 0 ? $inputs[0] : [],
+        ));
+        self::assertStringContainsString('two &amp; more', $html);
+        self::assertStringContainsString('form-check-inline', $html);
     }
 
     public function test_values_are_suggested_by_code_by_name_and_by_everyday_words(): void

@@ -106,9 +106,4 @@ final readonly class Control
     {
         return new self('tick', $name, $label, $checked ? '1' : '', first: $first);
     }
-
-    public function isChosen(int|string $option): bool
-    {
-        return in_array((string) $option, $this->chosen, true);
-    }
 }

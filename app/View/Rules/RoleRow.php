@@ -28,9 +28,10 @@ final readonly class RoleRow
         return is_scalar($this->given[$field] ?? null) ? (string) $this->given[$field] : $default;
     }
 
-    public function has(string $list, string $value): bool
+    /** @return array<mixed> as it was given */
+    public function chosen(string $list): array
     {
-        return in_array($value, (array) ($this->given[$list] ?? []), true);
+        return (array) ($this->given[$list] ?? []);
     }
 
     /** Titles in one country only, a line each. */

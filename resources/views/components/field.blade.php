@@ -31,5 +31,5 @@
     @if ($type === 'password')<x-button kind="link" small type="button" class="px-0" hidden x-ref="turn"
         @click="turn" x-text="word" />@endif
     @if ($hint)<p class="form-text">{{ $hint }}</p>@endif
-    @if ($name)<x-wrong :for="$name" />@endif
+    @if ($name && $errors->isNotEmpty())<x-wrong :for="$name" />@endif
 </div>

@@ -1,5 +1,4 @@
 {{-- What a title means, taught once for all. --}}
-@use('Luftig\Core\Person\BusinessFunction')
 @use('Luftig\Core\Person\Seniority')
 @props(['text', 'reading'])
 <x-form :to="route('titles.store')" class="row g-3 py-2">
@@ -9,10 +8,8 @@
     <fieldset class="col-md-8">
         <legend class="form-label fs-6 mb-1">Works on</legend>
         <div class="d-flex flex-wrap column-gap-3">
-            @foreach (App\Support\FunctionNames::all() as $function => $name)
-                <x-tick :label="$name" name="functions[]" :value="$function"
-                    :checked="$reading->has(BusinessFunction::from($function))" />
-            @endforeach
+            <x-ticks name="functions[]" :options="App\Support\FunctionNames::all()"
+                :chosen="array_column($reading->functions(), 'value')" />
         </div>
     </fieldset>
     <div class="col-12"><x-button small>Teach</x-button></div>

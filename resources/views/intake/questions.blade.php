@@ -2,10 +2,8 @@
     <x-section title="Which way days are written" class="mt-3">
         @foreach ($page->dates() as $column)
             <fieldset class="mt-2"><legend class="form-label fs-6">{{ $column['label'] }}</legend>
-                @foreach ($column['options'] as $order => $label)
-                    <x-tick type="radio" :name="$column['name']" :value="$order" :$label
-                        :checked="$order === $column['chosen']" />
-                @endforeach</fieldset>
+                <x-ticks type="radio" :name="$column['name']" :options="$column['options']"
+                    :chosen="[$column['chosen']]" /></fieldset>
         @endforeach
     </x-section>
 @endif

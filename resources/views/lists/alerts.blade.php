@@ -16,16 +16,11 @@
                 @if ($page->lists() !== [])<x-field label="If of a list, which" name="list_id"
                     :options="['' => '–'] + $page->lists()" :value="old('list_id')" />@endif
                 <fieldset><legend class="form-label fs-6">Which kinds; none ticked: all that count</legend>
-                    @foreach ($page->kinds() as $kind => $label)
-                        <x-tick inline name="kinds[]" :value="$kind" :label="$label"
-                            :checked="in_array($kind, (array) old('kinds', []), true)" />
-                    @endforeach
+                    <x-ticks inline name="kinds[]" :options="$page->kinds()" :chosen="(array) old('kinds', [])" />
                 </fieldset>
                 <fieldset><legend class="form-label fs-6">How</legend>
-                    @foreach (AlertsPage::WAYS as $way => $label)
-                        <x-tick inline name="ways[]" :value="$way" :label="ucfirst($label)"
-                            :checked="in_array($way, (array) old('ways', ['on_today']), true)" />
-                    @endforeach
+                    <x-ticks inline name="ways[]" :options="array_map(ucfirst(...), AlertsPage::WAYS)"
+                        :chosen="(array) old('ways', ['on_today'])" />
                 </fieldset>
                 <x-wrong :for="['kinds', 'ways', 'account_id']" />
                 <x-button kind="primary" class="align-self-start">Tell me</x-button>

@@ -2,9 +2,8 @@
 <fieldset class="col-12">
     <legend class="form-label fs-6 mb-1">{{ $control->label }}</legend>
     <div class="d-flex flex-wrap column-gap-3 tall overflow-y-auto">
-        @forelse ($control->options as $value => $text)
-            <x-tick :label="$text" name="{{ $control->name }}[]" :value="$value" :checked="$control->isChosen($value)"
-                :autofocus="$control->first && $loop->first" />
-        @empty<p class="small text-body-tertiary">There is none yet.</p>@endforelse
+        @if ($control->options === [])<p class="small text-body-tertiary">There is none yet.</p>@endif
+        <x-ticks name="{{ $control->name }}[]" :options="$control->options" :chosen="$control->chosen"
+            :first="$control->first" />
     </div>
 </fieldset>
