@@ -99,7 +99,7 @@ final class Indexes
         [$stores] = self::state($offer);
 
         // Between an index that is forgotten and the next there is none, more than once: the generations differ.
-        return self::generation().' '.($stores === [] ? '' : $stores[0]->get('built')).' '
+        return ($stores === [] ? self::generation() : $stores[0]->get('generation').' '.$stores[0]->get('built')).' '
             .DB::scalar("SELECT CONCAT_WS(' ', COUNT(*), MAX(changed_at)) FROM finder_changes");
     }
 

@@ -76,7 +76,7 @@ final class Menu
     /** @return list<Field> those whose values are counted beside the results */
     public static function counted(Search $search, bool $all): array
     {
-        $fields = array_merge(...array_values(self::of($search)));
+        $fields = array_merge(...array_values($search->menu()));
 
         return array_values(array_filter(
             $fields,

@@ -72,8 +72,12 @@ final readonly class ResultRows
             $records,
         );
 
-        $standings = Standing::query()->with('account')->where('offer_id', $offer->id)
-            ->whereIn('account_id', $accounts)->get()->keyBy('account_id');
+        $standings = Standing::query()->where('offer_id', $offer->id)->whereIn('account_id', $accounts)->get()
+            ->keyBy('account_id');
+        foreach ($records as $record) {
+            $account = $record instanceof Account ? $record : $record->account;
+            ($standings[$account->id] ?? null)?->setRelation('account', $account);
+        }
 
         return new self(
             $records, $standings, EntriesInForce::now(), $reasons === null ? null : $reasons($standings),

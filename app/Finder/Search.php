@@ -192,6 +192,12 @@ final class Search
         return array_filter($this->asked(), fn (array $asked): bool => $asked[0]->knows($field)) !== [];
     }
 
+    /** @return array<string, list<Field>> what can be asked of what it is about, in groups */
+    public function menu(): array
+    {
+        return once(fn (): array => Menu::of($this));
+    }
+
     /** @return array<array-key, array{int, int}> every value of a field, whether found or not, with how many have it */
     public function everyValue(Field $field): array
     {

@@ -75,6 +75,9 @@ final readonly class Trial
      */
     private static function ofEach(Collection $held): array
     {
+        if ($held->isEmpty()) {
+            return [];
+        }
         $trials = KeptList::query()->whereIn('id', $held->pluck('held_for')->filter())->get()->keyBy('id');
         $sizes = DB::table('list_members')->whereIn('list_id', $trials->modelKeys())->groupBy('list_id')
             ->selectRaw('list_id, COUNT(*) AS size')->pluck('size', 'list_id');

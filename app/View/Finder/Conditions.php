@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\View\Finder;
 
-use App\Finder\Menu;
 use App\Finder\Search;
 use App\Models\User;
 use Luftig\Core\Search\Field;
@@ -19,7 +18,7 @@ final class Conditions
     /** @return array<string, list<Field>> */
     public static function of(Search $search, User $user): array
     {
-        $groups = Menu::of($search);
+        $groups = $search->menu();
         $all = array_merge(...array_values($groups));
         $recent = array_filter(
             array_map(fn (string $value): ?Field => Field::tryFrom($value), $user->recent_conditions ?? []),
@@ -33,7 +32,7 @@ final class Conditions
     public static function named(string $text, Search $search): ?Field
     {
         $text = mb_strtolower(trim($text));
-        foreach (Menu::of($search) as $fields) {
+        foreach ($search->menu() as $fields) {
             foreach ($fields as $field) {
                 if ($text === $field->value || $text === mb_strtolower($field->label())) {
                     return $field;

@@ -27,32 +27,34 @@ final readonly class LookUpsPage
      * @param  Collection<int, LookUpService>  $services
      */
     private function __construct(
-        private User $user,
         public Pays $pays,
         public LengthAwarePaginator $runs,
         private Collection $services,
         public ?StandingOrder $order,
+        private Spending $ofTeam,
+        private Spending $own,
     ) {
     }
 
     public static function of(Offer $offer, User $user): self
     {
         return new self(
-            $user,
             Pays::ofAll($offer, $user),
             LookUpRun::query()->with('user')->where('offer_id', $offer->id)->latest('id')->paginate(self::RUNS),
             LookUpService::query()->orderByRaw("FIELD(does, 'find', 'check', 'know')")->orderBy('position')
                 ->orderBy('id')->get(),
             StandingOrder::query()->where('offer_id', $offer->id)->where('user_id', $user->id)->first(),
+            Spending::ofTeam(),
+            Spending::of($user),
         );
     }
 
     public function about(): string
     {
-        $team = Spending::ofTeam();
+        $limit = $this->ofTeam->limit;
 
-        return $team->limit === null ? 'no budget is set: nothing is bought'
-            : Format::worth(max(0, $team->limit - $team->spent)).' of '.Format::worth($team->limit)
+        return $limit === null ? 'no budget is set: nothing is bought'
+            : Format::worth(max(0, $limit - $this->ofTeam->spent)).' of '.Format::worth($limit)
                 .' credits left this month';
     }
 
@@ -76,7 +78,7 @@ final readonly class LookUpsPage
             'share' => $spending->limit > 0 ? min(1.0, $spending->spent / $spending->limit) : null,
         ];
 
-        return [$line('The team', Spending::ofTeam()), $line('You', Spending::of($this->user))];
+        return [$line('The team', $this->ofTeam), $line('You', $this->own)];
     }
 
     /** @return list<array{id: string, name: string, credits: string}> whose budget can be set */
