@@ -41,18 +41,27 @@ final readonly class Answers
     }
 
     /**
-     * Those of which something came, without reading them.
+     * Those of which something came in so many last days, without reading them.
      *
-     * @return array{int, int} answered, of
+     * @param  list<int>  $days
+     * @return array<int, array{int, int}> days → answered, of; 0: of all times
      */
-    public static function counted(Offer $offer, ?CarbonImmutable $since, ?CarbonImmutable $until = null): array
+    public static function counted(Offer $offer, array $days): array
     {
-        $row = self::made($offer, $since)->when($until !== null, fn ($query) => $query->where('made_at', '<', $until))
-            ->toBase()->selectRaw('SUM(result IN (?, ?)) AS answered, COUNT(*) AS made', array_column(
-                self::ANSWERS, 'value',
-            ))->first();
+        $counts = ['SUM(result IN (?, ?)) AS answered0', 'COUNT(*) AS made0'];
+        $given = $answers = array_column(self::ANSWERS, 'value');
+        foreach ($days as $some) {
+            array_push(
+                $counts, "SUM(made_at >= ? AND result IN (?, ?)) AS answered$some", "SUM(made_at >= ?) AS made$some",
+            );
+            array_push($given, now()->subDays($some), ...[...$answers, now()->subDays($some)]);
+        }
+        $row = (array) self::made($offer, null)->toBase()->selectRaw(implode(', ', $counts), $given)->first();
 
-        return [(int) $row?->answered, (int) $row?->made];
+        return array_map(
+            fn (int $some): array => [(int) $row["answered$some"], (int) $row["made$some"]],
+            array_combine([0, ...$days], [0, ...$days]),
+        );
     }
 
     /** @return Builder<Approach> */

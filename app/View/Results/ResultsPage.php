@@ -23,11 +23,16 @@ final readonly class ResultsPage
 
     private const LEAST = 2;
 
+    /** Days that are held against as many before them. */
+    private const LATELY = 30;
+
+    /** @param  array<int, array{int, int}>  $counts  days → answered, of; 0: of all times */
     private function __construct(
         public Offer $offer,
         private string $span,
         private Answers $answers,
         private ?Lessons $lessons,
+        private array $counts,
     ) {
     }
 
@@ -40,6 +45,7 @@ final readonly class ResultsPage
         return new self(
             $offer, $span, $answers, $offer->rules === null || $answers->approaches->isEmpty()
                 ? null : new Lessons($offer, $answers->approaches),
+            Answers::counted($offer, [...array_filter(array_values(self::SPANS)), 2 * self::LATELY]),
         );
     }
 
@@ -53,8 +59,7 @@ final readonly class ResultsPage
     {
         return array_map(fn (string $span): Tab => new Tab(
             self::LABELS[$span], route('results', ['span' => $span]), $span === $this->span,
-            Answers::counted($this->offer, self::SPANS[$span] === null ? null
-                : now()->subDays(self::SPANS[$span])->toImmutable())[1],
+            $this->counts[self::SPANS[$span] ?? 0][1],
         ), array_keys(self::SPANS));
     }
 
@@ -66,9 +71,10 @@ final readonly class ResultsPage
     /** What changed since last month; nothing where one of the two says nothing. */
     public function change(): ?string
     {
-        $month = now()->subDays(30)->toImmutable();
-        $now = new Rate('', ...Answers::counted($this->offer, $month));
-        $before = new Rate('', ...Answers::counted($this->offer, now()->subDays(60)->toImmutable(), $month));
+        [$answered, $of] = $this->counts[self::LATELY];
+        $both = $this->counts[2 * self::LATELY];
+        $now = new Rate('', $answered, $of);
+        $before = new Rate('', $both[0] - $answered, $both[1] - $of);
 
         return $now->of === 0 || $before->of === 0 ? null
             : "In the last 30 days {$now->count()} answered ({$now->interval()}), in the 30 before "
