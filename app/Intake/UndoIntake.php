@@ -88,7 +88,11 @@ final class UndoIntake
         Indexes::forget();
         $intake->update([
             'state' => IntakeState::Undone, 'finished_at' => now(),
-            'message' => $kept === 0 ? null : "$kept records were kept, because they were changed or built on since.",
+            'message' => match ($kept) {
+                0 => null,
+                1 => 'One record was kept, because it was changed or built on since.',
+                default => "$kept records were kept, because they were changed or built on since.",
+            },
         ]);
     }
 

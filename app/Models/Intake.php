@@ -41,12 +41,14 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $unread cells that cannot be read
  * @property int $short rows with fewer cells than headings
  * @property int $cleaned rows with control characters
- * @property string|null $message
+ * @property string|null $message what went wrong, or what an undoing left
+ * @property int|null $stopped_by
  * @property array<string, mixed>|null $outlook  what would become of its rows, as long as it is not brought in
  * @property CarbonImmutable|null $started_at
  * @property CarbonImmutable|null $finished_at
  * @property CarbonImmutable|null $created_at
  * @property-read User|null $user
+ * @property-read User|null $stopper who stopped it
  * @property-read Collection<int, IntakeRejection> $rejections
  */
 final class Intake extends Model
@@ -72,6 +74,12 @@ final class Intake extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function stopper(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'stopped_by');
     }
 
     /** @return HasMany<IntakeRejection, $this> */

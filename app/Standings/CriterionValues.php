@@ -9,6 +9,7 @@ use App\Models\Offer;
 use App\Models\Place;
 use App\Models\Technology;
 use App\Support\Countries;
+use App\Support\Figure;
 use App\Support\Nearest;
 use Luftig\Core\Company\Industries;
 use Luftig\Core\Company\Technology as Spelled;
@@ -18,6 +19,9 @@ use Luftig\Core\Fit\OwnFact;
 /** Whether the values that a criterion names are known: none that nobody can have is saved by accident. */
 final class CriterionValues
 {
+    /** So many values of a fact of one's own are looked through for a number. */
+    private const LOOKED_AT = 1000;
+
     /** A code as it is, or the code that a label surely stands for. */
     public static function industry(string $typed): string
     {
@@ -69,6 +73,24 @@ final class CriterionValues
         }
 
         return null;
+    }
+
+    /** A sentence where nothing that is known of a fact of one's own is a number. */
+    public static function doubtOfNumber(string $fact): ?string
+    {
+        $written = Attribute::values($fact)->limit(self::LOOKED_AT)->pluck('value');
+        foreach ($fact === '' ? [] : $written as $value) {
+            if (Figure::read((string) $value) !== null) {
+                return null;
+            }
+        }
+
+        return match (true) {
+            // Then the rules themselves say that one is to be chosen.
+            $fact === '' => null,
+            $written->isEmpty() => "nothing is known as “{$fact}”.",
+            default => "what stands under “{$fact}” is no number, as “{$written->first()}”.",
+        };
     }
 
     /** Whether a value can be meant that nobody has yet. */

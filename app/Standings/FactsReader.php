@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Standings;
 
 use App\KeepOut\EntriesInForce;
+use App\Support\Figure;
 use Carbon\CarbonImmutable;
 use Generator;
 use Illuminate\Support\Facades\DB;
@@ -128,6 +129,7 @@ final class FactsReader
                     $keywords === null ? $description : $keywords.' '.$description,
                     $otherSites[$id] ?? [],
                     $facts[$id] ?? [],
+                    self::numbers($facts[$id] ?? []),
                 ),
                 $contacts[$id] ?? [],
                 $series[$id] ?? [],
@@ -333,6 +335,17 @@ final class FactsReader
         }
 
         return $facts;
+    }
+
+    /**
+     * @param  array<string, string>  $facts
+     * @return array<string, float> those that are written as a number
+     */
+    private static function numbers(array $facts): array
+    {
+        return array_filter(
+            array_map(static fn (string $value): ?float => Figure::read($value)?->value, $facts), is_float(...),
+        );
     }
 
     /** @return array<int, list<string>> */

@@ -9,6 +9,7 @@ use Luftig\Core\Buying\BuyerRoles;
 use Luftig\Core\Fit\AnySite;
 use Luftig\Core\Fit\OwnFact;
 use Luftig\Core\Fit\Question;
+use Luftig\Core\Fit\Range;
 use Luftig\Core\Fit\TargetProfile;
 use Luftig\Core\Mistake;
 use Luftig\Core\Priority\PointLines;
@@ -103,20 +104,21 @@ final readonly class RuleBook
     /** Whether a criterion looks beyond the headquarters. */
     public function asksAnySite(): bool
     {
-        return $this->asks(AnySite::class);
+        return $this->asks(static fn (Question $one): bool => $one instanceof AnySite);
     }
 
     /** Whether a criterion is on a fact of the team's own. */
     public function asksOwnFacts(): bool
     {
-        return $this->asks(OwnFact::class);
+        return $this->asks(static fn (Question $one): bool => $one instanceof OwnFact
+            || $one instanceof Range && $one->isOwn());
     }
 
-    /** @param  class-string<Question>  $question */
-    private function asks(string $question): bool
+    /** @param  callable(Question): bool  $what */
+    private function asks(callable $what): bool
     {
         foreach ($this->profile->criteria as $criterion) {
-            if ($criterion->test instanceof $question) {
+            if ($what($criterion->test)) {
                 return true;
             }
         }

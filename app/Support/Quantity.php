@@ -13,6 +13,7 @@ use Luftig\Core\Mistake;
 enum Quantity
 {
     case Plain;
+    case Own;
     case Money;
     case Share;
     case Growth;
@@ -50,7 +51,7 @@ enum Quantity
             return Money::inEur($value, $in) ?? throw new Mistake("No rate is stated for the currency “{$in}”.");
         }
         $isPerCent = preg_match('/%|\b(?:percent|per cent|pro[cs]ent|prozent)\b/iu', $text) === 1;
-        if ($isPerCent && ! in_array($this, [self::Share, self::Growth], true)) {
+        if ($isPerCent && ! in_array($this, [self::Own, self::Share, self::Growth], true)) {
             throw new Mistake("“{$text}” is a share; a number is asked for.");
         }
 

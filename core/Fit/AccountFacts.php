@@ -19,6 +19,7 @@ final class AccountFacts
      * @param  list<string>  $technologies
      * @param  list<self>  $otherSites  what is known of the places beside the headquarters
      * @param  array<string, string>  $facts  of the team's own, by name (OwnFact::key)
+     * @param  array<string, float>  $numbers  those of them that are numbers, by name (OwnFact::key)
      */
     public function __construct(
         public readonly ?int $headcount = null,
@@ -34,6 +35,7 @@ final class AccountFacts
         public readonly ?string $text = null,
         public readonly array $otherSites = [],
         public readonly array $facts = [],
+        public readonly array $numbers = [],
     ) {
     }
 
@@ -53,7 +55,7 @@ final class AccountFacts
         return new self(
             $headcount ?? $this->headcount, $revenue ?? $this->revenue, $this->growth, $this->sites, $this->industries,
             $this->country, $this->region, $this->postalCode, $this->place, $this->technologies, $this->text,
-            $this->otherSites, $this->facts,
+            $this->otherSites, $this->facts, $this->numbers,
         );
     }
 

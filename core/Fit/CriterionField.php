@@ -19,6 +19,7 @@ enum CriterionField: string
     case Technologies = 'technologies';
     case Text = 'text';
     case Fact = 'fact';
+    case Number = 'number';
 
     /** @return list<self> the fields that a test of this sort can look at */
     public static function testedBy(string $test): array
@@ -30,12 +31,18 @@ enum CriterionField: string
     public function test(): string
     {
         return match ($this) {
-            self::Headcount, self::Revenue, self::Growth, self::Sites => 'range',
+            self::Headcount, self::Revenue, self::Growth, self::Sites, self::Number => 'range',
             self::Industries, self::Country, self::Region, self::PostalCode, self::Technologies,
             self::Fact => 'any',
             self::Place => 'within',
             self::Text => 'query',
         };
+    }
+
+    /** Whether it is on a fact that the team defined for itself, which is named beside it. */
+    public function isOwn(): bool
+    {
+        return $this === self::Fact || $this === self::Number;
     }
 
     /** Whether the headquarters can be asked, or any site. */
@@ -55,6 +62,7 @@ enum CriterionField: string
             self::Place => 'distance from a place',
             self::Text => 'words they use',
             self::Fact => 'a fact of our own',
+            self::Number => 'a number of our own',
             default => $this->value,
         };
     }

@@ -25,10 +25,7 @@ final readonly class OwnFact implements Question
      */
     public function __construct(string $name, array $values)
     {
-        $this->name = self::key($name);
-        if ($this->name === '') {
-            throw Mistake::at('fact', 'Say which fact of your own is meant.');
-        }
+        $this->name = self::named($name);
         $keys = array_map(fn (string $value): string => $value === self::ANY ? $value : self::key($value), $values);
         $empty = array_search('', $keys, true);
         if ($empty !== false) {
@@ -44,6 +41,12 @@ final readonly class OwnFact implements Question
         return $value === null
             ? null
             : (float) (isset($this->values[self::ANY]) || isset($this->values[self::key($value)]));
+    }
+
+    /** @throws Mistake where it has no name */
+    public static function named(string $name): string
+    {
+        return self::key($name) ?: throw Mistake::at('fact', 'Say which fact of your own is meant.');
     }
 
     /** As names and values are compared: without case, accents, and spaces around. */

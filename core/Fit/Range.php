@@ -12,8 +12,20 @@ final readonly class Range implements Question
     /** How far outside a growth rate still counts a little, as a fraction. */
     private const GROWTH_SHOULDER = .10;
 
-    public function __construct(private CriterionField $field, public ?float $low, public ?float $high)
-    {
+    private string $fact;
+
+    /**
+     * @param  string  $fact  which of the team's own numbers, for a field that is one
+     *
+     * @throws Mistake where the field is no number, the bounds are none, or no fact is named
+     */
+    public function __construct(
+        private CriterionField $field,
+        public ?float $low,
+        public ?float $high,
+        string $fact = '',
+    ) {
+        $this->fact = $field->isOwn() ? OwnFact::named($fact) : '';
         if ($field->test() !== 'range') {
             throw Mistake::at('range', "A range needs a number; {$field->value} is none.");
         }
@@ -25,12 +37,19 @@ final readonly class Range implements Question
         }
     }
 
+    /** Whether it is on a number of the team's own. */
+    public function isOwn(): bool
+    {
+        return $this->field->isOwn();
+    }
+
     public function membership(AccountFacts $account, bool $gate): ?float
     {
         $value = match ($this->field) {
             CriterionField::Headcount => $account->headcount,
             CriterionField::Revenue => $account->revenue,
             CriterionField::Growth => $account->growth,
+            CriterionField::Number => $account->numbers[$this->fact] ?? null,
             default => $account->sites,
         };
         if ($value === null) {

@@ -63,7 +63,7 @@ final class Criteria
 
     private static function test(string $test, CriterionField $field, Input $input): Question
     {
-        if ($input->has('fact') && $field !== CriterionField::Fact) {
+        if ($input->has('fact') && ! $field->isOwn()) {
             throw Mistake::at('fact', "A criterion on {$field->value} has nothing to do with facts of your own.");
         }
         if ($field->test() !== $test) {
@@ -71,7 +71,7 @@ final class Criteria
         }
 
         return match ($test) {
-            'range' => new Range($field, ...$input->pair('range')),
+            'range' => self::range($field, $input),
             'any' => self::anyOf(
                 $field,
                 $input->strings('any') ?: throw Mistake::at('any', 'The list needs at least one value.'),
@@ -83,6 +83,13 @@ final class Criteria
                     ?? throw Mistake::at('query', 'The query is empty: give at least one word.'),
             ),
         };
+    }
+
+    private static function range(CriterionField $field, Input $input): Range
+    {
+        [$low, $high] = $input->pair('range');
+
+        return new Range($field, $low, $high, $field->isOwn() ? $input->string('fact') : '');
     }
 
     /** @param  non-empty-list<string>  $values */

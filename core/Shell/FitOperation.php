@@ -35,7 +35,8 @@ final class FitOperation implements Operation
             'criteria[].weight' => 'above 0, for prefer (1 without one)',
             'criteria[].range' => '[low, high], null is open; for '.self::names('range'),
             'criteria[].any' => 'list of texts; for '.self::names('any'),
-            'criteria[].fact' => 'name of a fact of your own; for fact, whose value may be “*” for any',
+            'criteria[].fact' => 'name of a fact of your own; for number, and for fact, whose value may be “*” for '
+                .'any',
             'criteria[].within' => '{km, of: [latitude, longitude]}; for '.self::names('within'),
             'criteria[].query' => 'text query; for '.self::names('query'),
             'criteria[].any_site' => 'true: any site may answer, not the headquarters only; for '.self::names(
@@ -44,8 +45,8 @@ final class FitOperation implements Operation
             'account' => 'headcount, revenue (EUR), growth (fraction), sites, industries [ISIC, main first], '
                 .'country, region, '
                 .'postal_code, place [latitude, longitude], technologies [..], text, '
-                .'other_sites [{country, region, postal_code, place}], facts {name: value}; absent or null is '
-                .'unknown',
+                .'other_sites [{country, region, postal_code, place}], facts {name: value}, '
+                .'numbers {name: number}; absent or null is unknown',
         ];
     }
 
@@ -101,6 +102,7 @@ final class FitOperation implements Operation
             $input->optionalString('text'),
             array_map(self::site(...), $input->has('other_sites') ? $input->objects('other_sites') : []),
             self::facts($input),
+            self::numbers($input),
         );
         $input->done();
 
@@ -123,6 +125,24 @@ final class FitOperation implements Operation
         }
 
         return $facts;
+    }
+
+    /** @return array<string, float> */
+    private static function numbers(Input $input): array
+    {
+        $numbers = [];
+        if ($input->has('numbers')) {
+            $own = $input->object('numbers');
+            foreach ($own->names() as $name) {
+                $value = $own->optionalNumber($name);
+                if ($value !== null) {
+                    $numbers[OwnFact::key($name)] = $value;
+                }
+            }
+            $own->done();
+        }
+
+        return $numbers;
     }
 
     private static function site(Input $input): AccountFacts

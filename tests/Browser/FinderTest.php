@@ -456,6 +456,9 @@ final class FinderTest extends BrowserTestCase
 
     private function total(): int
     {
-        return (int) str_replace(',', '', $this->find('[data-total]')->getText());
+        // In one go, since the page may be exchanged between finding it and reading it.
+        $total = $this->until('document.querySelector("[data-total]")?.innerText', 'There is no total.');
+
+        return (int) str_replace(',', '', is_string($total) ? $total : '');
     }
 }

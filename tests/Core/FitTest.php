@@ -98,6 +98,25 @@ final class FitTest extends TestCase
         }
     }
 
+    public function test_a_number_of_ones_own_has_bounds_as_others_have(): void
+    {
+        $chairs = fn (array $numbers, bool $gate = false): ?float => (new Range(
+            CriterionField::Number, 4, 100, ' Chairs',
+        ))->membership(new AccountFacts(facts: ['chairs' => 'many'], numbers: $numbers), $gate);
+        self::assertSame([1.0, 1.0, 0.0, 0.0, null, null], [
+            $chairs(['chairs' => 4.0]), $chairs(['chairs' => 100.0]), $chairs(['chairs' => 200.0]),
+            $chairs(['chairs' => 101.0], gate: true), $chairs(['beds' => 50.0]), $chairs([]),
+        ]);
+        // log2(200 / 141.42) = .5
+        self::assertEqualsWithDelta(.5, $chairs(['chairs' => 100 * sqrt(2)]), 1e-9);
+        self::assertSame(
+            ['chairs' => 7.0],
+            (new AccountFacts(numbers: ['chairs' => 7.0]))->withHeadcount(3)->numbers,
+        );
+        $this->expectExceptionMessage('Say which fact of your own is meant.');
+        new Range(CriterionField::Number, 4, 100);
+    }
+
     public function test_bounds_do_not_pass_one_by_the_last_digit(): void
     {
         $wishes = array_map(

@@ -61,6 +61,10 @@ final class RulesViewTest extends TestCase
                 ['name' => 'shifts', 'field' => 'fact', 'fact' => 'Shifts', 'mode' => 'must', 'any' => ['*', 'three']],
                 ['test' => 'any', 'fact' => 'Shifts', 'chosen' => ['*' => 'whatever is known', 'three' => 'three']],
             ],
+            'a number of their own' => [
+                ['name' => 'seats', 'field' => 'number', 'fact' => 'Chairs', 'mode' => 'must', 'range' => [4, .5]],
+                ['test' => 'range', 'fact' => 'Chairs', 'low' => '4', 'high' => '0.5'],
+            ],
             'a radius' => [
                 [
                     'name' => 'near', 'field' => 'place', 'mode' => 'must_not',

@@ -25,7 +25,7 @@ final class TypedNumbersTest extends TestCase
             [Quantity::Plain, '1 000', 1000.0], [Quantity::Plain, '1.000', 1000.0], [Quantity::Plain, '1,000', 1000.0],
             [Quantity::Plain, "1'250", 1250.0], [Quantity::Plain, '2.5', 2.5], [Quantity::Plain, '2,5', 2.5],
             [Quantity::Plain, '18 MA', 18.0], [Quantity::Plain, '-3', -3.0], [Quantity::Plain, '1e3', 1000.0],
-            [Quantity::Money, '1,5 Mio', 1.5e6], [Quantity::Money, '20 TEUR', 20_000.0],
+            [Quantity::Own, '12 %', .12], [Quantity::Own, '12', 12.0], [Quantity::Money, '1,5 Mio', 1.5e6], [Quantity::Money, '20 TEUR', 20_000.0],
             [Quantity::Money, 'EUR 2.500.000', 2.5e6],
             [Quantity::Money, '11,2 MSEK', 1e6],
             [Quantity::Money, '5k', 5e3],

@@ -162,6 +162,39 @@ final class TypedValuesTest extends TestCase
         $this->get('/rules/suggestions?field=fact&criteria[1][value]=thr')->assertSee('three');
     }
 
+    public function test_a_criterion_is_on_a_number_of_ones_own(): void
+    {
+        $at = fn (string $domain): int => Account::query()->where('domain', $domain)->sole()->id;
+        foreach (['Chairs' => ['ca. 1.200', '4', 'some'], 'Shifts' => ['three', 'one', 'one']] as $name => $values) {
+            DB::table('account_attribute')->insert(array_map(fn (string $domain, string $value): array => [
+                'account_id' => $at($domain), 'value' => $value,
+                'attribute_id' => Attribute::query()->firstOrCreate(['name' => $name])->id,
+            ], ['tunhede.example', 'zahnhaus.example', 'ohne.example'], $values));
+        }
+        $chairs = ['field' => 'number', 'fact' => 'Chairs', 'mode' => 'must', 'name' => 'seats', 'low' => '1,000'];
+        foreach ([
+            ['fact' => 'Shifts', 'says' => '“seats”: what stands under “Shifts” is no number, as “one”.'],
+            ['fact' => 'Beds', 'says' => '“seats”: nothing is known as “Beds”.'],
+            ['fact' => '', 'says' => 'Say which fact of your own is meant.'],
+            ['low' => 'many', 'says' => 'is a number'],
+        ] as $wrong) {
+            $this->rules($wrong + $chairs)->assertSessionHasErrors('rules');
+            self::assertStringContainsString($wrong['says'], (string) session('errors')?->first('rules'));
+        }
+        $this->rules($chairs)->assertSessionHasNoErrors();
+        self::assertEquals(['range' => [1000, null], 'fact' => 'Chairs'], array_intersect_key(
+            $this->stored(), ['fact' => 1, 'range' => 1],
+        ));
+        (new Standings)->all();
+        $state = fn (string $domain): StandingState => Standing::query()->where('account_id', $at($domain))
+            ->sole()->state;
+        self::assertSame([StandingState::Waiting, StandingState::Out, StandingState::Waiting], [
+            $state('tunhede.example'), $state('zahnhaus.example'), $state('ohne.example'),
+        ]);
+        $this->get('/rules/values?key=1&criteria[1][field]=number')->assertSee('Which fact')->assertSee('Chairs')
+            ->assertSee('as it stands in your file');
+    }
+
     public function test_a_number_kept_as_a_fact_of_ones_own_is_found_by_its_bounds(): void
     {
         $fact = Attribute::factory()->create(['name' => 'Chairs'])->id;

@@ -45,16 +45,18 @@ final class UnderWayTest extends TestCase
         self::assertSame([IntakeState::Stopped, 2000, 2000], [
             $intake->state, $intake->created, Account::query()->count(),
         ]);
-        $this->get(route('intake.show', $intake))->assertSeeText("{$this->rep->name} stopped it.")->assertSee('Go on');
+        $this->get(route('intake.show', $intake))->assertSeeText("{$this->rep->name} stopped it.")->assertSee('Go on')
+            ->assertSee('alert-warning')->assertDontSee('alert-danger');
         $this->get('/under-way')->assertSeeText('Stopped half-way')->assertDontSee('hx-trigger="every 2s"', false);
 
         Queue::fake();
         $this->post(route('intake.resume', $intake));
         Queue::assertPushed(RunIntake::class, 1);
         (new Importer)->run($intake->refresh());
-        self::assertSame([IntakeState::Done, 4500, null], [
-            $intake->refresh()->state, $intake->created, $intake->message,
+        self::assertSame([IntakeState::Done, 4500, null, null], [
+            $intake->refresh()->state, $intake->created, $intake->message, $intake->stopped_by,
         ]);
+        $this->get(route('intake.show', $intake))->assertDontSeeText('stopped it');
         $this->get('/under-way')->assertSeeText('Ended lately')->assertSeeText('Accounts, brought in');
     }
 

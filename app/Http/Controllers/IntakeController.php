@@ -141,9 +141,7 @@ final class IntakeController extends Controller
     public function stop(Request $request, Intake $intake): RedirectResponse
     {
         Intake::query()->whereKey($intake->id)->whereIn('state', [IntakeState::Queued, IntakeState::Running])->update([
-            'state' => IntakeState::Stopped,
-            'message' => self::user($request)->name.' stopped it. What was brought in is there; go on with it, or '
-                .'undo it.',
+            'state' => IntakeState::Stopped, 'stopped_by' => self::user($request)->id,
         ]);
 
         return back();
@@ -153,7 +151,7 @@ final class IntakeController extends Controller
     {
         if (
             Intake::query()->whereKey($intake->id)->where('state', IntakeState::Stopped)
-                ->update(['state' => IntakeState::Queued, 'message' => null])
+                ->update(['state' => IntakeState::Queued, 'message' => null, 'stopped_by' => null])
                 === 1
         ) {
             RunIntake::dispatch($intake->id);
@@ -166,7 +164,7 @@ final class IntakeController extends Controller
     {
         if (
             Intake::query()->whereKey($intake->id)->whereIn('state', [IntakeState::Done, IntakeState::Stopped])
-                ->update(['state' => IntakeState::Undoing])
+                ->update(['state' => IntakeState::Undoing, 'stopped_by' => null])
                 === 1
         ) {
             RunIntake::dispatch($intake->id, true);

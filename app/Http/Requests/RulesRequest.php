@@ -241,17 +241,18 @@ final class RulesRequest extends FormRequest
         foreach ($this->typedCriteria() as $key => $criterion) {
             $field = CriterionField::tryFrom((string) $criterion['field']);
             $row = (array) ($rows[$key] ?? []);
-            if ($field === null || ! is_array($criterion['any'] ?? null)) {
-                continue;
-            }
-            $doubt = CriterionValues::doubt(
-                $field,
-                array_values(array_diff(
-                    $criterion['any'], CriterionValues::inForce($offer, $field, $criterion['fact'] ?? ''),
-                )),
-                ($row['sure'] ?? '') === '1',
-                $criterion['fact'] ?? '',
-            );
+            $doubt = match (true) {
+                $field === CriterionField::Number => CriterionValues::doubtOfNumber($criterion['fact'] ?? ''),
+                $field === null || ! is_array($criterion['any'] ?? null) => null,
+                default => CriterionValues::doubt(
+                    $field,
+                    array_values(array_diff(
+                        $criterion['any'], CriterionValues::inForce($offer, $field, $criterion['fact'] ?? ''),
+                    )),
+                    ($row['sure'] ?? '') === '1',
+                    $criterion['fact'] ?? '',
+                ),
+            };
             if ($doubt !== null) {
                 return "“{$criterion['name']}”: $doubt";
             }
@@ -288,6 +289,7 @@ final class RulesRequest extends FormRequest
             $of = match ($field) {
                 CriterionField::Revenue => Quantity::Money,
                 CriterionField::Growth => Quantity::Growth,
+                CriterionField::Number => Quantity::Own,
                 CriterionField::Place => Quantity::Km,
                 default => Quantity::Plain,
             };
@@ -311,7 +313,7 @@ final class RulesRequest extends FormRequest
                     ],
                     default => ['query' => $text('value')],
                 },
-                ...($field === CriterionField::Fact ? ['fact' => $text('fact')] : []),
+                ...($field?->isOwn() === true ? ['fact' => $text('fact')] : []),
                 ...($field?->isOfSite() === true && $text('where') === 'any' ? ['any_site' => true] : []),
             ];
         }

@@ -62,6 +62,20 @@ final readonly class IntakePage
         return $this->intake->state->isMoving();
     }
 
+    /** Why it stands as it does, where there is more to say than its state does. */
+    public function says(): ?string
+    {
+        return $this->isStopped() && $this->intake->stopper !== null
+            ? "{$this->intake->stopper->name} stopped it. What was brought in is there; go on with it, or undo it."
+            : $this->intake->message;
+    }
+
+    /** Whether something went wrong, and not somebody's will. */
+    public function isFailure(): bool
+    {
+        return $this->isStopped() && $this->intake->message !== null;
+    }
+
     public static function stateOf(Intake $intake): string
     {
         $at = $intake->finished_at === null ? '' : ' '.Format::ago($intake->finished_at);

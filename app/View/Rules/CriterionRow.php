@@ -73,6 +73,7 @@ final readonly class CriterionRow
         return match ($this->field()) {
             CriterionField::Revenue => 'in EUR, or with a currency: 1,5 Mio, 20 MSEK',
             CriterionField::Growth => 'in per cent over a year',
+            CriterionField::Number => 'as it stands in your file',
             default => '',
         };
     }
@@ -118,7 +119,7 @@ final readonly class CriterionRow
     /** @return array<string, string> the facts of the team's own, for a criterion on one; none for others */
     public function facts(): array
     {
-        if ($this->field() !== CriterionField::Fact) {
+        if (! $this->field()->isOwn()) {
             return [];
         }
         $names = Attribute::query()->orderBy('name')->pluck('name')->all();

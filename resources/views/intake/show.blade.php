@@ -5,7 +5,8 @@
     <div id="progress" class="vstack gap-3 mt-3" @if ($page->isMoving())
         hx-get="{{ route('intake.show', $page->intake) }}" hx-trigger="every 1s"
         hx-select="#progress" hx-swap="outerHTML" @endif>
-        @if ($page->intake->message)<p class="alert alert-danger" role="alert">{{ $page->intake->message }}</p>@endif
+        @if ($page->says())<p class="alert alert-{{ $page->isFailure() ? 'danger' : 'warning' }}" role="alert">{{
+            $page->says() }}</p>@endif
         <x-work :work="Works::ofIntake($page->intake, auth()->user())" />
         <x-tally :tally="$page->tally()" />
         <div class="d-flex flex-wrap gap-2">

@@ -1,5 +1,8 @@
 {{-- The controls for the values of a criterion, by how its field is tested. --}}
 @props(['row'])
+@if ($row->facts() !== [])<div class="row g-2 mb-2"><x-field width="col-8 col-md-4" label="Which fact"
+    :name="$row->name('fact')" :options="$row->facts()" :value="$row->given('fact')"
+    :hint="$row->factsFirst()" /></div>@endif
 @if ($row->test() === 'range')
     <div class="row g-2">
         <x-field width="col-6 col-md-4" label="From" :name="$row->name('low')" :value="$row->given('low')"
@@ -14,9 +17,6 @@
             inputmode="decimal" />
     </div>
 @elseif ($row->test() === 'any')
-    @if ($row->facts() !== [])<div class="row g-2 mb-2"><x-field width="col-8 col-md-4" label="Which fact"
-        :name="$row->name('fact')" :options="$row->facts()" :value="$row->given('fact')"
-        :hint="$row->factsFirst()" /></div>@endif
     <x-picker :name="$row->name('any').'[]'" :chosen="$row->chosen()" :typed="$row->name('value')"
         :value="$row->given('value')"
         :label="'Any of these, by '.$row->field()->label()"
