@@ -7,6 +7,7 @@ namespace App\Finder;
 use App\Models\Attribute;
 use App\Models\City;
 use App\Support\Countries;
+use App\Support\Figure;
 use App\Support\Gazetteer;
 use App\Support\Quantity;
 use Luftig\Core\Mistake;
@@ -180,21 +181,17 @@ final readonly class StepCondition
      */
     private function attributeValues(string $attribute): array
     {
-        $low = $this->numbers->number('lo');
-        $high = $this->numbers->number('hi');
+        $low = $this->numbers->number('lo', Quantity::Own);
+        $high = $this->numbers->number('hi', Quantity::Own);
         if ($low === null && $high === null) {
             return $this->step->values() ?: ['*'];
         }
         $between = array_filter(
             Attribute::values($attribute)->pluck('value')->all(),
             function (string $value) use ($low, $high): bool {
-                try {
-                    $number = Quantity::Plain->read($value);
-                } catch (Mistake) {
-                    return false;
-                }
+                $number = Figure::own($value)?->value;
 
-                return $number >= ($low ?? -INF) && $number <= ($high ?? INF);
+                return $number !== null && $number >= ($low ?? -INF) && $number <= ($high ?? INF);
             },
         );
 

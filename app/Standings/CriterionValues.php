@@ -80,7 +80,7 @@ final class CriterionValues
     {
         $written = Attribute::values($fact)->limit(self::LOOKED_AT)->pluck('value');
         foreach ($fact === '' ? [] : $written as $value) {
-            if (Figure::read((string) $value) !== null) {
+            if (Figure::own((string) $value) !== null) {
                 return null;
             }
         }

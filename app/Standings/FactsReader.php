@@ -344,7 +344,7 @@ final class FactsReader
     private static function numbers(array $facts): array
     {
         return array_filter(
-            array_map(static fn (string $value): ?float => Figure::read($value)?->value, $facts), is_float(...),
+            array_map(static fn (string $value): ?float => Figure::own($value)?->value, $facts), is_float(...),
         );
     }
 

@@ -57,6 +57,9 @@ final readonly class Figure
         'ma', 'fte', 'vzä', 'vbe', 'st', 'stk', 'stück', 'szt', 'hlö', 'hlöä', 'pers', 'etp', 'p', 'a', 'pa',
     ];
 
+    /** Behind a number of the team's own these are tonnes and metres. */
+    private const UNITS = ['t', 'm'];
+
     /**
      * @param  string|null  $given  how it was written, where it is only approximate
      * @param  string|null  $currency  ISO 4217, where one was named; KR: crowns of a country that is not said
@@ -68,6 +71,18 @@ final readonly class Figure
     /** 1.250,5 · 1,2 Mio · ca. 300 · 50–100 · 500+ · 12 % (as .12); null where it is no number. */
     public static function read(string $text): ?self
     {
+        return self::of($text, false);
+    }
+
+    /** The number in a fact that the team defined for itself, whose unit may be any: 45 pcs, 12 t, 300 m². */
+    public static function own(string $text): ?self
+    {
+        return self::of((string) preg_replace('/(?<=\pL)[²³23](?!\w)/u', '', $text), true);
+    }
+
+    /** @param  bool  $isOwn  whether any word may stand beside it */
+    private static function of(string $text, bool $isOwn): ?self
+    {
         if (ctype_digit($text) && strlen($text) < 10) {
             return new self((float) $text, null);
         }
@@ -78,25 +93,25 @@ final readonly class Figure
             '/^(\D*\d[\d.,\' ]*[^\d–—-]*?)\s*(?:–|—|-|\b(?:to|bis|till|tot|til|do|à|a|och|og|und)\b)\s*(\d.*)$/ui',
             $plain,
             $ends,
-        ) === 1 ? self::between($ends[1], $ends[2]) : null;
-        [$value, $isAbout, $currency] = $range ?? self::single($plain) ?? [null, false, null];
+        ) === 1 ? self::between($ends[1], $ends[2], $isOwn) : null;
+        [$value, $isAbout, $currency] = $range ?? self::single($plain, $isOwn) ?? [null, false, null];
 
         return $value === null ? null : new self($value, $isAbout ? mb_substr($text, 0, 40) : null, $currency);
     }
 
     /** @return array{float, bool, string|null}|null the middle */
-    private static function between(string $low, string $high): ?array
+    private static function between(string $low, string $high, bool $isOwn): ?array
     {
-        $to = self::single($high);
+        $to = self::single($high, $isOwn);
         // 1–2 Mio: the unit behind the range holds for both ends.
         $unit = (string) preg_replace('/[\d.,\' ]+/', ' ', $high);
-        $from = self::single($low.(preg_match('/\d\D*\pL/u', $low) === 1 ? '' : $unit));
+        $from = self::single($low.(preg_match('/\d\D*\pL/u', $low) === 1 ? '' : $unit), $isOwn);
 
         return $from === null || $to === null ? null : [($from[0] + $to[0]) / 2, true, $to[2] ?? $from[2]];
     }
 
     /** @return array{float, bool, string|null}|null value, whether about so much, currency */
-    private static function single(string $text): ?array
+    private static function single(string $text, bool $isOwn): ?array
     {
         if (preg_match('/^(\D*?)([+-]?)\s*((?:[.,]\d|\d)[\d.,\' ]*)(\D*)$/u', trim($text), $parts) !== 1) {
             return null;
@@ -110,7 +125,7 @@ final readonly class Figure
             $word = rtrim($word, ',:;');
             if ($word === '+') {
                 $isAbout = true;
-            } elseif (isset(self::MULTIPLES[$word])) {
+            } elseif (isset(self::MULTIPLES[$word]) && ! ($isOwn && in_array($word, self::UNITS, true))) {
                 $factor *= self::MULTIPLES[$word];
             } elseif (isset(self::CURRENCIES[$word])) {
                 $currency = self::CURRENCIES[$word];
@@ -119,7 +134,7 @@ final readonly class Figure
                 $currency = self::CURRENCIES[substr($word, 1)];
             } elseif (in_array($word, self::ABOUT, true)) {
                 $isAbout = true;
-            } elseif (! self::isThing($word)) {
+            } elseif (! $isOwn && ! self::isThing($word)) {
                 return null;
             }
         }

@@ -42,6 +42,9 @@ enum Quantity
         if ($this === self::Days || $this === self::Months) {
             return $this->span($text);
         }
+        if ($this === self::Own) {
+            return self::whole($text, Figure::own($text));
+        }
         [$value, $named] = self::figure(
             $this === self::Km ? (string) preg_replace('/\s*k(?:ilo)?m\w*$/i', '', $text) : $text,
         );
@@ -51,7 +54,7 @@ enum Quantity
             return Money::inEur($value, $in) ?? throw new Mistake("No rate is stated for the currency “{$in}”.");
         }
         $isPerCent = preg_match('/%|\b(?:percent|per cent|pro[cs]ent|prozent)\b/iu', $text) === 1;
-        if ($isPerCent && ! in_array($this, [self::Own, self::Share, self::Growth], true)) {
+        if ($isPerCent && ! in_array($this, [self::Share, self::Growth], true)) {
             throw new Mistake("“{$text}” is a share; a number is asked for.");
         }
 
@@ -96,13 +99,16 @@ enum Quantity
     {
         $isPower = preg_match('/^[+-]?[\d.]+e[+-]?\d+$/i', trim($text)) === 1 && is_numeric(trim($text));
         $figure = $isPower ? null : Figure::read($text);
-        if (! $isPower && ($figure === null || $figure->given !== null)) {
-            throw new Mistake("“{$text}” is not a number.");
-        }
-        $value = $figure->value ?? (float) trim($text);
+        $value = $isPower ? (float) trim($text) : self::whole($text, $figure);
 
         return is_finite($value)
             ? [$value, $figure?->currency]
             : throw new Mistake("“{$text}” is beyond any number.");
+    }
+    /** One number, and not about so much. */
+    private static function whole(string $text, ?Figure $figure): float
+    {
+        return $figure !== null && $figure->given === null
+            ? $figure->value : throw new Mistake("“{$text}” is not a number.");
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Finder\StepForm;
+use App\Support\Figure;
 use App\Support\Quantity;
 use Luftig\Core\Mistake;
 use Luftig\Core\Search\Comparison;
@@ -25,7 +26,8 @@ final class TypedNumbersTest extends TestCase
             [Quantity::Plain, '1 000', 1000.0], [Quantity::Plain, '1.000', 1000.0], [Quantity::Plain, '1,000', 1000.0],
             [Quantity::Plain, "1'250", 1250.0], [Quantity::Plain, '2.5', 2.5], [Quantity::Plain, '2,5', 2.5],
             [Quantity::Plain, '18 MA', 18.0], [Quantity::Plain, '-3', -3.0], [Quantity::Plain, '1e3', 1000.0],
-            [Quantity::Own, '12 %', .12], [Quantity::Own, '12', 12.0],
+            [Quantity::Own, '12 %', .12], [Quantity::Own, '12 t', 12.0], [Quantity::Own, '300 m²', 300.0],
+            [Quantity::Own, '1,5 Mio kWh', 1.5e6],
             [Quantity::Money, '1,5 Mio', 1.5e6], [Quantity::Money, '20 TEUR', 20_000.0],
             [Quantity::Money, 'EUR 2.500.000', 2.5e6],
             [Quantity::Money, '11,2 MSEK', 1e6],
@@ -60,8 +62,18 @@ final class TypedNumbersTest extends TestCase
             [Quantity::Plain, '1e999', '“1e999” is beyond any number.'],
             [Quantity::Months, '2 moons', '“2 moons” is no span of time: 18 months, 2 years, 3 weeks, 90 days.'],
             [Quantity::Days, 'soon', '“soon” is no span of time: 18 months, 2 years, 3 weeks, 90 days.'],
+            [Quantity::Own, '10–20 pcs', '“10–20 pcs” is not a number.'],
             [Quantity::Km, 'far', '“far” is not a number.'], [Quantity::Money, 'ca. 5', '“ca. 5” is not a number.'],
         ];
+    }
+
+    public function test_a_number_of_ones_own_has_any_unit(): void
+    {
+        $read = fn (string $cell): ?float => Figure::own($cell)?->value;
+        self::assertSame([45.0, 12.0, 300.0, 1200.0, 75.0, 3.0, 1.5e6, .12, -4.0, 4.0], array_map($read, [
+            '45 pcs', '12 t', '300 m²', 'ca. 1.200 St.', '50–100 vehicles', '3 m', '1,5 Mio', '12 %', '-4 °C', '4 m2',
+        ]));
+        self::assertSame([null, null, null, null], array_map($read, ['some', '5 of 7', '12-34-56', '']));
     }
 
     #[DataProvider('refused')]
