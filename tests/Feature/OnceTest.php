@@ -11,6 +11,8 @@ use App\Models\KeepOut;
 use App\Models\KeptList;
 use App\Models\Note;
 use App\Models\Submission;
+use Illuminate\Session\Store;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Sleep;
 use Illuminate\Validation\ValidationException;
 use Tests\TestCase;
@@ -46,6 +48,42 @@ final class OnceTest extends TestCase
                 ->assertRedirect();
         }
         self::assertSame(3, Note::query()->count());
+    }
+
+    public function test_a_page_under_way_takes_nothing_from_what_a_form_says_meanwhile(): void
+    {
+        $this->startSession();
+        session()->flash('said', 'Welcome.');
+        session()->save();
+        $stored = function (): Store {
+            $session = clone $this->app->make(Store::class);
+            $session->flush();
+            $session->start();
+
+            return $session;
+        };
+        Route::middleware('web')->get('/slow', function () use ($stored): string {
+            $form = $stored();
+            $form->flash('said', 'Saved.');
+            $form->save();
+
+            return (string) session('said');
+        });
+        Route::middleware('web')->get('/ended', function () use ($stored): string {
+            session()->getHandler()->destroy($stored()->getId());
+
+            return '';
+        });
+        $this->withCookie(config()->string('session.cookie'), session()->getId());
+
+        $this->get('/slow')->assertSeeText('Welcome.');
+        self::assertSame(['Saved.', ['said']], [$stored()->get('said'), $stored()->get('_flash.old')]);
+        // Said once.
+        $this->get('/sign-in')->assertSeeText('Saved.');
+        self::assertNull($stored()->get('said'));
+
+        $this->get('/ended')->assertOk();
+        self::assertSame('', session()->getHandler()->read(session()->getId()), 'what ended is not begun again');
     }
 
     public function test_what_was_refused_may_be_sent_again(): void
