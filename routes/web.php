@@ -471,6 +471,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/under-way', UnderWayController::class)->name('under-way')->can('viewAny', Intake::class);
     Route::get('/status', [StatusController::class, 'index'])->name('status')->can('viewAny', User::class);
     Route::get('/log', [LogController::class, 'index'])->name('log')->can('viewAny', User::class);
+    Route::post('/password/strength', [PasswordController::class, 'weigh'])->middleware('throttle:120,1')
+        ->name('password.strength');
     Route::put('/password', [PasswordController::class, 'update'])->middleware('throttle:10,1')
         ->name('password.update');
     Route::get('/second-factor', [SecondFactorController::class, 'edit'])->name('second.edit');

@@ -19,9 +19,11 @@ use Carbon\Carbon;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\RefreshDatabaseState;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Foundation\Testing\WithCachedConfig;
 use Illuminate\Foundation\Testing\WithCachedRoutes;
+use Illuminate\Support\Facades\File;
 
 /** A base with one offer and a clock that stands at a Monday morning. */
 abstract class TestCase extends LaravelTestCase
@@ -52,6 +54,12 @@ abstract class TestCase extends LaravelTestCase
             ['name' => 'size', 'field' => 'headcount', 'mode' => 'prefer', 'weight' => 2, 'range' => [40, 1500]],
             ['name' => 'shifts', 'field' => 'text', 'mode' => 'prefer', 'weight' => 1, 'query' => '"three shifts"'],
         ]]);
+    }
+
+    /** In a base that is made anew offers are counted from the beginning, and would find indexes of others. */
+    protected function beforeRefreshingDatabase(): void
+    {
+        RefreshDatabaseState::$migrated || File::deleteDirectory(config()->string('luftig.finder'));
     }
 
     /** Somebody else sits down at a browser of their own. */

@@ -105,6 +105,7 @@ enum Quantity
             ? [$value, $figure?->currency]
             : throw new Mistake("“{$text}” is beyond any number.");
     }
+
     /** One number, and not about so much. */
     private static function whole(string $text, ?Figure $figure): float
     {

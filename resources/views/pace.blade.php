@@ -27,11 +27,13 @@
             auth()->user()->password_until->format('j F') }}.</p>@endif
         <input hidden type="text" autocomplete="username" value="{{ auth()->user()->email }}" readonly
             aria-label="E-mail address">
-        <x-field label="The password you have now" name="current" type="password" required
+        <x-field class="w-100" label="The password you have now" name="current" type="password" required
             autocomplete="current-password" />
-        <x-field label="The new one" name="password" type="password" minlength="12" required
-            autocomplete="new-password" />
-        <x-field label="The new one again" name="password_confirmation" type="password" required
+        <x-field class="w-100" label="The new one" name="password" type="password" minlength="12" required
+            autocomplete="new-password" hx-post="{{ route('password.strength') }}" hx-params="password"
+            hx-trigger="input changed delay:200ms" hx-target="next .strength" hx-sync="this:replace" />
+        <div class="strength w-100" aria-live="polite"></div>
+        <x-field class="w-100" label="The new one again" name="password_confirmation" type="password" required
             autocomplete="new-password" />
         <x-button>Change the password</x-button>
     </x-form>

@@ -29,6 +29,7 @@ final class OwnTest extends BrowserTestCase
         self::assertStringStartsWith('BEGIN:VCALENDAR', $calendar);
         $this->fill('input[name=current]', $told[2]);
         $this->fill('input[name=password]', 'four horses graze far');
+        $this->see('Strong');
         $this->fill('input[name=password_confirmation]', 'four horses graze far');
         // Whoever types it may look at it; the other fields stay as they are.
         $this->press($this->all('button', 'Show the password')[1]);

@@ -35,8 +35,8 @@ final class GatesTest extends TestCase
     private const ONES_OWN = [
         'sign-out', 'offer.choose', 'go', 'reads', 'today', 'today.narrow', 'pace.edit', 'pace.update',
         'pace.address', 'pace.end-address', 'second.edit', 'second.store', 'second.destroy', 'sessions.destroy',
-        'tokens.index', 'tokens.store', 'tokens.destroy',
-        'password.update', 'alerts.digest', 'alerts.address', 'alerts.end-address', 'alerts.just-in', 'alerts.seen',
+        'tokens.index', 'tokens.store', 'tokens.destroy', 'password.strength', 'password.update', 'alerts.digest',
+        'alerts.address', 'alerts.end-address', 'alerts.just-in', 'alerts.seen',
     ];
 
     public function test_every_door_names_its_gate_and_every_gate_is_one(): void

@@ -92,6 +92,27 @@ final class SignInTest extends TestCase
         $this->put('/password', [])->assertRedirect('/sign-in');
     }
 
+    public function test_how_hard_a_password_is_to_guess_is_said_while_it_is_typed(): void
+    {
+        $weighed = fn (mixed $password): TestResponse => $this->actingAs($this->rep)
+            ->post('/password/strength', ['password' => $password], ['HX-Request' => 'true'])->assertOk();
+        foreach ([
+            'kettles' => ['5 characters short of what is needed', '34'],
+            // Of “password2o26” one letter is its own.
+            'Passw0rd2026!' => ['one of those that are tried first', '8'],
+            // The rep's own names.
+            'mira blasvik 1' => ['one of those that are tried first', '0'],
+            'a long password' => ['just enough', '42'],
+            'nine boats 12' => ['good', '75'],
+            'kettles mind violet' => ['strong', '100'],
+        ] as $password => [$says, $share]) {
+            $weighed($password)->assertSeeText(ucfirst($says))->assertSee("aria-valuenow=\"$share\"", false)
+                ->assertDontSee($password);
+        }
+        $weighed('')->assertContent('');
+        $weighed(['x'])->assertContent('');
+    }
+
     public function test_a_password_that_was_given_to_one_lets_in_for_a_week(): void
     {
         $this->actingAs($this->lead)->patch(route('team.update', $this->rep), [

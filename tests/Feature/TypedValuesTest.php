@@ -165,7 +165,8 @@ final class TypedValuesTest extends TestCase
     public function test_a_criterion_is_on_a_number_of_ones_own(): void
     {
         $at = fn (string $domain): int => Account::query()->where('domain', $domain)->sole()->id;
-        foreach (['Chairs' => ['ca. 1.200 pcs', '4', 'some'], 'Shifts' => ['three', 'one', 'one']] as $name => $values) {
+        $known = ['Chairs' => ['ca. 1.200 pcs', '4', 'some'], 'Shifts' => ['three', 'one', 'one']];
+        foreach ($known as $name => $values) {
             DB::table('account_attribute')->insert(array_map(fn (string $domain, string $value): array => [
                 'account_id' => $at($domain), 'value' => $value,
                 'attribute_id' => Attribute::query()->firstOrCreate(['name' => $name])->id,
