@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Mail\AlertDigest;
+use App\Mail\Outbox;
 use App\Models\AlertedSignal;
 use App\Models\User;
 use App\Support\Together;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use Illuminate\Support\Facades\Mail;
 
 /** Mails each rep what came in since their last digest, on working days at the hour that they chose. */
 final class MailAlerts implements ShouldQueue
@@ -40,7 +40,7 @@ final class MailAlerts implements ShouldQueue
             $user->update(['digest_on' => $there->toDateString()]);
             if ($ids !== []) {
                 $named = array_slice($ids, 0, AlertDigest::NAMED);
-                Mail::to($user)->queue((new AlertDigest($user, array_values($named), count($ids)))->afterCommit());
+                Outbox::put($user, new AlertDigest($user, array_values($named), count($ids)));
             }
         }, $user);
     }

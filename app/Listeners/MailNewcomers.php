@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Listeners;
 
 use App\Events\NewcomersFound;
+use App\Mail\Outbox;
 use App\Mail\WatchDigest;
 use App\View\Lists\Digest;
-use Illuminate\Support\Facades\Mail;
 
 /** Tells whose watch it is, where they want to be told. */
 final class MailNewcomers
@@ -16,8 +16,9 @@ final class MailNewcomers
     {
         if ($event->watch->mailed) {
             $named = array_slice($event->why, 0, Digest::NAMED, true);
-            $digest = new WatchDigest($event->watch, $named, count($event->why), $event->since);
-            Mail::to($event->watch->user)->queue($digest->afterCommit());
+            Outbox::put(
+                $event->watch->user, new WatchDigest($event->watch, $named, count($event->why), $event->since),
+            );
         }
     }
 }

@@ -7,10 +7,10 @@ namespace App\Listeners;
 use App\Events\AddressChanged;
 use App\Events\PasswordChanged;
 use App\Events\SecondFactorChanged;
+use App\Mail\Outbox;
 use App\Mail\SignInChanged;
 use App\Models\User;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\Mail;
 
 /** What one signs in with was changed: one is told where one was known until then, in case it was somebody else. */
 final class MailOfSignIn
@@ -37,10 +37,9 @@ final class MailOfSignIn
     {
         if ($at !== '') {
             $by = Auth::user();
-            Mail::to($at)->queue(
-                (new SignInChanged($whom, $what, $by?->is($whom) === true ? null : $by?->name, now()->toImmutable()))
-                    ->afterCommit(),
-            );
+            Outbox::put($at, new SignInChanged(
+                $whom, $what, $by?->is($whom) === true ? null : $by?->name, now()->toImmutable(),
+            ));
         }
     }
 }

@@ -96,6 +96,16 @@ final class User extends Authenticatable
         ];
     }
 
+    /**
+     * With what follows from it: tokens that end, and the mail that tells of it.
+     *
+     * @param  array<string, mixed>  $options
+     */
+    public function save(array $options = []): bool
+    {
+        return $this->getConnection()->transaction(fn (): bool => parent::save($options));
+    }
+
     /** @return array<string, mixed> a password that somebody else chose for them */
     public static function given(string $password): array
     {

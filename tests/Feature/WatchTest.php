@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Lists\RunWatch;
+use App\Mail\SignInChanged;
 use App\Models\Account;
 use App\Models\IntakeKind;
 use App\Models\Rhythm;
@@ -101,6 +102,28 @@ final class WatchTest extends TestCase
             [$torn->newcomers()->count(), $whole->newcomers()->count()],
             'what was missed is found at the next time, and nothing twice',
         );
+    }
+
+    public function test_a_mail_is_queued_with_what_it_tells_of_or_not_at_all(): void
+    {
+        config(['queue.default' => 'database']);
+        $queued = fn (): int => DB::table('jobs')->where('payload', 'like', '%SignInChanged%')->count();
+        try {
+            DB::transaction(function () use ($queued): void {
+                $this->rep->update(['email' => 'm@blasvik.example']);
+                self::assertSame(1, $queued(), 'no moment lies between the two');
+                throw new RuntimeException('torn');
+            });
+        } catch (RuntimeException) {
+        }
+        self::assertSame(0, $queued());
+        $this->lead->update(['email' => 'y@blasvik.example']);
+        self::assertSame(1, $queued());
+
+        config(['queue.default' => 'redis']);
+        Mail::fake();
+        $this->lead->update(['email' => 'yl@blasvik.example']);
+        Mail::assertQueued(SignInChanged::class, fn (SignInChanged $mail): bool => $mail->afterCommit === true);
     }
 
     public function test_a_watch_that_was_put_away_runs_no_more_until_it_is_back(): void
