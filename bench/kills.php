@@ -91,6 +91,9 @@ $stirs = function () use ($luftig, $goesOn): void {
     }
 };
 
+$sends('POST', '/watches', ['name' => 'Killed', 'on' => 'accounts', 'c' => [['f' => 'name', 'q' => 'kill']],
+    'rhythm' => 'daily', 'hour' => 6, 'time_zone' => 'UTC', 'mailed' => true], 'watch');
+
 $children = [];
 foreach ([fn () => $writes(1), fn () => $writes(2), $brings, $stirs] as $child) {
     $pid = pcntl_fork();
@@ -125,6 +128,8 @@ $luftig->start();
 // --- What must hold ----------------------------------------------------------------------------------------------
 
 $luftig->settle();
+$luftig->watch();
+$luftig->settle();
 say(sprintf(
     '%d kills (%d of a worker, %d of the web server, %d of the database) in %.0f s.', array_sum($killed),
     $killed['worker'], $killed['web'], $killed['mariadb-app'], microtime(true) - $begun,
@@ -145,6 +150,16 @@ foreach ([
 $results = $luftig->counts("SELECT next_step, COUNT(*) FROM approaches WHERE result = 'bounced' GROUP BY next_step");
 $lost = count(array_diff($read('results'), array_keys($results)));
 holds(sprintf('%d results that were answered: %d lost', count($read('results')), $lost), $lost === 0);
+// A record that is found twice by one watch would break a key.
+$found = $luftig->counts('SELECT domain, 1 FROM watch_finds JOIN accounts ON id = record_id');
+$lost = count(array_diff($read('accounts'), array_keys($found)));
+holds(sprintf('%d newcomers of a watch: %d of those answered lost', count($found), $lost), $lost === 0);
+[$runs, $queued] = array_values($luftig->counts("SELECT 'runs', COUNT(DISTINCT found_at) FROM watch_finds WHERE why IS "
+    ."NOT NULL UNION SELECT 'queued', COUNT(*) FROM jobs WHERE payload LIKE '%WatchDigest%'"));
+$told = substr_count((string) @file_get_contents("$luftig->folder/storage/logs/mail.log"), 'Subject: Killed');
+// One that was killed between sending and noting it stands in both, and goes out again after an hour.
+holds("$runs runs of it with newcomers: $told mails went out, $queued wait", $told + $queued >= $runs
+    && $told <= $runs);
 $rows = $luftig->counts("SELECT SUBSTRING_INDEX(domain, '-', 2), COUNT(*) FROM accounts WHERE domain LIKE 'file-%' "
     .'GROUP BY 1');
 $half = array_filter($rows, fn (int|string $many): bool => (int) $many !== 5000);

@@ -149,17 +149,24 @@ final class OwnLuftig
         return $state;
     }
 
-    /** Asks a feed, and lets everything be computed anew by other rules. */
+    /** Asks a feed, and lets every watch run and everything be computed anew. */
     public function stir(bool $all): void
     {
         $feed = $this->tries('SELECT id FROM feeds WHERE deleted_at IS NULL ORDER BY RAND() LIMIT 1');
         $feed === null || $this->form("/feeds/$feed/run", [], "/feeds/$feed");
         if ($all) {
             try {
+                $this->watch();
                 $this->pdo()->exec('UPDATE accounts SET stale = 1');
             } catch (PDOException) {
             }
         }
+    }
+
+    /** Lets every watch run at the next minute. */
+    public function watch(): void
+    {
+        $this->pdo()->exec('UPDATE watches SET next_at = UTC_TIMESTAMP()');
     }
 
     /**
@@ -186,6 +193,9 @@ final class OwnLuftig
     public function settle(int $seconds = 900): void
     {
         for ($until = time() + $seconds; time() < $until; sleep(2)) {
+            if ($this->tries('SELECT COUNT(*) FROM watches WHERE next_at <= UTC_TIMESTAMP()') !== 0) {
+                continue;
+            }
             $open = $this->tries("SELECT COUNT(*) FROM intakes WHERE state NOT IN ('draft', 'done', 'undone')");
             $stopped = $this->tries("SELECT id FROM intakes WHERE state = 'stopped' LIMIT 1");
             $stopped === null || $this->intake($stopped);
