@@ -120,8 +120,10 @@ final class TechnologiesOf
         $names = [];
         foreach ([
             ...self::fingerprints()->names(),
-            ...DB::table('technologies')->whereExists(
-                fn ($query) => $query->from('account_technology')->whereColumn('technology_id', 'technologies.id'),
+            // The first that runs it is looked up by its key; asked whether one exists, the database reads all.
+            ...DB::table('technologies')->where(
+                fn ($query) => $query->from('account_technology')->whereColumn('technology_id', 'technologies.id')
+                    ->limit(1)->select('technology_id'), '>', 0,
             )->pluck('name')->all(),
         ] as $name) {
             $folded = str_replace(' ', '  ', trim(Fold::line($name)));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Accounts;
 
+use App\Finder\Computed;
 use App\Models\Offer;
 use App\Models\Signal;
 use App\Models\Standing;
@@ -136,8 +137,12 @@ final readonly class Ranking
     /** @return array<string, int> how many there are in each state */
     public function counts(): array
     {
-        return once(fn (): array => $this->narrowed->among(Standing::query()->where('offer_id', $this->offer->id))
-            ->groupBy('state')->selectRaw('state, COUNT(*) AS n')->toBase()->pluck('n', 'state')->all());
+        $count = fn (): array => $this->narrowed->among(Standing::query()->where('offer_id', $this->offer->id))
+            ->groupBy('state')->selectRaw('state, COUNT(*) AS n')->toBase()->pluck('n', 'state')->all();
+
+        // All of a hundred thousand are not counted for each page.
+        return once(fn (): array => $this->narrowed->isNarrow() ? $count()
+            : Computed::of('states', $this->offer, [], $count));
     }
 
     /**
