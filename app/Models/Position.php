@@ -42,6 +42,15 @@ final class Position extends Model
         return $this->belongsTo(Account::class);
     }
 
+    /**
+     * In SQL, that a position is at a company that is no account. Not “IS NULL”: the database would rather look through
+     * all of those than look a company up.
+     */
+    public static function isAtNoAccount(string $alias = 'positions'): string
+    {
+        return "COALESCE($alias.account_id, 0) = 0";
+    }
+
     /** The company by domain or name, where it is not the one a contact is at. */
     public function elsewhere(Contact $contact): ?string
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Network;
 
+use App\Models\Position;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -22,11 +23,12 @@ final class Acquaintance
     public static function by(array $users): array
     {
         $in = self::in($users);
+        $atNone = Position::isAtNoAccount('p');
 
         return self::ids("SELECT contact_id FROM relations WHERE user_id IN ($in) AND contact_id IS NOT NULL
             UNION SELECT p.contact_id FROM stations s JOIN positions p ON p.account_id = s.account_id WHERE s.user_id
                 IN ($in) AND s.kind = 'position' AND ".self::atOneTime('p', 's')."
-            UNION SELECT p.contact_id FROM stations s JOIN positions p ON p.company = s.name AND p.account_id IS NULL
+            UNION SELECT p.contact_id FROM stations s JOIN positions p ON p.company = s.name AND $atNone
                 WHERE s.user_id IN ($in) AND s.kind = 'position' AND s.account_id IS NULL AND ".self::atOneTime('p',
             's')."
             UNION SELECT a.contact_id FROM stations s JOIN affiliations a ON a.kind = s.kind AND a.name = s.name WHERE
@@ -42,11 +44,12 @@ final class Acquaintance
     public static function whereWorked(array $users): array
     {
         $in = self::in($users);
+        $atNone = Position::isAtNoAccount('p');
 
         return
             self::ids("SELECT p.contact_id FROM stations s JOIN positions p ON p.account_id = s.account_id
             WHERE s.user_id IN ($in) AND s.kind = 'position'
-            UNION SELECT p.contact_id FROM stations s JOIN positions p ON p.company = s.name AND p.account_id IS NULL
+            UNION SELECT p.contact_id FROM stations s JOIN positions p ON p.company = s.name AND $atNone
                 WHERE s.user_id IN ($in) AND s.kind = 'position' AND s.account_id IS NULL");
     }
 

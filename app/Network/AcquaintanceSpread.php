@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Network;
 
+use App\Models\Position;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Reach\Spans;
 
@@ -149,7 +150,7 @@ final class AcquaintanceSpread
         }
         foreach (array_chunk($companies, self::CHUNK) as $some) {
             yield from $this->positions(
-                'account_id IS NULL AND company IN ('.implode(',', array_fill(0, count($some), '?')).')',
+                Position::isAtNoAccount().' AND company IN ('.implode(',', array_fill(0, count($some), '?')).')',
                 $some,
             );
         }

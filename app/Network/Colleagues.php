@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Network;
 
+use App\Models\Position;
 use DateTimeImmutable;
 use Generator;
 use Illuminate\Support\Facades\DB;
@@ -114,13 +115,12 @@ final class Colleagues
             ."$last AS until, DATEDIFF($last, GREATEST({$since('k')}, {$since('o')})) AS days";
         $there = 'JOIN contacts c ON c.id = o.contact_id AND c.merged_into IS NULL';
 
-        // Not “IS NULL”: the database would rather look through all who were at no account than through a company's.
-        $elsewhere = 'COALESCE(o.account_id, 0) = 0';
+        $atNone = Position::isAtNoAccount('o');
 
         return DB::select(
             "$select, name, headcount FROM positions k JOIN positions o ON o.account_id = k.account_id AND $same JOIN "
                 ."accounts a ON a.id = k.account_id $there WHERE $which UNION ALL $select, o.company, NULL FROM "
-                ."positions k JOIN positions o ON o.company = k.company AND $elsewhere AND $same $there "
+                ."positions k JOIN positions o ON o.company = k.company AND $atNone AND $same $there "
                 ."WHERE k.account_id IS NULL AND $which",
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Network;
 
 use App\Models\Contact;
+use App\Models\Position;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use WeakMap;
@@ -54,14 +55,19 @@ final class CommonGround
     /** @param  string  $in  ids of contacts */
     private static function shared(string $in): string
     {
+        $atNone = Position::isAtNoAccount('p');
+
         return "SELECT a.contact_id, s.kind, s.name, u.name AS who FROM affiliations a
             JOIN stations s ON s.kind = a.kind AND s.name = a.name JOIN users u ON u.id = s.user_id
             WHERE a.contact_id IN ($in)
-            UNION SELECT p.contact_id, 'employer', COALESCE(e.name, s.name), u.name FROM positions p
-            JOIN stations s ON s.kind = 'position' AND (s.account_id = p.account_id
-                OR s.account_id IS NULL AND p.account_id IS NULL AND s.name = p.company)
-            JOIN users u ON u.id = s.user_id LEFT JOIN accounts e ON e.id = s.account_id
+            UNION SELECT p.contact_id, 'employer', e.name, u.name FROM positions p
+            JOIN stations s ON s.kind = 'position' AND s.account_id = p.account_id
+            JOIN users u ON u.id = s.user_id JOIN accounts e ON e.id = s.account_id
             WHERE p.contact_id IN ($in) AND p.until IS NOT NULL
+            UNION SELECT p.contact_id, 'employer', s.name, u.name FROM positions p
+            JOIN stations s ON s.kind = 'position' AND s.account_id IS NULL AND s.name = p.company
+            JOIN users u ON u.id = s.user_id
+            WHERE p.contact_id IN ($in) AND $atNone AND p.until IS NOT NULL
             UNION SELECT c.id, s.kind, s.name, u.name FROM contacts c
             LEFT JOIN places h ON h.account_id = c.account_id AND h.headquarters
             JOIN stations s ON s.kind = 'place' AND s.name IN (c.city, h.city) JOIN users u ON u.id = s.user_id

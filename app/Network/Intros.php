@@ -89,7 +89,7 @@ final class Intros
         $known = [];
         $ids = Acquaintance::by(array_values(User::query()->pluck('id')->all()));
         foreach (array_chunk($ids, self::CHUNK) as $some) {
-            $contacts = Contact::query()->with('positions.account')->whereKey($some)->get();
+            $contacts = Contact::query()->with('positions')->whereKey($some)->get();
             $ties = new Ties($contacts);
             foreach ($contacts as $contact) {
                 $tie = $ties->of($contact)[0] ?? null;

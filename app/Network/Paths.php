@@ -76,7 +76,7 @@ final class Paths
             }
         }
         /** @var Collection<int, Contact> $contacts */
-        $contacts = Contact::query()->with('positions.account', 'account')->whereKey(array_keys($looked))->get();
+        $contacts = Contact::query()->with('positions')->whereKey(array_keys($looked))->get();
         $ties = new Ties($contacts);
         foreach ($contacts as $contact) {
             $this->people["c{$contact->id}"] = $contact;

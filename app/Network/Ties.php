@@ -27,7 +27,7 @@ final class Ties
      */
     private array $ties = [];
 
-    /** @param  Collection<array-key, Contact>  $contacts  with their positions and the accounts of these */
+    /** @param  Collection<array-key, Contact>  $contacts  with their positions */
     public function __construct(Collection $contacts)
     {
         $ids = $contacts->pluck('id')->all();
