@@ -40,6 +40,9 @@ $part = $argv[4] ?? null;
 // Of a base that is there already.
 if (($argv[1] ?? null) === 'pages-of') {
     require __DIR__.'/pages.php';
+    // As it runs for people: in tests each record is watched for what it loads late.
+    putenv('APP_ENV=local');
+    $_ENV['APP_ENV'] = $_SERVER['APP_ENV'] = 'local';
     (require __DIR__.'/../bootstrap/app.php')->make(Kernel::class)->bootstrap();
     config(['app.debug' => false]);
     pages((int) ($argv[2] ?? 30));
