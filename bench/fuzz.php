@@ -186,9 +186,19 @@ function fuzz(int $inputs, int $seed): void
             }
         }
     };
-    $books = array_map('file_get_contents', glob(__DIR__.'/../tests/data/intake/*.xlsx') ?: []);
+    $books = array_map(
+        file_get_contents(...), glob(__DIR__.'/../tests/data/intake/*.{xlsx,ods}', GLOB_BRACE) ?: [],
+    );
     $book = function () use ($books, $file, $scratch): void {
-        $path = $file(Nonsense::text((string) $books[mt_rand(0, count($books) - 1)]));
+        $whole = (string) $books[mt_rand(0, count($books) - 1)];
+        $isOuter = mt_rand(0, 1) === 0;
+        $path = $file($isOuter ? Nonsense::text($whole) : $whole);
+        $archive = new ZipArchive;
+        if (! $isOuter && $archive->open($path) === true) {
+            $part = (string) $archive->getNameIndex(mt_rand(0, $archive->numFiles - 1));
+            $archive->addFromString($part, Nonsense::text((string) $archive->getFromName($part)));
+            $archive->close();
+        }
         if (Workbook::is($path)) {
             $workbook = new Workbook($path);
             $workbook->asCsv($workbook->likely(), "$scratch/rows");

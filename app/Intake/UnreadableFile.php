@@ -24,7 +24,7 @@ final class UnreadableFile extends RuntimeException
 
     public static function archive(): self
     {
-        return new self('This is an archive, or a workbook that was cut off. Bring an XLSX or a CSV file.');
+        return new self('This is an archive, or a workbook that was cut off. Bring an XLSX, ODS or CSV file.');
     }
 
     public static function largeWorkbook(): self

@@ -38,6 +38,19 @@ final class IntakeTest extends BrowserTestCase
         self::assertStringNotContainsString('Hotel Kranichmoor OHG', $this->text());
     }
 
+    public function test_a_sheet_of_open_document_comes_in(): void
+    {
+        $this->signIn('Mira', '/intake');
+        $this->drop('20-lieferanten.ods');
+        $this->see('The sheet “Betriebe” of a workbook. The headings stand in line 3.');
+        $this->press('Bring it in');
+        $this->see('Accounts, brought in');
+        self::assertSame(['3'], $this->tally('created'));
+        $this->open('/accounts?q=moorbek&tab=waiting');
+        $this->press('Tischlerei Moorbek');
+        $this->see('38 heads');
+    }
+
     public function test_rows_are_pasted_and_what_is_not_clear_is_asked(): void
     {
         $this->signIn('Mira');
@@ -52,7 +65,9 @@ final class IntakeTest extends BrowserTestCase
             ."moosglas-prov.example\tSonderfall\t4/11/2026\tNiemand weiss es\n");
         $this->see('Say whether days are written day first or month first under: Datum.');
         $this->see('day first: 3/11/2026 is 3 November 2026 · 4/11/2026 is 4 November 2026');
+        $this->browser->executeScript('document.body.dataset.before = "yes"');
         $this->press('Bring it in');
+        $this->until('document.body.dataset.before === undefined', 'The page is not asked again.');
         $this->see('Say whether days are written day first or month first under: Datum.');
         $this->find('input[name^=dates][value=day]')->sendKeys(WebDriverKeys::SPACE);
         $this->find('select[name="words[kind][0][means]"] option[value=own_engagement]')->click();

@@ -105,7 +105,7 @@ final readonly class Cell
         return $value;
     }
 
-    private static function isText(XMLReader $reader): bool
+    public static function isText(XMLReader $reader): bool
     {
         return in_array(
             $reader->nodeType,
@@ -136,7 +136,7 @@ final readonly class Cell
     }
 
     /** As a person would type it: no power of ten, and no digits that reckoning left behind. */
-    private static function plain(float $number): string
+    public static function plain(float $number): string
     {
         $rounded = (float) sprintf('%.'.(self::DIGITS - 1).'e', $number);
         if (floor($rounded) === $rounded && abs($rounded) < 10 ** self::DIGITS) {
@@ -147,7 +147,7 @@ final readonly class Cell
     }
 
     /** A line of a file is a row of the sheet: what stood in several lines is parted by slashes. */
-    private static function oneLine(string $text): string
+    public static function oneLine(string $text): string
     {
         return (string) preg_replace('/\s*[\r\n]+\s*/', ' / ', trim($text));
     }

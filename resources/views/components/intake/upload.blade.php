@@ -2,13 +2,13 @@
 <x-form :to="route('intake.store')" enctype="multipart/form-data"
     class="card card-body vstack gap-3 align-items-start" x-data="files" @dragover.prevent="" @drop.prevent="drop">
     <h2>{{ $title }}</h2>
-    <p class="text-body-tertiary">XLSX, CSV or JSON Lines of accounts, contacts, customers, signals, relations, checked
-        addresses or reactions to posts, or vCards. A line names the columns, in any of our languages; a cell that
-        cannot be read stays empty and is shown; nothing is brought in before you have seen what becomes of it. What
-        sources say (JobPosting, Atom, RSS, ActivityStreams, CloudEvents) comes in at once, as from a feed.</p>
+    <p class="text-body-tertiary">XLSX, ODS, CSV or JSON Lines of accounts, contacts, customers, signals, relations,
+        checked addresses or reactions to posts, or vCards. A line names the columns, in any of our languages; a cell
+        that cannot be read stays empty and is shown; nothing is brought in before you have seen what becomes of it.
+        What sources say (JobPosting, Atom, RSS, ActivityStreams, CloudEvents) comes in at once, as from a feed.</p>
     <x-field class="w-100" label="Files, up to {{ $megabytes }} MB each; or drop them here">
         <input class="form-control" type="file" name="file[]" multiple
-            accept=".csv,.txt,.tsv,.xlsx,.vcf,.json,.jsonl,.ndjson,.xml,.atom,.rss,.html,text/csv,text/vcard"
+            accept=".csv,.txt,.tsv,.xlsx,.ods,.vcf,.json,.jsonl,.ndjson,.xml,.atom,.rss,.html,text/csv,text/vcard"
             data-most="{{ $megabytes }}"
             x-ref="input" @change="check"></x-field>
     <p class="text-danger" id="file-told" role="alert" x-text="told"></p>
