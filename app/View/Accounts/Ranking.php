@@ -137,12 +137,16 @@ final readonly class Ranking
     /** @return array<string, int> how many there are in each state */
     public function counts(): array
     {
-        $count = fn (): array => $this->narrowed->among(Standing::query()->where('offer_id', $this->offer->id))
-            ->groupBy('state')->selectRaw('state, COUNT(*) AS n')->toBase()->pluck('n', 'state')->all();
-
         // All of a hundred thousand are not counted for each page.
-        return once(fn (): array => $this->narrowed->isNarrow() ? $count()
-            : Computed::of('states', $this->offer, [], $count));
+        return once(fn (): array => $this->narrowed->isNarrow() ? $this->counted()
+            : Computed::of('states', $this->offer, [], $this->counted(...)));
+    }
+
+    /** @return array<string, int> */
+    private function counted(): array
+    {
+        return $this->narrowed->among(Standing::query()->where('offer_id', $this->offer->id))->groupBy('state')
+            ->selectRaw('state, COUNT(*) AS n')->toBase()->pluck('n', 'state')->all();
     }
 
     /**
