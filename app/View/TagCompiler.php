@@ -25,7 +25,11 @@ final class TagCompiler extends ComponentTagCompiler
     protected function componentString($component, array $attributes): string
     {
         $compiled = parent::componentString($component, $attributes);
-        if (! str_contains($compiled, "@component('".AnonymousComponent::class."'")) {
+        // Attributes that are handed on as a whole are not among what the component knows.
+        if (
+            isset($attributes['attributes'])
+            || ! str_contains($compiled, "@component('".AnonymousComponent::class."'")
+        ) {
             return $compiled;
         }
         $given = array_map(

@@ -28,6 +28,7 @@ use App\View\Ways;
 use Carbon\CarbonImmutable;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Facades\Blade;
+use Illuminate\View\ComponentAttributeBag;
 use Luftig\Core\Fit\CriterionField;
 use Luftig\Core\Fit\Mode;
 use Luftig\Core\Signal\Kind;
@@ -248,6 +249,17 @@ final class ViewTest extends TestCase
                 .'<label class="form-check mb-0"> <input type="checkbox" checked class="form-check-input" '
                 .'name="&lt;b&gt;&quot;"> <span class="form-check-label">A</span> </label>',
             preg_replace('/\s+/', ' ', trim($html)),
+        );
+    }
+
+    public function test_attributes_are_handed_on_as_a_whole(): void
+    {
+        $given = new ComponentAttributeBag(['title' => 'a < b', 'class' => 'wide']);
+        self::assertStringContainsString(
+            'class="btn btn-plain wide" title="a < b"',
+            Blade::render(
+                '<x-button :attributes="$given">Go</x-button>', ['given' => $given], deleteCachedView: true,
+            ),
         );
     }
 
