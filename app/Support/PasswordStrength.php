@@ -15,7 +15,7 @@ final readonly class PasswordStrength
     private const LEAST = 4;
 
     /** Characters that every password has. */
-    private const SHORTEST = 12;
+    public const SHORTEST = 12;
 
     /** From so many of its own on it is good, and strong. */
     private const GOOD = 8;

@@ -46,7 +46,9 @@ final readonly class OwnFact implements Question
     /** @throws Mistake where it has no name */
     public static function named(string $name): string
     {
-        return self::key($name) ?: throw Mistake::at('fact', 'Say which fact of your own is meant.');
+        $key = self::key($name);
+
+        return $key !== '' ? $key : throw Mistake::at('fact', 'Say which fact of your own is meant.');
     }
 
     /** As names and values are compared: without case, accents, and spaces around. */

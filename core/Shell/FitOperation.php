@@ -101,48 +101,35 @@ final class FitOperation implements Operation
             $input->strings('technologies'),
             $input->optionalString('text'),
             array_map(self::site(...), $input->has('other_sites') ? $input->objects('other_sites') : []),
-            self::facts($input),
-            self::numbers($input),
+            self::own($input, 'facts', static fn (Input $own, string $name): ?string => $own->optionalString($name)),
+            self::own($input, 'numbers', static fn (Input $own, string $name): ?float => $own->optionalNumber($name)),
         );
         $input->done();
 
         return $account;
     }
 
-    /** @return array<string, string> */
-    private static function facts(Input $input): array
+    /**
+     * @template T of string|float
+     *
+     * @param  callable(Input, string): (T|null)  $read  a value by its name
+     * @return array<string, T> by name (OwnFact::key)
+     */
+    private static function own(Input $input, string $field, callable $read): array
     {
-        $facts = [];
-        if ($input->has('facts')) {
-            $own = $input->object('facts');
+        $values = [];
+        if ($input->has($field)) {
+            $own = $input->object($field);
             foreach ($own->names() as $name) {
-                $value = $own->optionalString($name);
+                $value = $read($own, $name);
                 if ($value !== null) {
-                    $facts[OwnFact::key($name)] = $value;
+                    $values[OwnFact::key($name)] = $value;
                 }
             }
             $own->done();
         }
 
-        return $facts;
-    }
-
-    /** @return array<string, float> */
-    private static function numbers(Input $input): array
-    {
-        $numbers = [];
-        if ($input->has('numbers')) {
-            $own = $input->object('numbers');
-            foreach ($own->names() as $name) {
-                $value = $own->optionalNumber($name);
-                if ($value !== null) {
-                    $numbers[OwnFact::key($name)] = $value;
-                }
-            }
-            $own->done();
-        }
-
-        return $numbers;
+        return $values;
     }
 
     private static function site(Input $input): AccountFacts

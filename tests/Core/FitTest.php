@@ -88,6 +88,7 @@ final class FitTest extends TestCase
             $m(['two', 'Three'], ['shifts' => 'THREE ']), $m(['*'], ['shifts' => 'one']),
             $m(['three'], ['shifts' => 'one']), $m(['*'], ['beds' => 'three']),
         ]);
+        self::assertSame(1.0, (new OwnFact('0', ['*']))->membership(new AccountFacts(facts: ['0' => 'x']), true));
         foreach ([[' ', ['x'], 'fact'], ['Shifts', ['x', ' '], 'any[1]']] as [$name, $values, $at]) {
             try {
                 new OwnFact($name, $values);

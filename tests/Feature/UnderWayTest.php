@@ -46,7 +46,7 @@ final class UnderWayTest extends TestCase
             $intake->state, $intake->created, Account::query()->count(),
         ]);
         $this->get(route('intake.show', $intake))->assertSeeText("{$this->rep->name} stopped it.")->assertSee('Go on')
-            ->assertSee('alert-warning')->assertDontSee('alert-danger');
+            ->assertSee('alert-primary')->assertDontSee('alert-danger');
         $this->get('/under-way')->assertSeeText('Stopped half-way')->assertDontSee('hx-trigger="every 2s"', false);
 
         Queue::fake();

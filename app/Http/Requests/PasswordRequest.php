@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Rules\PasswordBytes;
 use App\Rules\UncommonPassword;
+use App\Support\PasswordStrength;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** Another password of one's own; whoever sits at an open screen does not know the old one. */
@@ -16,7 +17,10 @@ final class PasswordRequest extends FormRequest
     {
         return [
             'current' => ['required', 'string', 'current_password'],
-            'password' => ['required', 'string', 'min:12', 'confirmed', new PasswordBytes, new UncommonPassword],
+            'password' => [
+                'required', 'string', 'min:'.PasswordStrength::SHORTEST, 'confirmed', new PasswordBytes,
+                new UncommonPassword,
+            ],
         ];
     }
 

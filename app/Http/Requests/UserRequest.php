@@ -8,6 +8,7 @@ use App\Models\Role;
 use App\Models\User;
 use App\Rules\PasswordBytes;
 use App\Rules\UncommonPassword;
+use App\Support\PasswordStrength;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
@@ -33,7 +34,9 @@ final class UserRequest extends FormRequest
             'name' => ['required', 'string', 'max:100'],
             'role' => ['required', Rule::enum(Role::class)],
             'email' => ['nullable', 'email', 'max:190', Rule::unique('users')->ignore($id)],
-            'password' => ['nullable', 'string', 'min:12', new PasswordBytes, new UncommonPassword],
+            'password' => [
+                'nullable', 'string', 'min:'.PasswordStrength::SHORTEST, new PasswordBytes, new UncommonPassword,
+            ],
         ];
     }
 

@@ -8,7 +8,7 @@
             <x-button :href="$page->phrases()">Typical phrases</x-button>
         @endunless
     </x-heading>
-    @if ($page->problem)<p class="alert alert-warning mt-3">{{ $page->problem }}</p>@endif
+    @if ($page->problem)<p class="alert alert-primary mt-3">{{ $page->problem }}</p>@endif
     <div class="row g-4 mt-0">
         <div class="col-lg-8">
             @if ($page->isEmpty())

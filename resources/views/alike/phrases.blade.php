@@ -2,7 +2,7 @@
     <x-back :to="$page->list ? route('lists.show', $page->list) : route('alike', ['e' => $page->tokens])">{{ $page->list
         ? $page->list->name : 'Alike' }}</x-back>
     <x-heading title="Typical phrases" :about="$page->about()" />
-    @if ($page->problem)<p class="alert alert-warning mt-3">{{ $page->problem }}</p>@endif
+    @if ($page->problem)<p class="alert alert-primary mt-3">{{ $page->problem }}</p>@endif
     @if ($page->rows() === [])<x-empty>No phrase stands in two of them that is rare in the others. More accounts, or
         such as say more of themselves, would show some.</x-empty>
     @else

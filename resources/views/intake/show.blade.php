@@ -5,7 +5,7 @@
     <div id="progress" class="vstack gap-3 mt-3" @if ($page->isMoving())
         hx-get="{{ route('intake.show', $page->intake) }}" hx-trigger="every 1s"
         hx-select="#progress" hx-swap="outerHTML" @endif>
-        @if ($page->says())<p class="alert alert-{{ $page->isFailure() ? 'danger' : 'warning' }}" role="alert">{{
+        @if ($page->says())<p class="alert alert-{{ $page->isFailure() ? 'danger' : 'primary' }}" role="alert">{{
             $page->says() }}</p>@endif
         <x-work :work="Works::ofIntake($page->intake, auth()->user())" />
         <x-tally :tally="$page->tally()" />

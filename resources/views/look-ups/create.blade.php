@@ -4,7 +4,7 @@
     <p class="mt-2 measure">{{ $page->says() }}</p>
     <div class="row g-4 mt-0">
         <div class="col-lg-5">
-            @if ($page->obstacle())<p class="alert alert-warning">{{ $page->obstacle() }}</p>@endif
+            @if ($page->obstacle())<p class="alert alert-primary">{{ $page->obstacle() }}</p>@endif
             <x-wrong :for="['contacts', 'list']" />
             @if ($page->obstacle() === null)
                 <x-form :to="route('look-ups.store')" class="card card-body vstack gap-3">

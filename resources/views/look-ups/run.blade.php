@@ -5,7 +5,7 @@
     <div id="progress" class="vstack gap-3 mt-3" @if ($page->isMoving())
         hx-get="{{ route('look-ups.run', $page->run) }}" hx-trigger="every 1s" hx-select="#progress" hx-swap="outerHTML"
         @endif>
-        @if ($page->run->problem)<p class="alert alert-warning mb-0" role="alert">{{ $page->run->problem }}</p>@endif
+        @if ($page->run->problem)<p class="alert alert-primary mb-0" role="alert">{{ $page->run->problem }}</p>@endif
         <x-work :work="Works::ofRun($page, auth()->user())" />
         <x-tally :tally="$page->tally()" />
         @if ($page->run->list_id)<div><x-button :href="route('lists.show', $page->run->list_id)">The
