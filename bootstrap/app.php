@@ -3,6 +3,7 @@
 use App\Http\Middleware\CodeOfLeads;
 use App\Http\Middleware\FormsAreText;
 use App\Http\Middleware\FragmentsWithoutCookies;
+use App\Http\Middleware\KeepsPages;
 use App\Http\Middleware\KnownHosts;
 use App\Http\Middleware\OnceOnly;
 use App\Http\Middleware\ReadableText;
@@ -13,6 +14,7 @@ use App\Http\Middleware\ShareOffer;
 use App\Http\Middleware\StillSignsIn;
 use App\Http\Problem;
 use App\Http\Refusals;
+use Illuminate\Auth\Middleware\Authorize;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -42,7 +44,9 @@ return Application::configure(basePath: dirname(__DIR__))
             prepend: [FragmentsWithoutCookies::class],
             replace: [StartSession::class => SessionOfPages::class],
         );
-        $middleware->alias(['ability' => CheckForAnyAbility::class]);
+        $middleware->alias(['ability' => CheckForAnyAbility::class, 'kept' => KeepsPages::class]);
+        // Whether somebody may see a page is asked before it is shown again.
+        $middleware->appendToPriorityList(after: Authorize::class, append: KeepsPages::class);
         $middleware->redirectGuestsTo(fn (Request $request): ?string => $request->is('api/*') ? null : '/sign-in');
         $middleware->redirectUsersTo('/');
     })

@@ -25,6 +25,9 @@ return [
     /* Up to so many accounts all are compared for likeness; of more, those that share phrases. */
     'alike_all' => 3000,
 
+    /* Whether a page is shown again as it was while nothing was written that it was made from. */
+    'keep_pages' => (bool) env('LUFTIG_KEEP_PAGES', true),
+
     'upload_megabytes' => 128,
 
     /* Where ./luftig backup writes down when it did. */

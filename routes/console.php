@@ -11,6 +11,7 @@ use App\LookUps\CheckAgain;
 use App\Models\EventDelivery;
 use App\Models\Submission;
 use App\Support\Health;
+use App\Support\KeptPages;
 use App\Support\KeyStatistics;
 use Illuminate\Support\Facades\Schedule;
 
@@ -29,5 +30,6 @@ Schedule::call(fn () => CheckAgain::due())->name('check addresses again')->daily
 Schedule::command('luftig:resume')->everyMinute()->onOneServer();
 // On each machine, since each may ask a database of its own.
 Schedule::call(fn () => KeyStatistics::refresh())->name('key statistics')->dailyAt('02:30');
+Schedule::call(fn () => KeptPages::forget())->name('kept pages')->hourly();
 Schedule::command('luftig:tidy')->daily()->onOneServer();
 Schedule::command('model:prune', ['--model' => [Submission::class, EventDelivery::class]])->daily()->onOneServer();

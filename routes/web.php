@@ -127,7 +127,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/go', GoController::class)->name('go');
     Route::post('/reads', ReadsController::class)->name('reads');
 
-    Route::get('/', TodayController::class)->name('today');
+    Route::get('/', TodayController::class)->name('today')->middleware('kept');
     Route::patch('/today', NarrowingController::class)->name('today.narrow');
 
     Route::get('/alerts', [AlertController::class, 'index'])->name('alerts.index')->can('viewAny', Alert::class);
@@ -140,7 +140,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/alerts/just-in', [AlertController::class, 'justIn'])->name('alerts.just-in');
     Route::post('/alerts/seen', [AlertController::class, 'seen'])->name('alerts.seen');
 
-    Route::get('/accounts', [AccountController::class, 'index'])->name('accounts.index')
+    Route::get('/accounts', [AccountController::class, 'index'])->name('accounts.index')->middleware('kept')
         ->can('viewAny', Account::class);
     Route::get('/accounts/picture', [AccountController::class, 'picture'])->name('accounts.picture')
         ->can('viewAny', Account::class);
@@ -154,7 +154,7 @@ Route::middleware('auth')->group(function (): void {
         ->can('update', 'account');
     Route::post('/accounts/{account}/signals', [SignalController::class, 'store'])->name('signals.store')
         ->can('update', 'account');
-    Route::get('/accounts/{account}', [AccountController::class, 'show'])->name('accounts.show')
+    Route::get('/accounts/{account}', [AccountController::class, 'show'])->name('accounts.show')->middleware('kept')
         ->can('view', 'account');
     Route::patch('/accounts/{account}', [AccountController::class, 'update'])->name('accounts.update')
         ->can('update', 'account');
@@ -162,13 +162,13 @@ Route::middleware('auth')->group(function (): void {
         ->can('create', Contact::class);
     Route::patch('/accounts/{account}/group/{contact}', [GroupPlaceController::class, 'update'])->name('group.update')
         ->can('update', 'account');
-    Route::get('/contacts', [ContactController::class, 'index'])->name('contacts.index')
+    Route::get('/contacts', [ContactController::class, 'index'])->name('contacts.index')->middleware('kept')
         ->can('viewAny', Contact::class);
     Route::get('/contacts.{format}', [ContactExportController::class, 'index'])
         ->whereIn('format', ExportFormats::endings())
         ->name('contacts.export')->can('viewAny', Contact::class);
     Route::get('/contacts/{contact}', [ContactController::class, 'show'])->whereNumber('contact')
-        ->name('contacts.show')->can('view', 'contact');
+        ->name('contacts.show')->middleware('kept')->can('view', 'contact');
     Route::patch('/contacts/{contact}', [ContactController::class, 'update'])->name('contacts.update')
         ->can('update', 'contact');
     Route::delete('/contacts/{contact}', [ContactController::class, 'destroy'])->name('contacts.erase')
@@ -227,7 +227,8 @@ Route::middleware('auth')->group(function (): void {
         ->can('create', RuleSet::class);
     Route::patch('/alike/answers', [AlikeController::class, 'answers'])->name('alike.answers')
         ->can('create', Offer::class);
-    Route::get('/finder', [FinderController::class, 'index'])->name('finder')->can('viewAny', Account::class);
+    Route::get('/finder', [FinderController::class, 'index'])->name('finder')->middleware('kept')
+        ->can('viewAny', Account::class);
     Route::post('/finder', [FinderController::class, 'narrow'])->name('finder.narrow')->can('viewAny', Account::class);
     Route::get('/finder/words', [FinderController::class, 'words'])->name('finder.words')
         ->can('viewAny', Account::class);
@@ -284,7 +285,8 @@ Route::middleware('auth')->group(function (): void {
         ->can('update', 'list');
     Route::post('/tags', [TagController::class, 'store'])->name('tags.store')->can('create', Tag::class);
     Route::delete('/tags/{tag}', [TagController::class, 'destroy'])->name('tags.destroy')->can('update', 'tag');
-    Route::get('/network', [NetworkController::class, 'index'])->name('network')->can('viewAny', Relation::class);
+    Route::get('/network', [NetworkController::class, 'index'])->name('network')->middleware('kept')
+        ->can('viewAny', Relation::class);
     Route::get('/network/around/{contact}', [NetworkController::class, 'around'])->name('network.around')
         ->can('view', 'contact');
     Route::get('/network/network.graphml', [NetworkController::class, 'graph'])->name('network.graph')
@@ -301,7 +303,7 @@ Route::middleware('auth')->group(function (): void {
         ->can('delete', 'station');
     Route::get('/reasons', [ReasonController::class, 'index'])->name('reasons.index')->can('viewAny', Reason::class);
     Route::get('/accounts/{account}/reasons/new', [ReasonController::class, 'create'])->name('reasons.create')
-        ->can('create', Reason::class);
+        ->middleware('kept')->can('create', Reason::class);
     Route::post('/accounts/{account}/reasons', [ReasonController::class, 'store'])->name('reasons.store')
         ->can('create', Reason::class);
     Route::post('/accounts/{account}/reasons/proposed', [ReasonController::class, 'propose'])
@@ -368,7 +370,8 @@ Route::middleware('auth')->group(function (): void {
         ->can('create', Ask::class);
     Route::get('/asks/{ask}', [AskController::class, 'show'])->name('asks.show')->can('viewAny', Ask::class);
     Route::patch('/asks/{ask}', [AskController::class, 'update'])->name('asks.update')->can('update', 'ask');
-    Route::get('/results', ResultsController::class)->name('results')->can('viewAny', Approach::class);
+    Route::get('/results', ResultsController::class)->name('results')->middleware('kept')
+        ->can('viewAny', Approach::class);
     Route::get('/results/learned', [LessonController::class, 'show'])->name('lessons.show')
         ->can('viewAny', Lesson::class);
     Route::get('/results/learned/moves', [LessonController::class, 'moves'])->name('lessons.moves')
@@ -419,7 +422,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/intake/{intake}/rejected', [IntakeController::class, 'rejected'])->name('intake.rejected')
         ->can('view', 'intake');
 
-    Route::get('/look-ups', [LookUpController::class, 'index'])->name('look-ups')->can('viewAny', LookUpRun::class);
+    Route::get('/look-ups', [LookUpController::class, 'index'])->name('look-ups')->middleware('kept')
+        ->can('viewAny', LookUpRun::class);
     Route::post('/look-ups', [LookUpController::class, 'store'])->name('look-ups.store')
         ->can('create', LookUpRun::class);
     Route::get('/look-ups/new', [LookUpController::class, 'create'])->name('look-ups.create')
@@ -494,7 +498,8 @@ Route::middleware('auth')->group(function (): void {
         ->can('viewAny', RuleSet::class);
     Route::get('/rules/suggestions', [RulesController::class, 'suggest'])->name('rules.suggest')
         ->can('viewAny', RuleSet::class);
-    Route::get('/rules/{offer}', [RulesController::class, 'edit'])->name('rules.edit')->can('viewAny', RuleSet::class);
+    Route::get('/rules/{offer}', [RulesController::class, 'edit'])->name('rules.edit')->middleware('kept')
+        ->can('viewAny', RuleSet::class);
     Route::post('/rules/{offer}/preview', [RulesController::class, 'preview'])->name('rules.preview')
         ->can('create', RuleSet::class);
     Route::post('/rules/{offer}/matches', [RulesController::class, 'matches'])->name('rules.matches')

@@ -7,6 +7,7 @@ namespace App\Archive;
 use App\Finder\Indexes;
 use App\Standings\Standings;
 use App\Support\Gazetteer;
+use App\Support\KeptPages;
 use App\Support\KeyStatistics;
 use App\Support\LogBook;
 use Illuminate\Support\Facades\Cache;
@@ -56,6 +57,7 @@ final class ReadArchive
         }
         Gazetteer::load();
         Cache::flush();
+        KeptPages::forget();
         (new Standings)->all();
         Indexes::forget();
         KeyStatistics::refresh();

@@ -15,6 +15,7 @@ use App\Models\Relation;
 use App\Models\Signal;
 use App\Models\User;
 use App\Support\AccountIds;
+use App\Support\KeptPages;
 use App\Support\Like;
 use App\Support\LogBook;
 use App\Support\Together;
@@ -154,6 +155,7 @@ final class EraseContact
             DB::table('contacts')->whereIn('id', $ids)->delete();
             activity()->causedBy($by)->log('a person was erased on request');
         }, $contact);
+        KeptPages::forget();
     }
 
     /**

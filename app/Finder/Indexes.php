@@ -136,7 +136,7 @@ final class Indexes
     {
         $now = self::moment();
         foreach (array_chunk($accounts, 1000) as $ids) {
-            DB::connection()->getPdo()->exec(
+            DB::statement(
                 'INSERT INTO finder_changes (account_id, changed_at) VALUES '
                     .implode(', ', array_map(fn (int $id): string => "($id, '$now')", $ids))
                     .' ON DUPLICATE KEY UPDATE changed_at = VALUES(changed_at)',

@@ -10,6 +10,7 @@ use App\Standings\ChangedAccounts;
 use App\Support\Clock;
 use App\Support\FunctionNames;
 use App\Support\StayingGuard;
+use App\Support\TableMarks;
 use App\View\TagCompiler;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -19,6 +20,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
@@ -31,6 +33,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(ChangedAccounts::class);
         $this->app->scoped(FunctionNames::class);
+        $this->app->singleton(TableMarks::class);
         $hosts = explode(',', config()->string('database.connections.mariadb.host'));
         // Of several machines of a cluster whichever answers is asked, and it answers with what any of them wrote.
         if (count($hosts) > 1) {
@@ -59,6 +62,7 @@ final class AppServiceProvider extends ServiceProvider
         Blade::prepareStringsForCompilationUsing(fn (string $view): string => (new TagCompiler(
             Blade::getClassComponentAliases(), Blade::getClassComponentNamespaces(), Blade::getFacadeRoot(),
         ))->compile($view));
+        DB::listen(app(TableMarks::class)->heard(...));
         Clock::apply();
         Queue::before(fn () => Clock::apply());
         Queue::looping(fn () => Clock::apply());

@@ -128,11 +128,12 @@ final class Bulk
             file_put_contents($file, $text);
             $pdo = DB::connection()->getPdo();
             $names = '`'.implode('`, `', $columns).'`';
-            $taken = $pdo->exec(
-                'LOAD DATA LOCAL INFILE '.$pdo->quote($file)
-                    ." $how INTO TABLE `$table` CHARACTER SET utf8mb4 FIELDS TERMINATED BY '\\t' ESCAPED BY '\\\\' "
-                    ."LINES TERMINATED BY '\\n' ($names)",
-            );
+            $sql = 'LOAD DATA LOCAL INFILE '.$pdo->quote($file)
+                ." $how INTO TABLE `$table` CHARACTER SET utf8mb4 FIELDS TERMINATED BY '\\t' ESCAPED BY '\\\\' "
+                ."LINES TERMINATED BY '\\n' ($names)";
+            $taken = $pdo->exec($sql);
+            // Who listens to what is written hears of it too.
+            DB::connection()->logQuery($sql, []);
             // LOCAL makes the server pass over what breaks a key, where a statement would fail.
             if ($how === '' && $taken !== count($rows)) {
                 throw new LostRows('Of '.count($rows)." rows for $table the database took $taken.");

@@ -303,7 +303,7 @@ abstract class BrowserTestCase extends TestCase
         $field->sendKeys($text);
     }
 
-    /** Keys that go to whatever has the focus, once the page listens to them. */
+    /** Keys that go to whatever has the focus, once the page listens to them and what has it can take them. */
     protected function keys(string ...$keys): void
     {
         $this->wait(
@@ -311,7 +311,7 @@ abstract class BrowserTestCase extends TestCase
             'The page does not come to its end.',
         );
         foreach ($keys as $key) {
-            $this->browser->getKeyboard()->sendKeys($key);
+            $this->wait(fn (): bool => (bool) $this->browser->getKeyboard()->sendKeys($key), "“{$key}” is not taken.");
         }
     }
 

@@ -19,6 +19,9 @@ final class OnceOnly
 {
     public const FIELD = '_once';
 
+    /** Letters that tell one page from another. */
+    public const LENGTH = 12;
+
     /** Milliseconds between looks whether the first has its answer, and how many looks. */
     private const PAUSE = 50;
 

@@ -1,9 +1,10 @@
+@use('App\Http\Middleware\OnceOnly')
 @props(['to', 'method' => 'post'])
 <form method="{{ $method === 'get' ? 'get' : 'post' }}" action="{{ $to }}" {{ $attributes }}>
     @if ($method !== 'get')
         @csrf
         @if ($method !== 'post') @method($method) @else
-            <input type="hidden" name="_once" value="{{ Str::random(12) }}">
+            <input type="hidden" name="{{ OnceOnly::FIELD }}" value="{{ Str::random(OnceOnly::LENGTH) }}">
         @endif
     @endif
     {{ $slot }}
