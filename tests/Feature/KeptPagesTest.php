@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Contacts\EraseContact;
+use App\Finder\ResultColumn;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\IntakeKind;
@@ -21,6 +22,7 @@ use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Facades\View;
+use Luftig\Core\Search\Subject;
 use PHPUnit\Framework\Attributes\DataProvider;
 use RuntimeException;
 use Tests\TestCase;
@@ -170,6 +172,15 @@ final class KeptPagesTest extends TestCase
         session()->save();
         self::assertStringContainsString('It is recorded.', $this->made($this->rep, '/accounts'));
         self::assertStringNotContainsString('It is recorded.', $this->kept($this->rep, '/accounts'));
+    }
+
+    public function test_what_a_browser_remembers_is_on_the_next(): void
+    {
+        $this->settled($this->rep, '/finder?on=accounts');
+        $this->withCookie(ResultColumn::cookie(Subject::Accounts), '["headcount"]');
+        $this->made($this->rep, '/finder?on=accounts');
+        $this->withCookie(config()->string('session.cookie'), 'another');
+        $this->kept($this->rep, '/finder?on=accounts');
     }
 
     public function test_after_a_minute_it_is_made_anew(): void

@@ -18,6 +18,9 @@ final readonly class KeepsPages
 {
     private const ONCE = '/(name="'.OnceOnly::FIELD.'" value=")\w+/';
 
+    /** The cookie by which the framework repeats the token of the session. */
+    private const TOKEN = 'XSRF-TOKEN';
+
     public function __construct(private KeptPages $pages)
     {
     }
@@ -58,12 +61,17 @@ final readonly class KeepsPages
         return $request->session()->get('_flash.old', []) === [] && $request->session()->get('_flash.new', []) === [];
     }
 
-    /** Whose page it is, for which offer, on which day, in which version, and what was asked. */
+    /** Whose page it is, for which offer, on which day, in which version, what was asked, what the browser knows. */
     private static function of(Request $request, User $user): string
     {
+        $session = $request->session()->getName();
+        $cookies = collect($request->cookies->all())->forget(self::TOKEN)
+            ->reject(fn (mixed $value, string $name): bool => str_starts_with($name, $session))->sortKeys();
+
         return implode("\n", [
             $user->id, app()->bound(Offer::class) ? app(Offer::class)->id : 0, $user->today()->toDateString(),
             base_path(), $request->fullUrl(), $request->header('HX-Request'), $request->header('HX-Target'),
+            $cookies->toJson(),
         ]);
     }
 
