@@ -150,11 +150,20 @@ final class KeptPagesTest extends TestCase
         $this->settled($this->rep, '/');
         $this->made($this->lead, '/');
         $this->made($this->rep, '/?focus=1');
+        $this->made($this->rep, '/', ['HX-Request' => 'true']);
         $this->made($this->rep, '/', ['HX-Request' => 'true', 'HX-Target' => 'focus']);
         $this->kept($this->rep, '/');
         $this->kept($this->lead, '/');
-        $this->at('2026-11-24T00:00:20Z');
-        $this->made($this->rep, '/');
+    }
+
+    public function test_a_new_day_begins_with_a_new_page(): void
+    {
+        $this->at('2026-11-23T23:59:40Z');
+        $this->settled($this->rep, '/accounts');
+        $this->at('2026-11-23T23:59:55Z');
+        $this->kept($this->rep, '/accounts');
+        $this->at('2026-11-24T00:00:05Z');
+        $this->made($this->rep, '/accounts');
     }
 
     public function test_whoever_may_no_longer_see_it_does_not(): void
@@ -172,6 +181,9 @@ final class KeptPagesTest extends TestCase
         session()->save();
         self::assertStringContainsString('It is recorded.', $this->made($this->rep, '/accounts'));
         self::assertStringNotContainsString('It is recorded.', $this->kept($this->rep, '/accounts'));
+        View::composer('results.index', fn () => session()->now('said', 'It is recorded.'));
+        $this->made($this->rep, '/results');
+        $this->made($this->rep, '/results');
     }
 
     public function test_what_a_browser_remembers_is_on_the_next(): void
@@ -179,7 +191,7 @@ final class KeptPagesTest extends TestCase
         $this->settled($this->rep, '/finder?on=accounts');
         $this->withCookie(ResultColumn::cookie(Subject::Accounts), '["headcount"]');
         $this->made($this->rep, '/finder?on=accounts');
-        $this->withCookie(config()->string('session.cookie'), 'another');
+        $this->withCookie(config()->string('session.cookie'), 'another')->withCookie('XSRF-TOKEN', 'another');
         $this->kept($this->rep, '/finder?on=accounts');
     }
 
@@ -207,6 +219,9 @@ final class KeptPagesTest extends TestCase
     public function test_marks_that_were_lost_keep_nothing(): void
     {
         $this->made($this->rep, '/accounts');
+        Cache::forget('mark of accounts');
+        $this->made($this->rep, '/accounts');
+        DB::table('accounts')->update(['name' => 'Kupferhof Ansgar']);
         Cache::forget('mark of accounts');
         $this->made($this->rep, '/accounts');
         config(['luftig.keep_pages' => false]);
