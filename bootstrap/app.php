@@ -5,6 +5,7 @@ use App\Http\Middleware\FormsAreText;
 use App\Http\Middleware\FragmentsWithoutCookies;
 use App\Http\Middleware\KeepsPages;
 use App\Http\Middleware\KnownHosts;
+use App\Http\Middleware\NoticesMany;
 use App\Http\Middleware\OnceOnly;
 use App\Http\Middleware\ReadableText;
 use App\Http\Middleware\SecurityHeaders;
@@ -35,6 +36,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend(KnownHosts::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->append(ReadableText::class);
+        $middleware->append(NoticesMany::class);
         $middleware->authenticateSessions();
         $middleware->web(
             append: [

@@ -13,6 +13,7 @@ use App\Models\Submission;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\Route;
 use Spatie\Activitylog\Models\Activity;
 use Tests\NamesTests;
 use Tests\TestCase;
@@ -44,6 +45,25 @@ final class SecurityTest extends TestCase
         }
         self::assertGreaterThan(150, $rows);
         self::assertGreaterThan(90, $met);
+    }
+
+    public function test_every_door_stands_among_what_threatens_it(): void
+    {
+        $doors = $named = [];
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            $doors[] = explode('.', explode('/', $route->uri())[0])[0];
+        }
+        foreach (file(base_path(self::LIST), FILE_IGNORE_NEW_LINES) ?: [] as $line) {
+            $row = explode(' | ', trim($line, '| '));
+            if (count($row) === 4 && str_contains($row[1], '`')) {
+                preg_match_all('/`([\w-]+)`/', $row[1], $found);
+                $named = [...$named, ...$found[1]];
+                self::assertNamesTests($row[3], $row[0]);
+            }
+        }
+        $doors = array_filter(array_unique($doors));
+        self::assertGreaterThan(50, count($doors));
+        self::assertEqualsCanonicalizing($doors, array_unique($named));
     }
 
     public function test_every_page_forbids_what_no_page_needs(): void

@@ -9,6 +9,8 @@ use App\Models\User;
 use App\Support\Health;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\RateLimiter;
+use Laravel\Sanctum\Sanctum;
 use Tests\TestCase;
 
 /** Whether all is well, for leads and for programs that watch. */
@@ -88,6 +90,31 @@ final class StatusTest extends TestCase
         config(['luftig.metrics_key' => 'a key of theirs']);
         $text = $this->get('/metrics', ['Authorization' => 'Bearer a key of theirs'])->assertOk()->content();
         self::assertStringContainsString("luftig_unusual 3\n", (string) $text);
+    }
+
+    public function test_who_asks_far_more_within_an_hour_than_work_does_is_noticed(): void
+    {
+        activity()->enableLogging();
+        $log = fn (): int => DB::table('activity_log')->where('description', 'asked very often')->count();
+        RateLimiter::increment("user {$this->rep->id} asked", 3600, 2998);
+        RateLimiter::increment("program of user {$this->rep->id} asked", 3600, 3500);
+        Sanctum::actingAs($this->rep, ['*']);
+        $this->get('/api/accounts');
+        $this->app?->make('auth')->forgetGuards();
+        $this->actingAs($this->rep)->get('/pace');
+        self::assertSame(0, $log(), 'Two thousand nine hundred and ninety-nine are not too many.');
+        $this->get('/pace');
+        $this->get('/pace');
+        self::assertSame(1, $log());
+        $this->at('2026-11-23T10:00:01Z');
+        $this->get('/pace');
+        self::assertSame(1, $log(), 'A new hour has begun.');
+        $this->post('/sign-out');
+        RateLimiter::increment('network 127.0.0.1 asked', 3600, 2999);
+        $this->get('/sign-in');
+        Health::beat();
+        $this->actingAs($this->lead)->get('/status')->assertSeeText('Mira: 1 hour of very many requests')
+            ->assertSeeText('None of us: 1 hour of very many requests');
     }
 
     public function test_programs_that_watch_need_a_key(): void

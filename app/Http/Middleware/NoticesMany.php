@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Models\User;
+use Closure;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Who asks far more within an hour than work does stands in the log, once an hour; programs may ask more than people. */
+final readonly class NoticesMany
+{
+    public const OF_PERSON = 3_000;
+
+    public const OF_PROGRAM = 30_000;
+
+    private const HOUR = 3600;
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        return $next($request);
+    }
+
+    /** When the answer has gone out, so that nobody waits for it. */
+    public function terminate(Request $request): void
+    {
+        $isProgram = $request->is('api/*');
+        $whose = $request->user();
+        $who = $whose === null ? "network {$request->ip()}"
+            : Str::lower(class_basename($whose))." {$whose->getAuthIdentifier()}";
+        $asked = RateLimiter::hit(($isProgram ? 'program of ' : '')."$who asked", self::HOUR);
+        if ($asked === ($isProgram ? self::OF_PROGRAM : self::OF_PERSON)) {
+            activity()->causedBy($whose instanceof User ? $whose : null)
+                ->withProperties(['attributes' => ['requests' => $asked, 'of' => $who]])->log('asked very often');
+        }
+    }
+}
