@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Who asks far more within an hour than work does stands in the log, once an hour; programs may ask more than people. */
+/** Who asks far more within an hour than work does stands in the log once; programs may ask more than people. */
 final readonly class NoticesMany
 {
     public const OF_PERSON = 3_000;
