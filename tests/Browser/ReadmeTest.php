@@ -136,6 +136,22 @@ final class ReadmeTest extends BrowserTestCase
         $this->until('! document.querySelector("main").innerText.includes("Nights at a glassworks")', 'It is gone.');
     }
 
+    public function test_the_rules_say_from_the_shell_what_stands_on_a_page(): void
+    {
+        $this->signIn('Mira', '/accounts');
+        $this->keys('j', WebDriverKeys::ENTER);
+        $this->heading();
+        [$priority, $fit, $timing, $access] = $this->until(
+            '[...document.querySelectorAll("main .font-figure")].slice(0, 4).map((e) => Number(e.innerText))',
+            'What makes the priority is there.',
+        );
+        // Timing is shown as 1 − e^(−push).
+        $facts = (string) json_encode(['fit' => $fit, 'push' => -log(1 - $timing), 'access' => $access]);
+        exec('echo '.escapeshellarg($facts).' | '.dirname(__DIR__, 2).'/bin/luftig-core priority', $said, $code);
+        self::assertSame(0, $code);
+        self::assertEqualsWithDelta($priority, json_decode($said[0])->priority, 1.5, "$facts, two digits of each");
+    }
+
     public function test_the_keys_of_an_account(): void
     {
         $this->signIn('Jonte', '/accounts');
