@@ -8,6 +8,7 @@ use App\Jobs\RunLookUps;
 use App\Jobs\SendAnnouncements;
 use App\Lists\RunWatch;
 use App\LookUps\CheckAgain;
+use App\Mail\Outbox;
 use App\Models\EventDelivery;
 use App\Models\Submission;
 use App\Support\Health;
@@ -22,6 +23,7 @@ Schedule::call(fn () => RunWatch::runDue())->name('watches')->everyMinute()->wit
 Schedule::call(fn () => AskFeed::due())->name('feeds')->everyMinute()->withoutOverlapping()->onOneServer();
 Schedule::job(new SendAnnouncements)->everyMinute()->withoutOverlapping()->onOneServer();
 Schedule::job(new MailAlerts)->everyTenMinutes()->withoutOverlapping()->onOneServer();
+Schedule::call(fn () => Outbox::send())->name('mails')->everyMinute()->withoutOverlapping()->onOneServer();
 Schedule::job(new GatherPhrases)->dailyAt('01:30')->withoutOverlapping()->onOneServer();
 Schedule::call(fn () => RunLookUps::byOrder())->name('standing orders')->dailyAt('04:15')->withoutOverlapping()
     ->onOneServer();

@@ -5,19 +5,32 @@ declare(strict_types=1);
 namespace App\Mail;
 
 use App\Models\User;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Mail;
 
 /** Mails that go out if what they tell of was done, and not otherwise, whatever is interrupted. */
 final class Outbox
 {
-    /**
-     * A queue in the database is written to with the deed. Any other is told when the deed is done: from one that is
-     * told before, a mail could go out of what was taken back.
-     */
+    /** Written with the deed, wherever other work waits: another queue knows nothing of a deed that is taken back. */
+    private const QUEUE = 'database';
+
     public static function put(User|string $to, AlertDigest|SignInChanged|WatchDigest $mail): void
     {
         Mail::to($to)->queue(
-            config('queue.default') === 'database' ? $mail->beforeCommit() : $mail->afterCommit(),
+            self::isAtOnce() ? $mail->afterCommit() : $mail->onConnection(self::QUEUE)->beforeCommit(),
         );
+    }
+
+    /** What waits goes out, where no worker looks after that queue. */
+    public static function send(): void
+    {
+        if (config('queue.default') !== self::QUEUE && ! self::isAtOnce()) {
+            Artisan::call('queue:work', ['connection' => self::QUEUE, '--stop-when-empty' => true]);
+        }
+    }
+
+    private static function isAtOnce(): bool
+    {
+        return config('queue.default') === 'sync';
     }
 }
