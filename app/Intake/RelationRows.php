@@ -11,7 +11,6 @@ use App\Models\User;
 use App\Network\Acquaintance;
 use App\Support\Bulk;
 use App\Support\FileColumn;
-use App\Support\Same;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Text\Fold;
 use stdClass;
@@ -105,6 +104,7 @@ final class RelationRows implements RowReader
         $known = DB::table('relations')->whereIn('fingerprint', $prints)->get()
             ->keyBy(fn (stdClass $row): string => $row->user_id.$row->fingerprint);
         $new = [];
+        $row = new KnownRow('relations', 'relation', self::FIELDS, $tally, $ledger, $now);
         foreach ($records as $line => $record) {
             $named = $record['known_by'] === null ? $intake->whose_id ?? $uploader : $users->first(
                 fn (User $user): bool => in_array(
@@ -155,26 +155,7 @@ final class RelationRows implements RowReader
 
                 continue;
             }
-            $after = array_filter(
-                array_intersect_key($record, array_flip(self::FIELDS)),
-                fn ($value, string $field): bool => $value !== null && ! Same::value($value, $there->$field),
-                ARRAY_FILTER_USE_BOTH,
-            );
-            $after = Otherwise::without($record, $after);
-            $otherwise = Otherwise::says($record, $after, (array) $there);
-            if ($otherwise !== null) {
-                $tally->waiting[$line] = $otherwise;
-
-                continue;
-            }
-            if ($after === []) {
-                $tally->unchanged++;
-
-                continue;
-            }
-            DB::table('relations')->where('id', $there->id)->update($after + ['updated_at' => $now]);
-            $ledger->changed('relation', $there->id, array_intersect_key((array) $there, $after), $after);
-            $tally->updated++;
+            $row->take($line, $record, $there);
         }
         $ids = Bulk::insert(
             'relations',

@@ -11,7 +11,6 @@ use App\Models\StruckSignal;
 use App\Support\AccountIds;
 use App\Support\Bulk;
 use App\Support\FileColumn;
-use App\Support\Same;
 use Illuminate\Support\Facades\DB;
 use Luftig\Core\Signal\Kind;
 use Luftig\Core\Signal\Strength;
@@ -186,6 +185,7 @@ final class SignalRows implements RowReader
         $new = [];
         $named = [];
         $touched = [];
+        $known = new KnownRow('signals', 'signal', self::FIELDS, $tally, $ledger, $now);
         foreach ($records as $line => $record) {
             $account = $record['account'] ?? $accounts[$record['domain']] ?? null;
             if ($account === null) {
@@ -227,29 +227,9 @@ final class SignalRows implements RowReader
 
                 continue;
             }
-            $after = array_filter(
-                array_intersect_key($record, array_flip(self::FIELDS)),
-                fn ($value, $field): bool => $value !== null && ! Same::value($value, $existing->$field) && ! (
-                    $field === 'facts' && Same::json($value, (string) $existing->$field)
-                ),
-                ARRAY_FILTER_USE_BOTH,
-            );
-            $after = Otherwise::without($record, $after);
-            $otherwise = Otherwise::says($record, $after, (array) $existing);
-            if ($otherwise !== null) {
-                $tally->waiting[$line] = $otherwise;
-
-                continue;
+            if ($known->take($line, $record, $existing)) {
+                $touched[] = $account;
             }
-            if ($after === []) {
-                $tally->unchanged++;
-
-                continue;
-            }
-            DB::table('signals')->where('id', $existing->id)->update($after + ['updated_at' => $now]);
-            $ledger->changed('signal', $existing->id, array_intersect_key((array) $existing, $after), $after);
-            $touched[] = $account;
-            $tally->updated++;
         }
         $ids = Bulk::insert(
             'signals',
