@@ -75,9 +75,24 @@ final readonly class AngleSet
      */
     public static function inPlaceOf(array $before, array $angle): array
     {
-        $names = [...$before['formerly'] ?? [], $before['name']];
+        $names = array_unique([...$angle['formerly'] ?? [], ...$before['formerly'] ?? [], $before['name']]);
 
-        return $angle + array_filter(['formerly' => array_values(array_diff(array_unique($names), [$angle['name']]))]);
+        return array_filter(['formerly' => array_values(array_diff($names, [$angle['name']]))]) + $angle;
+    }
+
+    /**
+     * Those of an earlier version: what was said since under another name was said with them.
+     *
+     * @param  list<array<string, mixed>>  $earlier  as they are stored
+     * @return list<array<string, mixed>>
+     */
+    public function backTo(array $earlier): array
+    {
+        return array_map(function (array $angle): array {
+            $now = $this->written[$this->nameNow($angle['name'])] ?? null;
+
+            return $now === null ? $angle : self::inPlaceOf($now, $angle);
+        }, $earlier);
     }
 
     /** What an angle of a name is called now; one that is gone as it was. */

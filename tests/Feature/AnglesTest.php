@@ -169,6 +169,13 @@ final class AnglesTest extends TestCase
         $this->post(route('angles.store', $this->offer), $this->form(name: 'Money'))->assertSessionHasNoErrors();
         self::assertContains('Capital', $proposed('Money'));
         self::assertNotContains('Money', $proposed('Money'));
+
+        // Of an earlier version it is still the one that was said under its later names.
+        $this->post(route('angles.restore', [$this->offer, $this->offer->ruleSets()->where('version', 2)->sole()]));
+        self::assertContains('Money in the house', $proposed());
+        foreach (['Money in the house', 'Money', 'Capital'] as $said) {
+            self::assertNotContains('Money in the house', $proposed($said), $said);
+        }
     }
 
     /** @return array<string, array{array<string, mixed>, string}> */

@@ -89,7 +89,8 @@ final class AngleController extends Controller
     {
         abort_unless($ruleSet->offer_id === $offer->id, 404);
         NewRules::change(
-            $offer, ['angles' => $ruleSet->angles], self::user($request), "the angles of version {$ruleSet->version}",
+            $offer, ['angles' => AngleSet::of($offer)->backTo($ruleSet->angles)], self::user($request),
+            "the angles of version {$ruleSet->version}",
         );
 
         return redirect()->route('angles.index', $offer)
