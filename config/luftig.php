@@ -36,6 +36,9 @@ return [
     /* Whether leads and admins have to sign in with a code beside their password. */
     'leads_code' => (bool) env('LUFTIG_LEADS_CODE', false),
 
+    /* Hours after which everybody signs in again, also who stays signed in; 0: two hours of rest end a sign-in. */
+    'sign_in_hours' => (int) env('LUFTIG_SIGN_IN_HOURS', 0),
+
     /* What a program that watches shows to read /metrics; without one nobody reads them. */
     'metrics_key' => (string) env('LUFTIG_METRICS_KEY', ''),
 

@@ -9,7 +9,8 @@
                     :value="old('email')" />
                 <x-field class="w-100" label="Password" name="password" type="password" autocomplete="current-password"
                     required />
-                <x-tick name="remember" value="1" label="Stay signed in on this machine" />
+                @if (config('luftig.sign_in_hours') === 0)<x-tick name="remember" value="1"
+                    label="Stay signed in on this machine" />@endif
                 <x-button kind="primary">Sign in</x-button>
             </x-form>
         </div>

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Account;
 use App\Models\Contact;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Testing\TestResponse;
@@ -40,6 +41,36 @@ final class SignInTest extends TestCase
         self::assertNotSame($token, $this->rep->refresh()->getRememberToken());
         $this->forget();
         $this->get('/')->assertRedirect('/sign-in');
+    }
+
+    public function test_where_the_team_asks_for_it_everybody_signs_in_again_after_some_hours(): void
+    {
+        config(['luftig.sign_in_hours' => 12]);
+        $this->get('/sign-in')->assertDontSeeText('Stay signed in');
+        $this->signIn(['remember' => '1']);
+        $this->get('/pace')->assertOk();
+        foreach (['10:30', '12:00', '13:30', '15:00', '16:30', '18:00', '19:30', '20:59'] as $time) {
+            $this->at("2026-11-23T$time:00Z");
+            $this->get('/pace')->assertOk();
+        }
+        $this->at('2026-11-23T21:00:01Z');
+        $this->patch('/pace', ['pace' => 7])->assertRedirect();
+        self::assertSame(7, $this->rep->refresh()->pace, 'What was typed is not lost.');
+        $this->get('/pace')->assertRedirect('/sign-in')
+            ->assertSessionHas('warning', 'After 12 hours one signs in again. What was saved is there.');
+        self::assertGuest();
+
+        // Who stays signed in comes in by a cookie, and not here.
+        $this->flushSession();
+        config(['luftig.sign_in_hours' => 0]);
+        $stays = $this->signIn(['remember' => '1'])->getCookie(Auth::guard('web')->getRecallerName());
+        self::assertNotNull($stays);
+        foreach ([0 => 200, 12 => 302] as $hours => $status) {
+            $this->forget();
+            $this->flushSession();
+            config(['luftig.sign_in_hours' => $hours]);
+            $this->withCookie($stays->getName(), (string) $stays->getValue())->get('/pace')->assertStatus($status);
+        }
     }
 
     public function test_an_address_with_accents_is_the_same_to_those_who_guess(): void
