@@ -9,6 +9,8 @@ declare(strict_types=1);
  *   ./luftig bench fuzz [inputs] [seed]
  * Each page of the demo, warm, in milliseconds and bytes; or of the demo among so many accounts more:
  *   ./luftig bench pages [accounts]
+ * Whether pages that are shown again are what they would be, made anew, while forms are sent:
+ *   ./luftig bench kept [forms] [seed]
  * And how good the ranking is, without a database:
  *   ./luftig bench judgement [worlds]
  */
@@ -61,6 +63,14 @@ if (($argv[1] ?? null) === 'fuzz') {
     require __DIR__.'/fuzz.php';
     Artisan::call('luftig:demo');
     fuzz((int) ($argv[2] ?? 1_000_000), (int) ($argv[3] ?? 1));
+    ended();
+}
+
+if (($argv[1] ?? null) === 'kept') {
+    require __DIR__.'/kept.php';
+    Artisan::call('luftig:demo');
+    KeyStatistics::refresh();
+    kept((int) ($argv[2] ?? 1_000), (int) ($argv[3] ?? 1));
     ended();
 }
 
