@@ -263,17 +263,21 @@ final readonly class Plan
         $ready = Reason::query()->inState('ready')->where('offer_id', $this->offer->id)
             ->where('user_id', $this->rep->id)->whereIn('account_id', $accounts)->oldest('id')->get()
             ->keyBy('account_id');
-        $people = array_map($this->approachable->people(...), $standings->keyBy('account_id')->all());
-        $all = collect(array_merge([], ...array_values($people)));
-        CommonGround::load($all);
-        $first = FirstSteps::for($this->offer, $this->rep, $all);
+        $people = [];
+        foreach ($standings as $standing) {
+            $to = $this->approachable->people($standing);
+            // Whom a reason is ready for comes first.
+            $sought = $ready[$standing->account_id]->contact_id ?? null;
+            usort($to, fn (Contact $a, Contact $b): int => ($b->id === $sought) <=> ($a->id === $sought));
+            $people[$standing->account_id] = $to;
+        }
+        $foremost = collect(array_filter(array_map(fn (array $to): ?Contact => $to[0] ?? null, $people)))->values();
+        CommonGround::load($foremost);
+        $first = FirstSteps::for($this->offer, $this->rep, $foremost);
         $rows = [];
         foreach ($standings as $standing) {
-            $to = $people[$standing->account_id];
-            // Whom a reason is ready for comes first.
             $reason = $ready[$standing->account_id] ?? null;
-            usort($to, fn (Contact $a, Contact $b): int => ($b->id === $reason?->contact_id)
-                <=> ($a->id === $reason?->contact_id));
+            $to = $people[$standing->account_id];
             $contact = $to[0] ?? null;
             $own = $lines[$standing->account_id];
             $rows[] = new PlanRow(
