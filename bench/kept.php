@@ -28,13 +28,21 @@ final class TwoPeople
     /** @var array<string, true> */
     public array $sent = [];
 
+    public int $taken = 0;
+
     public int $shown = 0;
 
     public int $made = 0;
 
-    /** @param  list<User>  $people */
-    public function __construct(private readonly Kernel $kernel, private readonly array $people)
-    {
+    /**
+     * @param  list<User>  $people
+     * @param  list<string>  $pages  that are compared
+     */
+    public function __construct(
+        private readonly Kernel $kernel,
+        private readonly array $people,
+        private readonly array $pages,
+    ) {
     }
 
     /** Some form of some page, with something typed in each of its fields. */
@@ -56,7 +64,7 @@ final class TwoPeople
                 $options = $field->availableOptionValues();
                 $field->isMultiple() || $options === [] || mt_rand(0, 1) === 0
                     || $field->setValue($options[mt_rand(0, count($options) - 1)]);
-            } elseif ($field->getValue() === '' && mt_rand(0, 3) > 0) {
+            } elseif ($field->getValue() === '' && mt_rand(0, 7) > 0) {
                 $field->setValue(match (true) {
                     preg_match('/until|_on|day|since|date/', $field->getName()) === 1 => '2026-12-'.mt_rand(10, 28),
                     preg_match('/number|weight|pace|points|head/', $field->getName()) === 1 => (string) mt_rand(1, 40),
@@ -68,6 +76,7 @@ final class TwoPeople
         $path = (string) parse_url($form->getUri(), PHP_URL_PATH);
         $values = $form->getPhpValues();
         $this->ask($who, $path, 'POST', $values);
+        $this->taken += session()->has('errors') ? 0 : 1;
         $this->sent[(string) preg_replace('/\d+/', '…', ($values['_method'] ?? 'post')." $path")] = true;
 
         return "{$who->name}: $path ".json_encode(array_diff_key($values, ['_token' => 1, '_once' => 1]));
@@ -102,17 +111,15 @@ final class TwoPeople
         ]))->getContent();
     }
 
+    /** Mostly where what is done is seen on the pages that are compared. */
     private function somewhere(): string
     {
         $some = fn (string $table): int => (int) DB::table($table)->orderByRaw('RAND('.mt_rand().')')->value('id');
-        $account = (int) DB::table('standings')->where('state', 'ranked')->orderByDesc('points')->limit(1)
-            ->offset(mt_rand(0, 9))->value('account_id');
-
         $pages = [
-            '/', "/?focus=$account", "/accounts/$account", "/accounts/$account/reasons/new", '/lists', '/network',
-            "/contacts/{$some('contacts')}", "/signals/{$some('signals')}", "/reasons/{$some('reasons')}", '/alerts',
-            "/accounts/{$some('accounts')}", '/keep-out', '/pace', '/look-ups', '/team', '/rules/1', '/rules/1/stories',
-            '/feeds', '/candidates',
+            ...$this->pages, ...$this->pages, '/', '/lists', '/alerts', '/keep-out', '/pace', '/team', '/feeds',
+            "/signals/{$some('signals')}", "/reasons/{$some('reasons')}",
+            "/contacts/{$some('contacts')}", "/accounts/{$some('accounts')}", '/rules/1/stories',
+            '/candidates',
         ];
 
         return $pages[mt_rand(0, count($pages) - 1)];
@@ -143,10 +150,6 @@ function kept(int $deeds, int $seed): void
     CarbonImmutable::setTestNow($now);
     $rep = User::query()->where('name', 'like', 'Mira%')->firstOrFail();
     $lead = User::query()->where('role', 'lead')->firstOrFail();
-    $two = new TwoPeople(app(Kernel::class), [$rep, $lead]);
-    View::composer('components.layout', function () use ($two): void {
-        $two->made++;
-    });
     $account = (int) DB::table('standings')->orderByDesc('points')->value('account_id');
     $contact = (int) DB::table('contacts')->where('account_id', $account)->value('id');
     $pages = [
@@ -154,6 +157,10 @@ function kept(int $deeds, int $seed): void
         '/finder?on=contacts&c[0][f]=kept_out&c[0][x]=1&c[1][f]=headcount&c[1][lo]=40', '/rules/1',
         "/accounts/$account/reasons/new",
     ];
+    $two = new TwoPeople(app(Kernel::class), [$rep, $lead], $pages);
+    View::composer('components.layout', function () use ($two): void {
+        $two->made++;
+    });
     $differ = [];
     for ($n = 0; $n < $deeds; $n++) {
         $seen = [];
@@ -172,7 +179,7 @@ function kept(int $deeds, int $seed): void
     foreach ($differ as $what => $deed) {
         holds("$what, after $deed", false);
     }
-    say(sprintf('%d forms sent, of %d kinds; %d of %d pages were shown again.', $deeds, count($two->sent), $two->shown,
-        8 * $deeds));
+    say(sprintf('%d forms sent, of %d kinds, %d taken; %d of %d pages were shown again.', $deeds, count($two->sent),
+        $two->taken, $two->shown, 8 * $deeds));
     holds('Every page that was shown again is what it would be if it were made anew', $differ === []);
 }
