@@ -1,6 +1,6 @@
 {{-- What happened, with undo where there is one; it stays until it is closed or the page is left. --}}
 @props(['said', 'undo' => null])
-<div class="toast-container position-fixed bottom-0 start-50 translate-middle-x p-3" role="status">
+<div class="toast-container position-fixed bottom-0 start-0 p-3" role="status">
     @if ($said)
         <div class="toast show" data-bs-autohide="false">
             <div class="toast-body hstack gap-3">
