@@ -14,6 +14,9 @@ final class Outbox
     /** Written with the deed, wherever other work waits: another queue knows nothing of a deed that is taken back. */
     private const QUEUE = 'database';
 
+    /** Whoever has taken more stops after one. */
+    private const MEGABYTES = 400;
+
     public static function put(User|string $to, AlertDigest|SignInChanged|WatchDigest $mail): void
     {
         Mail::to($to)->queue(
@@ -25,7 +28,9 @@ final class Outbox
     public static function send(): void
     {
         if (config('queue.default') !== self::QUEUE && ! self::isAtOnce()) {
-            Artisan::call('queue:work', ['connection' => self::QUEUE, '--stop-when-empty' => true]);
+            Artisan::call('queue:work', [
+                'connection' => self::QUEUE, '--stop-when-empty' => true, '--memory' => self::MEGABYTES,
+            ]);
         }
     }
 
