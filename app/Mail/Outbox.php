@@ -14,6 +14,9 @@ final class Outbox
     /** Written with the deed, wherever other work waits: another queue knows nothing of a deed that is taken back. */
     private const QUEUE = 'database';
 
+    /** As the workers do. */
+    private const TRIES = 5;
+
     /** Whoever has taken more stops after one. */
     private const MEGABYTES = 400;
 
@@ -29,7 +32,8 @@ final class Outbox
     {
         if (config('queue.default') !== self::QUEUE && ! self::isAtOnce()) {
             Artisan::call('queue:work', [
-                'connection' => self::QUEUE, '--stop-when-empty' => true, '--memory' => self::MEGABYTES,
+                'connection' => self::QUEUE, '--stop-when-empty' => true, '--tries' => self::TRIES,
+                '--memory' => self::MEGABYTES,
             ]);
         }
     }
