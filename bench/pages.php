@@ -33,7 +33,12 @@ function pages(int $most): void
         'Alike' => [$rep, '/alike'], 'Keep-out' => [$rep, '/keep-out'], 'My alerts' => [$rep, '/alerts'],
         'My pace' => [$rep, '/pace'], 'a signal' => [$rep, '/signals/'.$first('signals')],
         'Rules' => [$lead, '/rules/'.$first('offers')], 'Angles' => [$lead, '/rules/'.$first('offers').'/angles'],
-        'Team' => [$lead, '/team'], 'The log' => [$lead, '/log'], 'Is all well?' => [$lead, '/status'],
+        'Team' => [$lead, '/team'], 'The log' => [$lead, '/log'],
+        'Is all well?' => [$lead, '/status'],
+        'what results say' => [$lead, '/results/learned'], 'first steps' => [$lead, '/begin'],
+        'words' => [$rep, '/finder/words?on=accounts&c[0][f]=headcount&c[0][lo]=40'],
+        'earlier rules' => [$lead, '/rules/versions/'.$first('rule_sets')],
+        'the picture' => [$rep, '/accounts/picture'],
     ] as $name => [$who, $path]) {
         // Anew, as after something was written that is on it; then as it is shown to whoever comes back to it.
         config(['luftig.keep_pages' => false]);

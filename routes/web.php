@@ -142,7 +142,7 @@ Route::middleware('auth')->group(function (): void {
 
     Route::get('/accounts', [AccountController::class, 'index'])->name('accounts.index')->middleware('kept')
         ->can('viewAny', Account::class);
-    Route::get('/accounts/picture', [AccountController::class, 'picture'])->name('accounts.picture')
+    Route::get('/accounts/picture', [AccountController::class, 'picture'])->name('accounts.picture')->middleware('kept')
         ->can('viewAny', Account::class);
     Route::get('/accounts/new', [AccountController::class, 'create'])->name('accounts.create')
         ->can('create', Account::class);
@@ -230,7 +230,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/finder', [FinderController::class, 'index'])->name('finder')->middleware('kept')
         ->can('viewAny', Account::class);
     Route::post('/finder', [FinderController::class, 'narrow'])->name('finder.narrow')->can('viewAny', Account::class);
-    Route::get('/finder/words', [FinderController::class, 'words'])->name('finder.words')
+    Route::get('/finder/words', [FinderController::class, 'words'])->name('finder.words')->middleware('kept')
         ->can('viewAny', Account::class);
     Route::get('/finder/places', [FinderController::class, 'places'])->name('finder.places')
         ->can('viewAny', Account::class);
@@ -372,7 +372,7 @@ Route::middleware('auth')->group(function (): void {
     Route::patch('/asks/{ask}', [AskController::class, 'update'])->name('asks.update')->can('update', 'ask');
     Route::get('/results', ResultsController::class)->name('results')->middleware('kept')
         ->can('viewAny', Approach::class);
-    Route::get('/results/learned', [LessonController::class, 'show'])->name('lessons.show')
+    Route::get('/results/learned', [LessonController::class, 'show'])->name('lessons.show')->middleware('kept')
         ->can('viewAny', Lesson::class);
     Route::get('/results/learned/moves', [LessonController::class, 'moves'])->name('lessons.moves')
         ->can('viewAny', Lesson::class);
@@ -395,7 +395,8 @@ Route::middleware('auth')->group(function (): void {
     Route::patch('/candidates/people/{candidate}', [CandidateController::class, 'person'])->name('candidates.person')
         ->can('update', 'candidate');
 
-    Route::get('/intake', [IntakeController::class, 'index'])->name('intake.index')->can('viewAny', Intake::class);
+    Route::get('/intake', [IntakeController::class, 'index'])->name('intake.index')
+        ->middleware('kept')->can('viewAny', Intake::class);
     Route::post('/intake', [IntakeController::class, 'store'])->name('intake.store')->can('create', Intake::class);
     Route::get('/intake/templates/{kind}', [IntakeController::class, 'template'])->name('intake.template')
         ->can('create', Intake::class);
@@ -462,7 +463,8 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('/keep-out/{keepOut}', [KeepOutController::class, 'destroy'])->name('keep-out.destroy')
         ->can('delete', 'keepOut');
 
-    Route::get('/begin', [BeginController::class, 'show'])->name('begin')->can('create', RuleSet::class);
+    Route::get('/begin', [BeginController::class, 'show'])->name('begin')
+        ->middleware('kept')->can('create', RuleSet::class);
     Route::post('/begin/sells', [BeginController::class, 'sells'])->name('begin.sells')->can('create', Offer::class);
     Route::post('/begin/serves', [BeginController::class, 'serves'])->name('begin.serves')
         ->can('create', RuleSet::class);
@@ -493,7 +495,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/rules', fn (Offer $offer) => redirect()->route('rules.edit', $offer))->name('rules')
         ->can('viewAny', RuleSet::class);
     Route::get('/rules/versions/{ruleSet}', [RulesController::class, 'version'])->name('rules.version')
-        ->can('viewAny', RuleSet::class);
+        ->middleware('kept')->can('viewAny', RuleSet::class);
     Route::get('/rules/values', [RulesController::class, 'values'])->name('rules.values')
         ->can('viewAny', RuleSet::class);
     Route::get('/rules/suggestions', [RulesController::class, 'suggest'])->name('rules.suggest')

@@ -16,6 +16,7 @@ use App\Standings\Standings;
 use App\Support\Bulk;
 use App\Support\TableMarks;
 use Closure;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
@@ -50,6 +51,25 @@ final class KeptPagesTest extends TestCase
         $second = $this->kept($this->rep, '/accounts');
         self::assertStringContainsString('Glasverk Tunhede', $second);
         self::assertSame(self::withoutMarks($first), self::withoutMarks($second));
+    }
+
+    public function test_so_is_the_picture_that_a_page_asks_for(): void
+    {
+        $asked = 0;
+        DB::listen(function (QueryExecuted $statement) use (&$asked): void {
+            $asked += (int) str_contains($statement->sql, 'from `standings`');
+        });
+        $picture = function () use (&$asked): int {
+            $asked = 0;
+            $this->actingAs($this->rep)->get('/accounts/picture')->assertOk()
+                ->assertHeader('Content-Type', 'application/json')->assertJsonPath('of', 1);
+
+            return $asked;
+        };
+        self::assertGreaterThan(0, $picture());
+        self::assertSame(0, $picture());
+        DB::table('standings')->update(['priority' => 5]);
+        self::assertGreaterThan(0, $picture());
     }
 
     public function test_what_is_sent_from_it_is_another_time_and_of_this_session(): void
@@ -262,7 +282,8 @@ final class KeptPagesTest extends TestCase
         foreach ([
             '/', '/accounts', "/accounts/{$this->account->id}", '/contacts', "/contacts/{$contact->id}", '/finder',
             '/network', '/results', '/look-ups', "/rules/{$this->offer->id}",
-            "/accounts/{$this->account->id}/reasons/new",
+            "/accounts/{$this->account->id}/reasons/new", '/begin', '/intake', '/results/learned',
+            '/finder/words?on=accounts', "/rules/versions/{$this->offer->rules?->id}",
         ] as $path) {
             $this->settled($this->lead, $path);
             $this->kept($this->lead, $path);

@@ -8,6 +8,7 @@ use App\Models\Offer;
 use App\Models\User;
 use App\Support\KeptPages;
 use Closure;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
@@ -41,7 +42,8 @@ final readonly class KeepsPages
         }
         $since = KeptPages::all();
         $answer = $next($request);
-        if ($answer instanceof Response && $answer->getStatusCode() === Answer::HTTP_OK && self::isLasting($request)) {
+        $isWhole = $answer instanceof Response || $answer instanceof JsonResponse;
+        if ($isWhole && $answer->getStatusCode() === Answer::HTTP_OK && self::isLasting($request)) {
             $this->pages->keep($of, [
                 'type' => (string) $answer->headers->get('Content-Type'), 'token' => $request->session()->token(),
                 'text' => (string) $answer->getContent(),
