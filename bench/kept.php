@@ -155,7 +155,8 @@ function kept(int $deeds, int $seed): void
     $pages = [
         '/', '/accounts', "/accounts/$account", '/contacts', "/contacts/$contact", '/network', '/results', '/look-ups',
         '/finder?on=contacts&c[0][f]=kept_out&c[0][x]=1&c[1][f]=headcount&c[1][lo]=40', '/rules/1',
-        "/accounts/$account/reasons/new",
+        "/accounts/$account/reasons/new", '/begin', '/intake', '/results/learned',
+        '/finder/words?on=accounts&c[0][f]=headcount&c[0][lo]=40',
     ];
     $two = new TwoPeople(app(Kernel::class), [$rep, $lead], $pages);
     View::composer('components.layout', function () use ($two): void {
