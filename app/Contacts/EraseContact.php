@@ -155,7 +155,7 @@ final class EraseContact
             DB::table('contacts')->whereIn('id', $ids)->delete();
             activity()->causedBy($by)->log('a person was erased on request');
         }, $contact);
-        KeptPages::forget();
+        DB::afterCommit(KeptPages::forget(...));
     }
 
     /**

@@ -14,11 +14,15 @@ use Symfony\Component\HttpFoundation\Response;
 /** Who asks far more within an hour than work does stands in the log once; programs may ask more than people. */
 final readonly class NoticesMany
 {
-    public const OF_PERSON = 3_000;
+    /** Two pages that ask every two seconds how far something got are work. */
+    private const OF_PERSON = 6_000;
 
-    public const OF_PROGRAM = 30_000;
+    private const OF_PROGRAM = 30_000;
 
     private const HOUR = 3600;
+
+    /** Asked by what watches the machine. */
+    private const WATCHED = ['up', 'metrics'];
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -28,6 +32,9 @@ final readonly class NoticesMany
     /** When the answer has gone out, so that nobody waits for it. */
     public function terminate(Request $request): void
     {
+        if ($request->is(...self::WATCHED)) {
+            return;
+        }
         $isProgram = $request->is('api/*');
         $whose = $request->user();
         $who = $whose === null ? "network {$request->ip()}"
